@@ -1,0 +1,306 @@
+// Advise: edits that would make a line better, each computed on the network before it is offered.
+import { choicesOf, findModel, modelOf, portOf } from '../gear/catalogue';
+import { CABLES, plugFor } from '../gear/cables';
+import { mates } from '../gear/sockets';
+import type { Settings } from '../gear/types';
+import { judgeLine, type LineReport, problems } from '../judge/judge';
+import { type Code, type Finding, rank, type Severity } from '../judge/types';
+import { unbalancedLimit } from '../judge/limits';
+import { diffPlans } from '../plan/diff';
+import { applyEdit } from '../plan/edit';
+import { type Line, traceLines } from '../plan/lines';
+import type { Op, Plan } from '../plan/schema';
+import { putLine, rolesOf, specOf } from '../plan/spec';
+
+/** What a remedy does, for wording. */
+export type RemedyWhat =
+  | { code: 'box'; model: string; instead: string | null }
+  | { code: 'setting'; model: string; setting: string; value: string }
+  | { code: 'shorten'; metres: number }
+  | { code: 'no-couplers' }
+  | { code: 'plugs'; plug: string; model: string }
+  | { code: 'lead'; kind: string }
+  | { code: 'input'; model: string }
+  | { code: 'move-box'; metres: number }
+  | { code: 'supply'; name: string };
+
+export interface Remedy {
+  readonly what: readonly RemedyWhat[];
+  readonly ops: readonly Op[];
+  /** The worst problem before, and the reading of the same thing after. */
+  readonly before: Finding;
+  readonly after: Finding | null;
+  readonly severityAfter: Severity;
+  readonly leftAfter: number;
+  /** Higher is better. */
+  readonly score: number;
+}
+
+type Change = { what: RemedyWhat; apply: (draft: Plan) => void };
+
+/** Order in which the parts of one remedy are named: what is carried to the stage first, switches last. */
+const WEIGHTY: readonly RemedyWhat['code'][] = ['box', 'input', 'move-box', 'shorten', 'lead', 'plugs', 'no-couplers', 'supply', 'setting'];
+
+/** The grid of a candidate: coarse is enough to rank. */
+const RANK_PER_OCTAVE = 12;
+const MOST = 5;
+
+/**
+ * Remedies for a line, best first. Single changes first; where none clears the line, the best two together.
+ * Every candidate is applied to the plan and judged again, so what is shown as "after" is what applying gives.
+ */
+export function remediesFor(plan: Plan, line: Line): Remedy[] {
+  const before = judgeLine(plan, line, RANK_PER_OCTAVE);
+  const [first] = problems(before);
+  if (!first) return [];
+  const singles = candidates(plan, line).flatMap((change) => tryChange(plan, line, before, [change], RANK_PER_OCTAVE));
+  const better = singles.filter((r) => r.remedy.score > 0.05 && helps(r.remedy, before)).sort(byScore);
+  let all = better;
+  if (better.length > 0 && better[0].remedy.severityAfter !== 'clean') {
+    const seeds = better.slice(0, 3);
+    const pairs = seeds.flatMap((seed) =>
+      candidates(seed.plan, seed.line)
+        .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], RANK_PER_OCTAVE))
+        .filter((r) => r.remedy.score > seed.remedy.score + PAIR_MUST_GAIN)
+    );
+    all = [...better, ...pairs].sort(byScore);
+  }
+  const top = distinct(all).slice(0, MOST);
+  const fine = judgeLine(plan, line);
+  return top.flatMap((r) => tryChange(plan, line, fine, r.changes)).map((r) => r.remedy);
+}
+
+/** It makes the worst problem itself less bad, or the line as a whole. */
+const helps = ({ before, after, severityAfter }: Remedy, line: LineReport): boolean =>
+  !after || rank(after.severity) < rank(before.severity) || rank(severityAfter) < rank(line.severity);
+
+/** A second change must be worth its trouble: about one problem fewer. */
+const PAIR_MUST_GAIN = 20;
+
+interface Tried {
+  remedy: Remedy;
+  plan: Plan;
+  line: Line;
+  changes: Change[];
+}
+const byScore = (a: Tried, b: Tried): number =>
+  b.remedy.score - a.remedy.score || a.remedy.ops.length - b.remedy.ops.length;
+
+function tryChange(
+  plan: Plan,
+  line: Line,
+  before: LineReport,
+  changes: Change[],
+  perOctave?: number
+): Tried[] {
+  const draft = JSON.parse(JSON.stringify(plan)) as Plan;
+  for (const change of changes) change.apply(draft);
+  const ops = diffPlans(plan, draft);
+  if (ops.length === 0) return [];
+  const applied = applyEdit(plan, { ops });
+  if (!applied.ok) return [];
+  const next = traceLines(applied.plan).find((l) => l.id === line.id);
+  if (!next) return [];
+  const report = judgeLine(applied.plan, next, perOctave);
+  const [first] = problems(before);
+  const left = problems(report);
+  return [
+    {
+      remedy: {
+        what: changes.map((c) => c.what).sort((a, b) => WEIGHTY.indexOf(a.code) - WEIGHTY.indexOf(b.code)),
+        ops,
+        before: first,
+        after: matching(first, report),
+        severityAfter: report.severity,
+        leftAfter: left.length,
+        // Two changes cost more time on a stage than one.
+        score: penalty(before.findings) - penalty(report.findings) - changes.length * 0.5 - quieter(before, report)
+      },
+      plan: applied.plan,
+      line: next,
+      changes
+    }
+  ];
+}
+
+/** Weights far enough apart that no number of lesser problems outweighs a worse one in practice. */
+const WEIGHT: Readonly<Record<Severity, number>> = { clean: 0, note: 8, care: 40, stop: 200, danger: 1000 };
+
+function penalty(findings: readonly Finding[]): number {
+  return findings.reduce((sum, f) => sum + WEIGHT[f.severity] + closeness(f), 0);
+}
+
+/** Within one severity a smaller loss is the better one. */
+function closeness(f: Finding): number {
+  if (f.severity === 'clean' || f.limit === null || !Number.isFinite(f.value)) return 0;
+  return Math.min(Math.abs(f.value - f.limit), 60) / 10;
+}
+
+/** Level lost on the way has to be made up by gain, and gain brings noise: a tenth of a point per decibel. */
+const quieter = (before: LineReport, after: LineReport): number =>
+  before.gain === null || after.gain === null ? 0 : Math.max(0, after.gain - Math.max(before.gain, 30)) / 10;
+
+/** Codes that measure the same thing, so that "after" can be compared with "before". */
+const SAME_THING: readonly (readonly Code[])[] = [
+  ['bass-loss', 'treble-loss', 'keeps-response'],
+  ['bridges', 'loads'],
+  ['headroom', 'clips', 'core-saturates'],
+  ['gain', 'too-quiet', 'much-gain', 'too-hot'],
+  ['short-unbalanced', 'long-unbalanced', 'balanced'],
+  ['no-loop', 'loop'],
+  ['phantom-reaches', 'phantom-off', 'phantom-none'],
+  ['plug-fits', 'plug-does-not-fit', 'stereo-cancels', 'right-shorted', 'leg-on-shield']
+];
+
+function matching(before: Finding, report: LineReport): Finding | null {
+  const group = SAME_THING.find((codes) => codes.includes(before.code)) ?? [before.code];
+  const same = report.findings.filter((f) => group.includes(f.code));
+  const here = same.filter((f) => f.at === before.at);
+  return (here.length > 0 ? here : same).sort((a, b) => rank(b.severity) - rank(a.severity))[0] ?? null;
+}
+
+function distinct(list: readonly Tried[]): Tried[] {
+  const seen = new Set<string>();
+  return list.filter((r) => {
+    const key = JSON.stringify(r.plan);
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}
+
+const BOX_CHOICES = ['active-box-10m', 'active-box', 'passive-box', 'media-box'] as const;
+const INPUT_CHOICES = ['mic-in', 'line-in', 'instrument-in', 'consumer-in'] as const;
+
+/** Every single change worth trying on this line. None touches protective earth. */
+function candidates(plan: Plan, line: Line): Change[] {
+  return [...boxChanges(plan, line), ...settingChanges(plan, line), ...cableChanges(plan, line), ...inputChanges(plan, line)];
+}
+
+function boxChanges(plan: Plan, line: Line): Change[] {
+  const spec = specOf(plan, line);
+  if (!spec) return [];
+  const phantomOn = { ...spec.input.settings, ...(findModel(spec.input.model)?.options.phantom ? { phantom: 'on' } : {}) };
+  const lift: Settings = spec.box && typeof spec.box.settings.lift === 'string' ? { lift: spec.box.settings.lift } : {};
+  const source = modelOf(spec.source.model);
+  return BOX_CHOICES.filter((id) => id !== spec.box?.model && boxTakes(id, source.ports[0].socket)).map((id) => ({
+    what: { code: 'box', model: id, instead: spec.box?.model ?? null },
+    apply: (draft) => {
+      const total = (spec.lead?.metres ?? 0) + (spec.run?.metres ?? 0);
+      // With a box, the lead is short and the run balanced; what there was in one piece is divided.
+      const fresh = !spec.box;
+      const leadMetres = fresh ? Math.min(3, spec.lead?.metres ?? 3) : (spec.lead?.metres ?? 3);
+      const kind = spec.lead && source.ports[0].carries !== 'balanced' ? spec.lead.kind : 'instrument';
+      const toMic = fresh && !INPUT_BALANCED.has(spec.input.model);
+      putLine(
+        draft,
+        {
+          ...spec,
+          lead: { ...(spec.lead ?? { kind }), kind, metres: leadMetres, plugs: undefined },
+          box: { model: id, settings: lift },
+          run: spec.run
+            ? { ...spec.run, plugs: undefined }
+            : { kind: 'mic', metres: Math.max(total - leadMetres, 1) },
+          input: toMic
+            ? { model: 'mic-in', settings: { phantom: needsPhantom(id) ? 'on' : 'off' } }
+            : { ...spec.input, settings: needsPhantom(id) ? phantomOn : spec.input.settings }
+        },
+        (role) => freshId(draft, line.id, role),
+        line
+      );
+    }
+  }));
+}
+
+const INPUT_BALANCED = new Set(['mic-in', 'line-in']);
+const needsPhantom = (box: string): boolean => modelOf(box).feeds[0] === 'phantom';
+const boxTakes = (box: string, socket: string): boolean => {
+  const carries = portOf(modelOf(box), 'in')!.carries;
+  return (carries === 'stereo') === (socket === 'mini');
+};
+const freshId = (draft: Plan, line: string, role: string): string => {
+  for (let k = 1; ; k++) {
+    const id = `${line}-${role}${k}`.slice(-40);
+    if (!(id in draft.devices) && !(id in draft.cables)) return id;
+  }
+};
+
+/** Switches of the devices on the line: every other position. */
+function settingChanges(plan: Plan, line: Line): Change[] {
+  return line.devices.flatMap((id): Change[] => {
+    const device = plan.devices[id];
+    const model = modelOf(device.model);
+    const names = Object.keys(model.options).filter((name) => name !== 'eddy');
+    return names.flatMap((setting) =>
+      choicesOf(model, setting)
+        .filter((value) => value !== (device.settings[setting] ?? model.options[setting].default))
+        .map((value) => ({
+          what: { code: 'setting' as const, model: device.model, setting, value },
+          apply: (draft: Plan) => {
+            draft.devices[id].settings[setting] = value;
+          }
+        }))
+    );
+  });
+}
+
+function cableChanges(plan: Plan, line: Line): Change[] {
+  return line.cables.flatMap((id, k): Change[] => {
+    const cable = plan.cables[id];
+    const out: Change[] = [];
+    const near = portOf(modelOf(plan.devices[cable.from.device].model), cable.from.port)!;
+    const far = portOf(modelOf(plan.devices[cable.to.device].model), cable.to.port)!;
+    const limit = unbalancedLimit(plan.policy, near.level);
+    if (near.carries === 'unbalanced' && cable.metres > limit) {
+      const next = line.cables[k + 1];
+      const joinsBox = modelOf(plan.devices[cable.to.device].model).family === 'box';
+      if (next && joinsBox)
+        // The box moves to the player: what the lead loses, the balanced run gains.
+        out.push({
+          what: { code: 'move-box', metres: limit },
+          apply: (draft) => {
+            const cut = draft.cables[id].metres - limit;
+            draft.cables[id].metres = limit;
+            delete draft.cables[id].couplers;
+            draft.cables[next].metres += cut;
+          }
+        });
+    }
+    if (cable.couplers)
+      out.push({ what: { code: 'no-couplers' }, apply: (draft) => void delete draft.cables[id].couplers });
+    const plugs = [plugFor(cable.kind, near.socket), plugFor(cable.kind, far.socket)] as const;
+    if (plugs.some((plug, side) => plug !== cable.plugs[side]) && mates(plugs[0], near.socket) && mates(plugs[1], far.socket))
+      out.push({
+        what: { code: 'plugs', plug: plugs[1], model: plan.devices[cable.to.device].model },
+        apply: (draft) => {
+          draft.cables[id].plugs = [...plugs];
+        }
+      });
+    if (near.carries === 'balanced' && far.carries === 'balanced' && CABLES[cable.kind].cores === 1)
+      out.push({
+        what: { code: 'lead', kind: 'mic' },
+        apply: (draft) => {
+          draft.cables[id].kind = 'mic';
+          draft.cables[id].plugs = [plugFor('mic', near.socket), plugFor('mic', far.socket)];
+          delete draft.cables[id].settings;
+        }
+      });
+    return out;
+  });
+}
+
+/** Another input of the same desk, with the run's plug to fit it. */
+function inputChanges(plan: Plan, line: Line): Change[] {
+  if (!rolesOf(plan, line)) return [];
+  const device = plan.devices[line.id];
+  const cable = line.cables[line.cables.length - 1];
+  const phantom = line.devices.some((id) => modelOf(plan.devices[id].model).feeds[0] === 'phantom' && plan.devices[id].settings.power !== 'battery');
+  return INPUT_CHOICES.filter((id) => id !== device.model).map((id) => ({
+    what: { code: 'input', model: id },
+    apply: (draft) => {
+      draft.devices[line.id].model = id;
+      draft.devices[line.id].settings = id === 'mic-in' && phantom ? { phantom: 'on' } : {};
+      draft.cables[cable].plugs[1] = plugFor(draft.cables[cable].kind, modelOf(id).ports[0].socket);
+    }
+  }));
+}

@@ -1,0 +1,307 @@
+import { CircuitError, GROUND, type Network, type Node, type Part } from './network';
+import { type Pattern, SingularError, SparseLU } from './sparse';
+
+/** A complex number as [real, imaginary]. */
+export type Complex = readonly [number, number];
+
+export const magnitude = ([re, im]: Complex): number => Math.hypot(re, im);
+export const divide = ([ar, ai]: Complex, [br, bi]: Complex): Complex => {
+  const size = br * br + bi * bi;
+  return [(ar * br + ai * bi) / size, (ai * br - ar * bi) / size];
+};
+export const minus = ([ar, ai]: Complex, [br, bi]: Complex): Complex => [ar - br, ai - bi];
+
+/**
+ * A network compiled for solving: modified nodal analysis (Ho, Ruehli, Brennan 1975), A(ω) = G + jωC with inductors as branch equations.
+ * Order once, refill for each frequency; any number of right-hand sides per frequency.
+ */
+export class System {
+  readonly #unknownOf: Int32Array;
+  readonly #branchOf = new Map<string, number>();
+  readonly #label: string[] = [];
+  readonly #g: Float64Array;
+  readonly #c: Float64Array;
+  readonly #im: Float64Array;
+  readonly #lu: SparseLU;
+  readonly #sources: { part: Part; branch: number }[] = [];
+  /** Count of unknowns. */
+  readonly n: number;
+  hz = 0;
+
+  constructor(readonly network: Network) {
+    checkTopology(network);
+    this.#unknownOf = new Int32Array(network.size).fill(-1);
+    let n = 0;
+    for (const root of usedRoots(network)) {
+      this.#unknownOf[root] = n++;
+      this.#label.push(`node ${network.name(root)}`);
+    }
+    for (let node = 0; node < network.size; node++) {
+      this.#unknownOf[node] = this.#unknownOf[network.root(node)];
+    }
+    const stamps = new Stamps();
+    for (const part of network.parts) {
+      const count = branches(part);
+      if (count > 0) {
+        this.#branchOf.set(part.name, n);
+        for (let k = 0; k < count; k++) this.#label.push(`current through ${part.name}`);
+      }
+      if (part.kind === 'V' || part.kind === 'I') this.#sources.push({ part, branch: n });
+      stampPart(part, n, (node) => this.#unknownOf[node], stamps);
+      n += count;
+    }
+    this.n = n;
+    const { pattern, g, c } = stamps.finish(n);
+    this.#g = g;
+    this.#c = c;
+    this.#im = new Float64Array(c.length);
+    this.#lu = new SparseLU(pattern);
+  }
+
+  /** Orders found so far; 1 after the first frequency unless a pivot went bad. */
+  get orderings(): number {
+    return this.#lu.orderings;
+  }
+
+  /** Factors the network at a frequency in hertz. @throws CircuitError when something is undetermined */
+  at(hz: number): this {
+    if (!(hz > 0 && Number.isFinite(hz))) throw new CircuitError({ code: 'bad-frequency', got: hz });
+    const omega = 2 * Math.PI * hz;
+    for (let e = 0; e < this.#c.length; e++) this.#im[e] = omega * this.#c[e];
+    try {
+      this.#lu.factor(this.#g, this.#im);
+    } catch (error) {
+      if (error instanceof SingularError)
+        throw new CircuitError({ code: 'singular', unknown: this.#label[error.unknown] });
+      throw error;
+    }
+    this.hz = hz;
+    return this;
+  }
+
+  /** An empty solution of the right size, to be reused by the caller. */
+  blank(): Solution {
+    return new Solution(this.n, this.#unknownOf, this.#branchOf);
+  }
+
+  /** All sources of the network at their own values. */
+  solveSources(into: Solution = this.blank()): Solution {
+    into.clear();
+    for (const { part, branch } of this.#sources) {
+      if (part.kind === 'V') into.re[branch] += part.volt;
+      else if (part.kind === 'I') into.addCurrent(part.b, part.a, part.ampere);
+    }
+    this.#lu.solve(into.re, into.im);
+    return into;
+  }
+
+  /** One ampere into node a and out of node b, all sources off: V(a) − V(b) is then the impedance between them, in ohms. */
+  solveInjection(a: Node, b: Node, into: Solution = this.blank()): Solution {
+    into.clear();
+    into.addCurrent(a, b, 1);
+    this.#lu.solve(into.re, into.im);
+    return into;
+  }
+
+  /**
+   * The adjoint solve for the output V(a) − V(b): afterwards `voltage(p, q)` is the output caused by one ampere
+   * into p and out of q, and `current(name)` the output caused by one volt in the voltage source of that name.
+   */
+  solveAdjoint(a: Node, b: Node, into: Solution = this.blank()): Solution {
+    into.clear();
+    into.addCurrent(a, b, 1);
+    this.#lu.solveAdjoint(into.re, into.im);
+    return into;
+  }
+}
+
+/** Node voltages and branch currents of one solve. Caller-owned; overwritten by the next solve into it. */
+export class Solution {
+  readonly re: Float64Array;
+  readonly im: Float64Array;
+  constructor(
+    n: number,
+    readonly unknownOf: Int32Array,
+    readonly branchOf: ReadonlyMap<string, number>
+  ) {
+    this.re = new Float64Array(n);
+    this.im = new Float64Array(n);
+  }
+  clear(): void {
+    this.re.fill(0);
+    this.im.fill(0);
+  }
+  addCurrent(into: Node, outOf: Node, ampere: number): void {
+    const i = this.unknownOf[into];
+    const o = this.unknownOf[outOf];
+    if (i >= 0) this.re[i] += ampere;
+    if (o >= 0) this.re[o] -= ampere;
+  }
+  /** V(a) − V(b). */
+  voltage(a: Node, b: Node = GROUND): Complex {
+    const i = this.unknownOf[a];
+    const j = this.unknownOf[b];
+    return [
+      (i < 0 ? 0 : this.re[i]) - (j < 0 ? 0 : this.re[j]),
+      (i < 0 ? 0 : this.im[i]) - (j < 0 ? 0 : this.im[j])
+    ];
+  }
+  /** Current through a part that has a branch (V, L, VCVS, T, K), from its first node through it. */
+  current(part: string): Complex {
+    const k = this.branchOf.get(part);
+    if (k === undefined) throw new Error(`no branch current for ${part}`);
+    return [this.re[k], this.im[k]];
+  }
+}
+
+const branches = (part: Part): number =>
+  part.kind === 'R' || part.kind === 'C' || part.kind === 'I' || part.kind === 'VCCS'
+    ? 0
+    : part.kind === 'K'
+      ? 2
+      : 1;
+
+/** Gathers entries; the same place twice adds up. */
+class Stamps {
+  readonly #at = new Map<number, number>();
+  readonly #row: number[] = [];
+  readonly #col: number[] = [];
+  readonly #g: number[] = [];
+  readonly #c: number[] = [];
+  add(row: number, col: number, g: number, c = 0): void {
+    if (row < 0 || col < 0) return;
+    const key = row * 0x4000000 + col;
+    let e = this.#at.get(key);
+    if (e === undefined) {
+      e = this.#row.length;
+      this.#at.set(key, e);
+      this.#row.push(row);
+      this.#col.push(col);
+      this.#g.push(0);
+      this.#c.push(0);
+    }
+    this.#g[e] += g;
+    this.#c[e] += c;
+  }
+  finish(n: number): { pattern: Pattern; g: Float64Array; c: Float64Array } {
+    const pattern = { n, row: Int32Array.from(this.#row), col: Int32Array.from(this.#col) };
+    return { pattern, g: Float64Array.from(this.#g), c: Float64Array.from(this.#c) };
+  }
+}
+
+function stampPart(part: Part, branch: number, at: (node: Node) => number, s: Stamps): void {
+  const a = at(part.a);
+  const b = at(part.b);
+  const across = (g: number, c: number): void => {
+    s.add(a, a, g, c);
+    s.add(b, b, g, c);
+    s.add(a, b, -g, -c);
+    s.add(b, a, -g, -c);
+  };
+  /** A branch current out of p into q, and V(p) − V(q) in the branch's own equation. */
+  const through = (p: number, q: number, k: number): void => {
+    s.add(p, k, 1);
+    s.add(q, k, -1);
+    s.add(k, p, 1);
+    s.add(k, q, -1);
+  };
+  switch (part.kind) {
+    case 'R':
+      return across(1 / part.ohm, 0);
+    case 'C':
+      return across(0, part.farad);
+    case 'L':
+      through(a, b, branch);
+      return s.add(branch, branch, 0, -part.henry);
+    case 'V':
+      return through(a, b, branch);
+    case 'I':
+      return;
+    case 'VCVS':
+      through(a, b, branch);
+      s.add(branch, at(part.ca), -part.gain);
+      return s.add(branch, at(part.cb), part.gain);
+    case 'VCCS':
+      s.add(a, at(part.ca), part.siemens);
+      s.add(a, at(part.cb), -part.siemens);
+      s.add(b, at(part.ca), -part.siemens);
+      return s.add(b, at(part.cb), part.siemens);
+    case 'T': {
+      const c = at(part.c);
+      const d = at(part.d);
+      through(a, b, branch);
+      s.add(c, branch, -part.ratio);
+      s.add(d, branch, part.ratio);
+      s.add(branch, c, -part.ratio);
+      return s.add(branch, d, part.ratio);
+    }
+    case 'K': {
+      const mutual = part.k * Math.sqrt(part.l1 * part.l2);
+      through(a, b, branch);
+      through(at(part.c), at(part.d), branch + 1);
+      s.add(branch, branch, 0, -part.l1);
+      s.add(branch, branch + 1, 0, -mutual);
+      s.add(branch + 1, branch + 1, 0, -part.l2);
+      return s.add(branch + 1, branch, 0, -mutual);
+    }
+  }
+}
+
+function ends(part: Part): [Node, Node][] {
+  if (part.kind === 'T' || part.kind === 'K')
+    return [
+      [part.a, part.b],
+      [part.c, part.d]
+    ];
+  return [[part.a, part.b]];
+}
+
+function usedRoots(network: Network): Set<Node> {
+  const used = new Set<Node>();
+  for (const part of network.parts) {
+    for (const pair of ends(part)) for (const node of pair) used.add(network.root(node));
+    if (part.kind === 'VCVS' || part.kind === 'VCCS') {
+      used.add(network.root(part.ca));
+      used.add(network.root(part.cb));
+    }
+  }
+  used.delete(GROUND);
+  return used;
+}
+
+/** Finds what makes a network unsolvable by its shape alone, so that the message can name the node or part. */
+function checkTopology(network: Network): void {
+  const reach = new UnionFind(network.size);
+  const rigid = new UnionFind(network.size);
+  for (const part of network.parts) {
+    // A current source or a control input carries no voltage reference across.
+    if (part.kind !== 'I' && part.kind !== 'VCCS')
+      for (const [a, b] of ends(part)) reach.union(network.root(a), network.root(b));
+    if (part.kind === 'V' || part.kind === 'VCVS') {
+      if (!rigid.union(network.root(part.a), network.root(part.b)))
+        throw new CircuitError({ code: 'source-loop', part: part.name });
+    }
+  }
+  for (const root of usedRoots(network)) {
+    if (reach.find(root) !== reach.find(GROUND))
+      throw new CircuitError({ code: 'floating', node: network.name(root) });
+  }
+}
+
+class UnionFind {
+  readonly #parent: Int32Array;
+  constructor(size: number) {
+    this.#parent = Int32Array.from({ length: size }, (_, k) => k);
+  }
+  find(x: number): number {
+    while (this.#parent[x] !== x) x = this.#parent[x] = this.#parent[this.#parent[x]];
+    return x;
+  }
+  /** @returns false when both were together already */
+  union(a: number, b: number): boolean {
+    const ra = this.find(a);
+    const rb = this.find(b);
+    this.#parent[rb] = ra;
+    return ra !== rb;
+  }
+}

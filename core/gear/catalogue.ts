@@ -1,0 +1,83 @@
+import { BOXES } from './boxes';
+import { CABLES } from './cables';
+import { INPUTS, JOINTS } from './inputs';
+import { type InstrumentId, INSTRUMENTS, type Notes } from './instruments';
+import { SOURCES } from './sources';
+import type { Feed, Model, ParamSpec, PortSpec, Settings } from './types';
+
+export const MODELS: readonly Model[] = [...SOURCES, ...BOXES, ...INPUTS, ...JOINTS];
+const BY_ID: ReadonlyMap<string, Model> = new Map(MODELS.map((m) => [m.id, m]));
+
+/** The model of that id, if there is one. */
+export const findModel = (id: string): Model | undefined => BY_ID.get(id);
+
+/** The model of that id. @throws when unknown; documents are checked before they get here */
+export function modelOf(id: string): Model {
+  const model = BY_ID.get(id);
+  if (!model) throw new Error(`no model ${id}`);
+  return model;
+}
+
+export const portOf = (model: Model, id: string): PortSpec | undefined => model.ports.find((p) => p.id === id);
+
+export type SettingFault =
+  | { code: 'unknown-setting'; setting: string }
+  | { code: 'out-of-bounds'; setting: string; low: number; high: number; got: number; spec: ParamSpec }
+  | { code: 'not-a-choice'; setting: string; choices: readonly string[]; got: unknown };
+
+/** Settings every device knows besides its model's own. */
+const COMMON_CHOICES: Readonly<Record<string, (model: Model) => readonly string[]>> = {
+  instrument: (model) => (model.signal ? Object.keys(INSTRUMENTS) : []),
+  feed: (model) => (model.feeds.length > 1 ? model.feeds : [])
+};
+
+/** The positions a switch of this model may take; empty when it has no such switch. */
+export function choicesOf(model: Model, setting: string): readonly string[] {
+  return model.options[setting]?.choices ?? COMMON_CHOICES[setting]?.(model) ?? [];
+}
+
+/** Checks one setting against the model's table. */
+export function checkSetting(model: Model, setting: string, value: unknown): SettingFault | null {
+  const spec = model.params[setting];
+  if (spec) {
+    if (typeof value === 'number' && value >= spec.low && value <= spec.high) return null;
+    return { code: 'out-of-bounds', setting, low: spec.low, high: spec.high, got: Number(value), spec };
+  }
+  const choices = choicesOf(model, setting);
+  if (choices.length === 0) return { code: 'unknown-setting', setting };
+  return choices.includes(value as string) ? null : { code: 'not-a-choice', setting, choices, got: value };
+}
+
+/** Reads values and switch positions of a device, falling back to the class's typical ones. */
+export class Readings {
+  constructor(
+    readonly model: Model,
+    readonly settings: Settings
+  ) {}
+  value = (name: string): number => {
+    const own = this.settings[name];
+    if (typeof own === 'number') return own;
+    const spec = this.model.params[name];
+    if (!spec) throw new Error(`${this.model.id} has no value ${name}`);
+    return spec.typ;
+  };
+  has = (name: string): boolean => name in this.model.params;
+  choice = (name: string): string => {
+    const own = this.settings[name];
+    return typeof own === 'string' ? own : (this.model.options[name]?.default ?? '');
+  };
+  get feed(): Feed {
+    const own = this.settings.feed as Feed | undefined;
+    // An active box runs on its battery when its power switch says so.
+    if (this.choice('power') === 'battery') return 'battery';
+    return own ?? this.model.feeds[0];
+  }
+  get instrument(): InstrumentId {
+    return (this.settings.instrument as InstrumentId | undefined) ?? this.model.signal?.instrument ?? 'programme';
+  }
+  get notes(): Notes {
+    return INSTRUMENTS[this.instrument];
+  }
+}
+
+export { CABLES };

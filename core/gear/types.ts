@@ -1,0 +1,110 @@
+// Gear: models of sources, boxes, inputs, joints and cables as typed tables. Values are generic classes, never a product.
+import type { Network, Node } from '../circuit/network';
+import type { Kind } from '../units/quantity';
+import type { InstrumentId } from './instruments';
+import type { Socket } from './sockets';
+
+export type Family = 'source' | 'box' | 'input' | 'joint';
+
+/** One editable value. `min`–`typ`–`max` is the spread of the class; `low`–`high` is what may be typed. SI base units. */
+export interface ParamSpec {
+  readonly quantity: Kind;
+  readonly min: number;
+  readonly typ: number;
+  readonly max: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A switch: one of several named positions. */
+export interface OptionSpec {
+  readonly choices: readonly string[];
+  readonly default: string;
+}
+
+export type Setting = number | string;
+export type Settings = Readonly<Record<string, Setting>>;
+
+/** How a port carries its signal. `stereo`: left and right against a common sleeve. */
+export type Carries = 'unbalanced' | 'balanced' | 'stereo';
+
+/** Level class of a port, by what it was made for (physics of levels: IEC 60268-15). */
+export type LevelClass = 'microphone' | 'instrument' | 'consumer' | 'line';
+
+export interface PortSpec {
+  readonly id: string;
+  readonly way: 'in' | 'out';
+  readonly socket: Socket;
+  readonly carries: Carries;
+  readonly level: LevelClass;
+  /** Its shield contact is not tied to the device's chassis: a lift switch, or nothing, stands between. */
+  readonly ownShield?: true;
+}
+
+/** How a device is fed; decides its tie to earth. `mains-1`: earthed chassis; `mains-2`: two-pin or wall-wart, floating. */
+export type Feed = 'mains-1' | 'mains-2' | 'battery' | 'phantom' | 'none';
+
+/** The three nodes of a port: hot and cold (or left and right), and the shield contact. */
+export interface PortNodes {
+  readonly hot: Node;
+  readonly cold: Node;
+  readonly shield: Node;
+}
+
+/** What a model's `stamp` may use to put itself into a network. */
+export interface StampContext {
+  readonly net: Network;
+  readonly chassis: Node;
+  /** Full, unique name of an inner part. */
+  part(name: string): string;
+  /** An inner node. */
+  inner(name: string): Node;
+  port(id: string): PortNodes;
+  value(param: string): number;
+  choice(option: string): string;
+  /** A low-ohm ground connection inside the device: counts as an edge when loops are looked for. */
+  bond(name: string, a: Node, b: Node, ohm: number): void;
+}
+
+/** Signal data of a source. */
+export interface SignalSpec {
+  /** Default instrument: the band of notes it plays. */
+  readonly instrument: InstrumentId;
+  /** A coil or a capacitor is judged by what loading does to its response; a resistive output by the impedance ratio. */
+  readonly nature: 'coil' | 'capacitor' | 'resistive';
+  /** Nodes' parts with an EMF of 1 V (all at once: left and right carry the same programme). */
+  readonly emfs: readonly string[];
+}
+
+export interface Model {
+  readonly id: string;
+  readonly family: Family;
+  readonly params: Readonly<Record<string, ParamSpec>>;
+  readonly options: Readonly<Record<string, OptionSpec>>;
+  readonly ports: readonly PortSpec[];
+  readonly feeds: readonly Feed[];
+  readonly signal?: SignalSpec;
+  /** Galvanic separation between its input and its output when lifted. */
+  readonly isolated?: boolean;
+  /** A stage of its own between input and output: what follows no longer loads what comes before. */
+  readonly buffers?: boolean;
+  stamp(s: StampContext): void;
+  /**
+   * Largest undistorted level in volts RMS at its ports.
+   * @param read values and switch positions of the device
+   * @param lowestHz lowest note, where a transformer saturates first
+   */
+  clip?(read: Pick<StampContext, 'value' | 'choice'>, lowestHz: number): { in?: number; out?: number };
+}
+
+/** min–typ–max with the typing bounds 10 times wider unless given. */
+export function param(
+  quantity: Kind,
+  min: number,
+  typ: number,
+  max: number,
+  low = Math.min(min, typ) / 10,
+  high = Math.max(max, typ) * 10
+): ParamSpec {
+  return { quantity, min, typ, max, low, high };
+}

@@ -1,0 +1,50 @@
+import { finding, type JoinContext } from './context';
+import { COUPLERS_CARE, UNBALANCED_STOP, unbalancedLimit } from './limits';
+import { fact, type Finding } from './types';
+
+/** Balanced, or unbalanced and how far: lengths joined by adapters and couplers count as one run. */
+export function checkBalance(c: JoinContext): Finding[] {
+  const out: Finding[] = [];
+  const unbalanced = runMetres(c);
+  if (unbalanced === null) {
+    out.push(
+      finding('balanced', c.at, { severity: 'clean', value: c.cable.metres, unit: 'm', limit: null }, [
+        fact('metres', 'length', c.cable.metres)
+      ])
+    );
+  } else {
+    const { level } = c.near.model.family === 'joint' ? c.source.model.ports[0] : c.near.port;
+    const limit = unbalancedLimit(c.plan.policy, level);
+    const severity = unbalanced > limit * UNBALANCED_STOP ? 'stop' : unbalanced > limit ? 'care' : 'clean';
+    out.push(
+      finding(
+        severity === 'clean' ? 'short-unbalanced' : 'long-unbalanced',
+        c.at,
+        { severity, value: unbalanced, unit: 'm', limit, school: 'unbalanced' },
+        [fact('metres', 'length', unbalanced), fact('limit', 'length', limit)]
+      )
+    );
+  }
+  const couplers = c.cable.couplers ?? 0;
+  if (couplers > 0)
+    out.push(
+      finding(
+        'coupled',
+        c.at,
+        { severity: couplers >= COUPLERS_CARE ? 'care' : 'note', value: couplers, unit: 'count', limit: 0 },
+        [fact('couplers', 'count', couplers)]
+      )
+    );
+  return out;
+}
+
+/** Metres of unbalanced run up to and including this cable since the last output; null when this stretch is balanced. */
+function runMetres(c: JoinContext): number | null {
+  const { spans } = c.solution;
+  let first = c.at;
+  while (first > 0 && spans[first].zin === null) first--;
+  const stretch = spans.slice(first, c.at + 1);
+  // One stretch with a leg on the shield unbalances all that follows it.
+  if (stretch.every((span) => span.balanced)) return null;
+  return stretch.reduce((sum, span) => sum + c.plan.cables[span.cable].metres, 0);
+}

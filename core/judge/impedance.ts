@@ -1,0 +1,100 @@
+import { interpolate } from '../rig/grid';
+import type { LineSolution } from '../rig/solve';
+import { finding, type JoinContext, sourceDrives } from './context';
+import { BASS, bridgingLadder, onLadder, TREBLE } from './limits';
+import { fact, type Finding } from './types';
+
+/** A resistive output is judged by the bridging ratio, a coil or a capacitor by what the load does to its response. */
+export function checkImpedance(c: JoinContext): Finding[] {
+  const { zin, zout } = c.span;
+  if (!zin || !zout) return [];
+  const nature = c.source.model.signal?.nature ?? 'resistive';
+  if (sourceDrives(c) && nature !== 'resistive') return c.at === 0 ? response(c, zin, nature) : [];
+  return [bridging(c, zin, zout), ...(c.at === 0 ? response(c, zin, nature).filter((f) => f.severity !== 'clean') : [])];
+}
+
+function bridging(c: JoinContext, zin: Float64Array, zout: Float64Array): Finding {
+  const { hz } = c.solution;
+  const { low, reach } = c.source.notes;
+  let ratio = Infinity;
+  let at = 1000;
+  for (let k = 0; k < hz.length; k++) {
+    if (hz[k] < low || hz[k] > reach || !(zin[k] / zout[k] < ratio)) continue;
+    ratio = zin[k] / zout[k];
+    at = hz[k];
+  }
+  // At 1 kHz; where the ratio falls elsewhere because of a cable's capacitance, the response says what that costs.
+  const value = interpolate(hz, zin, 1000) / interpolate(hz, zout, 1000);
+  const { severity, limit } = onLadder(bridgingLadder(c.plan.policy), value * ROUNDING);
+  return finding(
+    severity === 'clean' ? 'bridges' : 'loads',
+    c.at,
+    { severity, value, unit: '×', limit, school: 'bridging' },
+    [
+      fact('zin', 'resistance', interpolate(hz, zin, 1000)),
+      fact('zout', 'resistance', interpolate(hz, zout, 1000)),
+      fact('least', 'ratio', ratio),
+      fact('leastAt', 'frequency', at),
+      fact('loss', 'gain', 20 * Math.log10(value / (1 + value)))
+    ]
+  );
+}
+
+/** Ten to one as built must not fail for the hundredth that a cable or a contact costs. */
+const ROUNDING = 1.03;
+
+/**
+ * What loading costs the low notes and the overtones. The reference is where the source is at its own: a capacitor at
+ * the top of its range, where only the flat division by the lead is left; a coil or a resistance in the middle of its
+ * low notes, below any resonance. Flat loss is a matter of level and not counted here.
+ */
+function response(c: JoinContext, zin: Float64Array, nature: 'coil' | 'capacitor' | 'resistive'): Finding[] {
+  const { hz } = c.solution;
+  const { low, high, reach } = c.source.notes;
+  const error = responseError(c.solution);
+  const at = (f: number): number => interpolate(hz, error, f);
+  const middle = Math.sqrt(low * high);
+  const reference = nature === 'capacitor' ? at(reach) : Math.max(at(low), at(middle));
+  const worst = (from: number, to: number): { loss: number; at: number } => {
+    let found = { loss: reference - at(from), at: from };
+    for (const f of [...hz.filter((x) => x > from && x < to), to])
+      if (reference - at(f) > found.loss) found = { loss: reference - at(f), at: f };
+    return found;
+  };
+  const make = (code: 'bass-loss' | 'treble-loss', { loss, at: f }: { loss: number; at: number }): Finding => {
+    const { severity, limit } = onLadder(code === 'bass-loss' ? BASS : TREBLE, loss);
+    return finding(
+      severity === 'clean' ? 'keeps-response' : code,
+      c.at,
+      { severity, value: -Math.max(loss, 0) || 0, unit: 'dB', limit: -limit },
+      [
+        fact('at', 'frequency', f),
+        fact('zin', 'resistance', interpolate(hz, zin, f)),
+        fact('zinOneK', 'resistance', interpolate(hz, zin, 1000)),
+        fact('lead', 'capacitance', leadFarad(c)),
+        fact('source', 'id', c.source.model.id),
+        fact('low', 'frequency', low),
+        fact('reach', 'frequency', reach)
+      ]
+    );
+  };
+  const found = [make('bass-loss', worst(low, middle)), make('treble-loss', worst(middle, reach))];
+  const bad = found.filter((f) => f.severity !== 'clean');
+  // A falling curve through the middle is one loss, not two.
+  if (bad.length === 2) return [bad[0].value <= bad[1].value ? bad[0] : bad[1]];
+  return bad.length > 0 ? bad : [found.reduce((a, b) => (b.value < a.value ? b : a))];
+}
+
+/** Response over the ideal one, dB on the solution's grid, at the terminals of the source: what loading does, and only that. */
+export function responseError(solution: LineSolution): Float64Array {
+  return solution.spans[0].near.gainDb.map((db, k) => db - solution.idealDb[k]);
+}
+
+function leadFarad(c: JoinContext): number {
+  const { net } = c.solution.rig;
+  const prefix = `${c.span.cable}/`;
+  return net.parts.reduce(
+    (sum, part) => (part.kind === 'C' && part.name.startsWith(prefix) ? sum + part.farad : sum),
+    0
+  );
+}

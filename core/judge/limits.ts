@@ -1,0 +1,81 @@
+import type { LevelClass } from '../gear/types';
+import type { Policy } from '../plan/schema';
+import type { Severity } from './types';
+
+/** Bounds of one check: the first whose value is reached gives the severity. */
+export type Ladder = readonly (readonly [atLeast: number, severity: Severity])[];
+
+/** Room between peak and clip, dB. */
+export const HEADROOM: Ladder = [
+  [10, 'clean'],
+  [3, 'note'],
+  [0, 'care'],
+  [-Infinity, 'stop']
+];
+
+/** Loss of the low notes of a source, dB. */
+export const BASS: Ladder = [
+  [6, 'stop'],
+  [3, 'care'],
+  [1, 'note'],
+  [-Infinity, 'clean']
+];
+
+/**
+ * Loss of overtones, dB. Wider than for the notes themselves: the comparison is with no lead at all, and the first
+ * metres of any lead already move a pickup's resonance, which players know as its sound.
+ */
+export const TREBLE: Ladder = [
+  [12, 'stop'],
+  [5, 'care'],
+  [2, 'note'],
+  [-Infinity, 'clean']
+];
+
+/** Hum below the playing level, dB. */
+export const HUM: Ladder = [
+  [80, 'clean'],
+  [70, 'note'],
+  [55, 'care'],
+  [-Infinity, 'stop']
+];
+
+/** Above this much gain a preamp's own noise is heard, dB. */
+export const MUCH_GAIN_DB = 55;
+
+/** A mono programme that is this far down has cancelled, dB. */
+export const CANCELLED_DB = -30;
+
+/** Below this share a channel counts as shorted, dB. */
+export const SHORTED_DB = -12;
+
+/** Bridging ratio by policy: clean from the policy's own, care down to half of it. */
+export const bridgingLadder = (policy: Policy): Ladder => [
+  [policy.bridging, 'clean'],
+  [policy.bridging / 2, 'care'],
+  [-Infinity, 'stop']
+];
+
+/** Longest unbalanced run by policy and level, metres. */
+export function unbalancedLimit(policy: Policy, level: LevelClass): number {
+  if (policy.unbalanced === 'strict') return 3;
+  if (policy.unbalanced === 'relaxed') return 10;
+  return level === 'instrument' ? 6 : 3;
+}
+
+/** So many times the limit, an unbalanced run is no longer a matter of care. */
+export const UNBALANCED_STOP = 4;
+
+/** Couplers in one run from which on they are a risk rather than a remark. */
+export const COUPLERS_CARE = 2;
+
+/** The severity of a value on a ladder. */
+export function onLadder(ladder: Ladder, value: number): { severity: Severity; limit: number } {
+  const at = ladder.findIndex(([bound]) => value >= bound);
+  const index = at < 0 ? ladder.length - 1 : at;
+  const [bound, severity] = ladder[index];
+  // The limit told is the bound that was missed, or the one that was kept when all is well.
+  const rising = ladder[0][1] === 'clean';
+  const told = rising ? (index === 0 ? bound : ladder[index - 1][0]) : Number.isFinite(bound) ? bound : ladder[index - 1][0];
+  return { severity, limit: told };
+}

@@ -1,0 +1,143 @@
+import { type PlanFault, planFaults } from './integrity';
+import type { Edit, Json, Op, Plan, TableName } from './schema';
+
+export type EditFault =
+  | { code: 'exists'; table: TableName; id: string }
+  | { code: 'gone'; table: TableName; id: string }
+  | { code: 'changed'; table: TableName; id: string; path: readonly string[]; expected: Json; found: Json }
+  | { code: 'breaks-plan'; faults: readonly PlanFault[] };
+export type Applied = { ok: true; plan: Plan } | { ok: false; fault: EditFault };
+
+type Row = Record<string, Json>;
+type Rows = Record<string, Row>;
+/** The policy is a table of the one row `show`, so that every edit has one form. */
+const rowsOf = (plan: Plan, table: TableName): Rows =>
+  (table === 'policy' ? { show: plan.policy } : plan[table]) as unknown as Rows;
+
+export const has = (rows: object, id: string): boolean => Object.prototype.hasOwnProperty.call(rows, id);
+
+/**
+ * Applies an edit to a plan. Neither is changed; on failure nothing has happened.
+ * Each step first checks that what it changes is still as it was: that is what makes a late edit safe to rebase.
+ */
+export function applyEdit(plan: Plan, edit: Pick<Edit, 'ops'>): Applied {
+  const changed = new Map<TableName, Rows>();
+  for (const op of edit.ops) {
+    let rows = changed.get(op.table);
+    if (!rows) {
+      rows = { ...rowsOf(plan, op.table) };
+      changed.set(op.table, rows);
+    }
+    const fault = applyOp(rows, op);
+    if (fault) return { ok: false, fault };
+  }
+  const next = { ...plan };
+  for (const [table, rows] of changed) {
+    if (table === 'policy') next.policy = rows.show as unknown as Plan['policy'];
+    else (next as unknown as Record<string, Rows>)[table] = rows;
+  }
+  if (!next.policy) return { ok: false, fault: { code: 'gone', table: 'policy', id: 'show' } };
+  const faults = planFaults(next);
+  return faults.length > 0 ? { ok: false, fault: { code: 'breaks-plan', faults } } : { ok: true, plan: next };
+}
+
+function applyOp(rows: Rows, op: Op): EditFault | null {
+  const { table, id } = op;
+  switch (op.op) {
+    case 'add':
+      if (has(rows, id)) return { code: 'exists', table, id };
+      rows[id] = op.value as Row;
+      return null;
+    case 'remove':
+      if (!has(rows, id)) return { code: 'gone', table, id };
+      if (!same(rows[id], op.value))
+        return { code: 'changed', table, id, path: [], expected: op.value, found: rows[id] };
+      delete rows[id];
+      return null;
+    case 'set': {
+      if (!has(rows, id)) return { code: 'gone', table, id };
+      // Written into nothing, a field would leave an empty bag behind when taken back.
+      if (!isRow(read(rows[id], op.path.slice(0, -1)))) return { code: 'gone', table, id };
+      const found = read(rows[id], op.path);
+      if (!same(found, op.from))
+        return { code: 'changed', table, id, path: op.path, expected: op.from, found };
+      rows[id] = write(rows[id], op.path, op.to);
+      return null;
+    }
+  }
+}
+
+/** Value at a path; null where there is none. */
+function read(row: Json, path: readonly string[]): Json {
+  let at: Json = row;
+  for (const key of path) {
+    if (!isRow(at) || !has(at, key)) return null;
+    at = at[key];
+  }
+  return at ?? null;
+}
+
+const isRow = (value: Json): value is Row =>
+  value !== null && typeof value === 'object' && !Array.isArray(value);
+
+/** A copy with the value at a path replaced; null takes the key away. The bag it lies in must exist. */
+function write(row: Row, [key, ...rest]: readonly string[], to: Json): Row {
+  const copy = { ...row };
+  if (rest.length > 0) copy[key] = write(copy[key] as Row, rest, to);
+  else if (to === null) delete copy[key];
+  else copy[key] = to;
+  return copy;
+}
+
+/** Equality of JSON values, key order aside; undefined members count as absent. */
+export function same(a: Json | undefined, b: Json | undefined): boolean {
+  if (a === b) return true;
+  if (a === null || b === null || typeof a !== 'object' || typeof b !== 'object') return false;
+  if (Array.isArray(a) || Array.isArray(b)) {
+    return (
+      Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((item, k) => same(item, b[k]))
+    );
+  }
+  const keys = Object.keys(a).filter((k) => a[k] !== undefined);
+  return (
+    keys.length === Object.keys(b).filter((k) => b[k] !== undefined).length &&
+    keys.every((k) => has(b, k) && same(a[k], b[k]))
+  );
+}
+
+/** The steps that take an edit back. */
+export function reverseOps(ops: readonly Op[]): Op[] {
+  return ops.map(reverseOp).reverse();
+}
+
+function reverseOp(op: Op): Op {
+  switch (op.op) {
+    case 'add':
+      return { ...op, op: 'remove' };
+    case 'remove':
+      return { ...op, op: 'add' };
+    case 'set':
+      return { ...op, from: op.to, to: op.from };
+  }
+}
+
+/**
+ * Fewer steps with the same effect: settings of one field follow each other as one, an addition swallows what is set
+ * in it afterwards, and an addition taken away again is nothing.
+ */
+export function squashOps(ops: readonly Op[]): Op[] {
+  const out: Op[] = [];
+  for (const op of ops) {
+    const at = out.findLastIndex((o) => o.table === op.table && o.id === op.id);
+    const last = at >= 0 ? out[at] : undefined;
+    if (op.op === 'set' && last?.op === 'set' && same(last.path, op.path)) {
+      if (same(last.from, op.to)) out.splice(at, 1);
+      else out[at] = { ...last, to: op.to };
+    } else if (op.op === 'set' && last?.op === 'add' && isRow(read(last.value, op.path.slice(0, -1)))) {
+      out[at] = { ...last, value: write(last.value as Row, op.path, op.to) };
+    } else if (op.op === 'remove' && last?.op === 'add') {
+      out.splice(at, 1);
+    } else out.push(op);
+  }
+  return out;
+}

@@ -1,0 +1,68 @@
+import { modelOf } from '../gear/catalogue';
+import type { Cable, LineInfo, Plan } from './schema';
+
+/** A line, derived by tracing back from its far end. `cables[k]` joins `devices[k]` to `devices[k + 1]`. */
+export interface Line {
+  /** Id of the far-end device, to which name, channel and exposure are attached. */
+  readonly id: string;
+  readonly devices: readonly string[];
+  readonly cables: readonly string[];
+  readonly info: LineInfo | undefined;
+}
+
+/** All lines of a plan by channel, then by name. A device with nothing plugged in is a line of its own, to be completed. */
+export function traceLines(plan: Plan): Line[] {
+  const into = new Map<string, [string, Cable]>();
+  const feeding = new Set<string>();
+  for (const entry of Object.entries(plan.cables)) {
+    into.set(entry[1].to.device, entry);
+    feeding.add(entry[1].from.device);
+  }
+  const lines: Line[] = [];
+  for (const id of Object.keys(plan.devices)) {
+    if (feeding.has(id)) continue;
+    const devices = [id];
+    const cables: string[] = [];
+    for (let step = into.get(id); step; step = into.get(devices[0])) {
+      cables.unshift(step[0]);
+      devices.unshift(step[1].from.device);
+    }
+    lines.push({ id, devices, cables, info: plan.lines[id] });
+  }
+  const order = (line: Line): number => line.info?.channel ?? 1000;
+  const name = (line: Line): string => line.info?.name ?? line.id;
+  return lines.sort((a, b) => order(a) - order(b) || name(a).localeCompare(name(b)) || (a.id < b.id ? -1 : 1));
+}
+
+/** Whether the line starts at a source and ends at an input. */
+export const isComplete = (plan: Plan, line: Line): boolean =>
+  modelOf(plan.devices[line.devices[0]].model).family === 'source' &&
+  modelOf(plan.devices[line.id].model).family === 'input';
+
+/** Everything electrically on this line: its own chain and what hangs on any thru of it. */
+export function lineScope(plan: Plan, line: Line): { devices: string[]; cables: string[] } {
+  const devices = new Set(line.devices);
+  const cables = new Set(line.cables);
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const [id, { from, to }] of Object.entries(plan.cables)) {
+      if (cables.has(id) || (!devices.has(from.device) && !devices.has(to.device))) continue;
+      cables.add(id);
+      devices.add(from.device);
+      devices.add(to.device);
+      grown = true;
+    }
+  }
+  return { devices: [...devices], cables: [...cables] };
+}
+
+/** What the line's numbers depend on, as text: equal text, equal answer. */
+export function lineKey(plan: Plan, line: Line): string {
+  const scope = lineScope(plan, line);
+  return JSON.stringify([
+    plan.policy,
+    scope.devices.map((d) => [d, plan.devices[d]]),
+    scope.cables.map((c) => [c, plan.cables[c]]),
+    line.info?.exposure
+  ]);
+}

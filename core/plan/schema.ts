@@ -1,0 +1,103 @@
+// Plan: the show document, its reversible edits and the tracing of lines. Knows models by their table, computes nothing electrical.
+import { z } from 'zod';
+import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
+import { PLUGS } from '../gear/sockets';
+
+/** Bounds that keep one document small enough to check whole on every edit. */
+export const LIMITS = { devices: 2000, cables: 2000, supplies: 50, hosts: 50, text: 80, note: 500, ops: 400 } as const;
+
+const id = z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -');
+const text = z.string().trim().min(1).max(LIMITS.text);
+const setting = z.union([z.number().finite(), z.string().max(LIMITS.text)]);
+const feed = z.enum(['mains-1', 'mains-2', 'battery', 'phantom', 'none']);
+const end = z.strictObject({ device: id, port: z.string().regex(/^[a-z0-9-]{1,20}$/) });
+const plug = z.enum(PLUGS as [string, ...string[]]).transform((p) => p as (typeof PLUGS)[number]);
+const kind = z
+  .enum(CABLE_KIND_IDS as unknown as [string, ...string[]])
+  .transform((k) => k as (typeof CABLE_KIND_IDS)[number]);
+
+const table = <T extends z.ZodType>(row: T, most: number) =>
+  z.record(id, row).refine((rows) => Object.keys(rows).length <= most, `at most ${most}`);
+
+export const DeviceSchema = z.strictObject({
+  model: id,
+  settings: z.record(z.string().regex(/^[A-Za-z0-9-]{1,20}$/), setting),
+  supply: id.optional(),
+  host: id.optional()
+});
+export const CableSchema = z.strictObject({
+  kind,
+  from: end,
+  to: end,
+  metres: z.number().min(0).max(MAX_METRES),
+  plugs: z.tuple([plug, plug]),
+  couplers: z.number().int().min(0).max(20).optional(),
+  settings: z.partialRecord(z.enum(['cShield', 'cCores', 'rShield', 'rCore']), z.number().min(0).max(1e3)).optional()
+});
+export const SupplySchema = z.strictObject({
+  name: text,
+  /** Voltage of its earth point against the building's, volts RMS. */
+  emf: z.number().min(0).max(50),
+  /** Resistance of the protective conductor to the building's earth, ohms. */
+  ohm: z.number().min(0.001).max(100),
+  dimmers: z.boolean()
+});
+export const HostSchema = z.strictObject({ name: text, supply: id.optional(), feed });
+export const LineSchema = z.strictObject({
+  name: text,
+  channel: z.number().int().min(1).max(999).optional(),
+  exposure: z.enum(['lead', 'normal', 'buried']),
+  note: z.string().max(LIMITS.note).optional()
+});
+export const PolicySchema = z.strictObject({
+  mainsHz: z.union([z.literal(50), z.literal(60)]),
+  bridging: z.union([z.literal(5), z.literal(10), z.literal(20)]),
+  unbalanced: z.enum(['computed', 'strict', 'relaxed'])
+});
+export const PlanSchema = z.strictObject({
+  format: z.literal('guanxi-plan'),
+  version: z.literal(1),
+  policy: PolicySchema,
+  supplies: table(SupplySchema, LIMITS.supplies),
+  hosts: table(HostSchema, LIMITS.hosts),
+  devices: table(DeviceSchema, LIMITS.devices),
+  cables: table(CableSchema, LIMITS.cables),
+  lines: table(LineSchema, LIMITS.devices)
+});
+
+export type Plan = z.infer<typeof PlanSchema>;
+export type Device = z.infer<typeof DeviceSchema>;
+export type Cable = z.infer<typeof CableSchema>;
+export type Supply = z.infer<typeof SupplySchema>;
+export type Host = z.infer<typeof HostSchema>;
+export type LineInfo = z.infer<typeof LineSchema>;
+export type Policy = z.infer<typeof PolicySchema>;
+export type Exposure = LineInfo['exposure'];
+
+const json: z.ZodType<Json> = z.lazy(() =>
+  z.union([z.null(), z.boolean(), z.number().finite(), z.string().max(LIMITS.note), z.array(json).max(20), z.record(z.string().max(40), json)])
+);
+export type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
+
+const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy']);
+const pathPart = z.string().regex(/^(?!__proto__$|constructor$|prototype$)[A-Za-z0-9-]{1,40}$/);
+export const OpSchema = z.discriminatedUnion('op', [
+  z.strictObject({ op: z.literal('add'), table: tableName, id, value: json }),
+  z.strictObject({ op: z.literal('remove'), table: tableName, id, value: json }),
+  z.strictObject({
+    op: z.literal('set'),
+    table: tableName,
+    id,
+    path: z.array(pathPart).min(1).max(3),
+    from: json,
+    to: json
+  })
+]);
+export const EditSchema = z.strictObject({
+  id: z.uuid(),
+  label: z.strictObject({ code: z.string().regex(/^[a-z-]{1,30}$/), subject: z.string().max(LIMITS.text) }),
+  ops: z.array(OpSchema).min(1).max(LIMITS.ops)
+});
+export type TableName = z.infer<typeof tableName>;
+export type Op = z.infer<typeof OpSchema>;
+export type Edit = z.infer<typeof EditSchema>;

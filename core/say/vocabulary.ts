@@ -1,0 +1,123 @@
+// Say: a line in spoken words, read into a plan's parts and told back. Knows names; computes nothing.
+import type { CableKindId } from '../gear/cables';
+import { INSTRUMENT_IDS, type InstrumentId } from '../gear/instruments';
+import { INSTRUMENT_NAMES } from '../words/names';
+
+/** What a phrase stands for. */
+export type Meaning =
+  | { role: 'source'; model: string; instrument?: InstrumentId }
+  | { role: 'instrument'; instrument: InstrumentId; model: string }
+  | { role: 'box'; model: string }
+  | { role: 'no-box' }
+  | { role: 'input'; model: string }
+  | { role: 'cable'; kind: CableKindId; place: 'lead' | 'run' | 'any' }
+  | { role: 'place'; place: 'lead' | 'run' }
+  | { role: 'switch'; of: 'box' | 'input' | 'source'; setting: string; value: string }
+  | { role: 'exposure'; exposure: 'lead' | 'normal' | 'buried' }
+  | { role: 'filler' };
+
+/** Phrases by meaning; the first one of each is how it is told back. All lower case. */
+const PHRASES: readonly (readonly [readonly string[], Meaning])[] = [
+  [['single coil', 'single-coil'], { role: 'source', model: 'single-coil' }],
+  [['humbucker'], { role: 'source', model: 'humbucker' }],
+  [['passive bass', 'bass pickup'], { role: 'source', model: 'passive-bass' }],
+  [['piezo', 'contact mic', 'contact mics', 'bridge piezo'], { role: 'source', model: 'piezo' }],
+  [['active bass'], { role: 'source', model: 'active-bass' }],
+  [['keyboard', 'synth', 'sampler', 'drum machine', 'unbalanced line'], { role: 'source', model: 'keyboard' }],
+  [['modular rack', 'modular', 'hot line'], { role: 'source', model: 'modular' }],
+  [
+    ['rca player', 'tape machine', 'tape loops', 'cd player', 'media player', 'consumer line'],
+    { role: 'source', model: 'consumer-player' }
+  ],
+  [['headphone jack', 'headphones', 'headphone', 'laptop', 'tablet', 'phone'], { role: 'source', model: 'headphone' }],
+  [['balanced line', 'desk out', 'matrix out'], { role: 'source', model: 'pro-line' }],
+  [['dynamic mic', 'dynamic microphone'], { role: 'source', model: 'dynamic-mic' }],
+
+  [['active box 10m', 'active 10m', '10m active box', '10 meg active box'], { role: 'box', model: 'active-box-10m' }],
+  [['active box', 'active di', 'active'], { role: 'box', model: 'active-box' }],
+  [['economy passive box', 'economy box', 'passive economy'], { role: 'box', model: 'passive-economy' }],
+  [['passive box', 'passive di', 'passive'], { role: 'box', model: 'passive-box' }],
+  [['media box', 'stereo box'], { role: 'box', model: 'media-box' }],
+  [['no box', 'direct', 'straight'], { role: 'no-box' }],
+
+  [['mic', 'mic in', 'mic input', 'microphone', 'microphone input'], { role: 'input', model: 'mic-in' }],
+  [['line', 'line in', 'line input'], { role: 'input', model: 'line-in' }],
+  [['instrument input', 'instrument in', 'instrument', 'hi-z', 'hiz'], { role: 'input', model: 'instrument-in' }],
+  [['rca input', 'rca in', 'consumer input'], { role: 'input', model: 'consumer-in' }],
+  [['resistor'], { role: 'input', model: 'resistor' }],
+
+  [['jack lead', 'jack cable', 'ts lead'], { role: 'cable', kind: 'instrument', place: 'any' }],
+  [['rca lead', 'rca cable'], { role: 'cable', kind: 'rca', place: 'any' }],
+  [['stereo lead', '3.5 mm lead', 'mini lead', '3.5 mm'], { role: 'cable', kind: 'mini', place: 'any' }],
+  [['mic cable', 'microphone cable', 'xlr cable', 'balanced cable'], { role: 'cable', kind: 'mic', place: 'any' }],
+  [['multicore', 'multicore pair', 'pair'], { role: 'cable', kind: 'multicore', place: 'any' }],
+  [['lead'], { role: 'place', place: 'lead' }],
+  [['run'], { role: 'place', place: 'run' }],
+
+  [['lifted', 'ground lifted', 'lift'], { role: 'switch', of: 'box', setting: 'lift', value: 'lifted' }],
+  [['joined', 'ground joined'], { role: 'switch', of: 'box', setting: 'lift', value: 'joined' }],
+  [['pad 10'], { role: 'switch', of: 'box', setting: 'pad', value: '10' }],
+  [['pad 15'], { role: 'switch', of: 'box', setting: 'pad', value: '15' }],
+  [['pad 20', 'pad'], { role: 'switch', of: 'box', setting: 'pad', value: '20' }],
+  [['pad 40'], { role: 'switch', of: 'box', setting: 'pad', value: '40' }],
+  [['on battery', 'battery'], { role: 'switch', of: 'box', setting: 'power', value: 'battery' }],
+  [['phantom on', 'phantom', 'p48'], { role: 'switch', of: 'input', setting: 'phantom', value: 'on' }],
+  [['phantom off', 'no phantom'], { role: 'switch', of: 'input', setting: 'phantom', value: 'off' }],
+  [['input pad'], { role: 'switch', of: 'input', setting: 'pad', value: '20' }],
+  [['earthed'], { role: 'switch', of: 'source', setting: 'feed', value: 'mains-1' }],
+  [['wall-wart', 'two-pin'], { role: 'switch', of: 'source', setting: 'feed', value: 'mains-2' }],
+  [['from battery', 'battery powered'], { role: 'switch', of: 'source', setting: 'feed', value: 'battery' }],
+  [['exposed'], { role: 'exposure', exposure: 'lead' }],
+  [['buried'], { role: 'exposure', exposure: 'buried' }],
+  [['and', 'then', 'into', 'to', 'with', 'a', 'an', 'the', 'of', 'cable'], { role: 'filler' }]
+];
+
+/** The pickup an instrument usually brings when none is said. */
+const USUAL: Readonly<Record<InstrumentId, string>> = {
+  'upright-bass': 'piezo',
+  'bass-guitar': 'passive-bass',
+  'five-string-bass': 'active-bass',
+  guitar: 'single-coil',
+  bouzouki: 'single-coil',
+  cello: 'piezo',
+  violin: 'piezo',
+  mandolin: 'piezo',
+  banjo: 'piezo',
+  dulcimer: 'piezo',
+  harp: 'piezo',
+  keys: 'keyboard',
+  organ: 'piezo',
+  theremin: 'keyboard',
+  speech: 'dynamic-mic',
+  programme: 'consumer-player'
+};
+
+export interface Phrase {
+  readonly text: string;
+  readonly words: readonly string[];
+  readonly meaning: Meaning;
+  /** The form it is told back in. */
+  readonly main: boolean;
+}
+
+const phrases = ([texts, meaning]: readonly [readonly string[], Meaning]): Phrase[] =>
+  texts.map((text, k) => ({ text, words: text.split(' '), meaning, main: k === 0 }));
+
+/** All phrases, longest first, so that "dynamic mic" is not read as an input. */
+export const VOCABULARY: readonly Phrase[] = [
+  ...PHRASES.flatMap(phrases),
+  ...INSTRUMENT_IDS.flatMap((instrument) =>
+    phrases([[INSTRUMENT_NAMES[instrument]], { role: 'instrument', instrument, model: USUAL[instrument] }])
+  )
+].sort((a, b) => b.words.length - a.words.length || b.text.length - a.text.length);
+
+/** How a model, a cable kind or a switch position is said. */
+export const sayModel = (model: string): string =>
+  VOCABULARY.find((p) => p.main && 'model' in p.meaning && p.meaning.role !== 'instrument' && p.meaning.model === model)
+    ?.text ?? model;
+export const sayCable = (kind: CableKindId): string =>
+  VOCABULARY.find((p) => p.main && p.meaning.role === 'cable' && p.meaning.kind === kind)!.text;
+export const saySwitch = (of: string, setting: string, value: string): string | undefined =>
+  VOCABULARY.find(
+    ({ main, meaning: m }) => main && m.role === 'switch' && m.of === of && m.setting === setting && m.value === value
+  )?.text;

@@ -1,0 +1,46 @@
+import type { RemedyWhat } from '../advise/remedies';
+import type { CableKindId } from '../gear/cables';
+import type { Plug } from '../gear/sockets';
+import { formatQuantity } from '../units/format';
+import { CABLE_NAMES, choiceName, modelName, PLUG_NAMES } from './names';
+
+/** What to do, as one says it to a stagehand. */
+export const remedyText = (what: readonly RemedyWhat[]): string => {
+  const parts = what.map(one);
+  const joined = parts.join(', and ');
+  return joined[0].toUpperCase() + joined.slice(1);
+};
+
+function one(w: RemedyWhat): string {
+  switch (w.code) {
+    case 'box':
+      return w.instead ? `${modelName(w.model)} instead of the ${modelName(w.instead)}` : `put in ${a(modelName(w.model))}`;
+    case 'setting':
+      return setting(w);
+    case 'shorten':
+      return `shorten the lead to ${formatQuantity('length', w.metres)}`;
+    case 'no-couplers':
+      return 'one lead in a piece, no couplers';
+    case 'plugs':
+      return `a lead with ${PLUG_NAMES[w.plug as Plug]} for the ${modelName(w.model)}`;
+    case 'lead':
+      return `use a ${CABLE_NAMES[w.kind as CableKindId]}`;
+    case 'input':
+      return `into ${a(modelName(w.model))}`;
+    case 'move-box':
+      return `move the box to within ${formatQuantity('length', w.metres)} of the player`;
+    case 'supply':
+      return `feed it from ${w.name}`;
+  }
+}
+
+const a = (noun: string): string => `${/^[aeiou]/i.test(noun) ? 'an' : 'a'} ${noun}`;
+
+function setting(w: Extract<RemedyWhat, { code: 'setting' }>): string {
+  const at = `on the ${modelName(w.model)}`;
+  if (w.setting === 'lift') return w.value === 'lifted' ? `lift the signal ground ${at}` : `join the ground ${at}`;
+  if (w.setting === 'phantom') return `switch phantom ${w.value} ${at}`;
+  if (w.setting === 'power') return w.value === 'battery' ? `a battery in the ${modelName(w.model)}` : `phantom for the ${modelName(w.model)}`;
+  if (w.setting === 'pad') return w.value === 'off' ? `take the pad out ${at}` : `pad ${choiceName('pad', w.value)} ${at}`;
+  return `${w.setting} ${choiceName(w.setting, w.value)} ${at}`;
+}
