@@ -74,8 +74,8 @@ export function remediesFor(plan: Plan, line: Line): Remedy[] {
 const helps = ({ before, after, severityAfter }: Remedy, line: LineReport): boolean =>
   !after || rank(after.severity) < rank(before.severity) || rank(severityAfter) < rank(line.severity);
 
-/** A second change must be worth its trouble: about one problem fewer. */
-const PAIR_MUST_GAIN = 20;
+/** A second change must be worth its trouble: one problem fewer, be it a note. */
+const PAIR_MUST_GAIN = 6;
 
 interface Tried {
   remedy: Remedy;

@@ -253,7 +253,7 @@ export const SOURCES: readonly Model[] = [
     ohm: [50, 150, 300],
     dbu: 4,
     spread: 2,
-    crest: 16,
+    crest: 14,
     clip: fromDbu(22),
     socket: 'xlr',
     level: 'line',

@@ -1,10 +1,12 @@
 import { type PlanFault, planFaults } from './integrity';
-import type { Edit, Json, Op, Plan, TableName } from './schema';
+import { type Edit, type Json, LIMITS, type Op, type Plan, ROWS, type TableName } from './schema';
 
 export type EditFault =
   | { code: 'exists'; table: TableName; id: string }
   | { code: 'gone'; table: TableName; id: string }
   | { code: 'changed'; table: TableName; id: string; path: readonly string[]; expected: Json; found: Json }
+  | { code: 'bad-row'; table: TableName; id: string; where: string; message: string }
+  | { code: 'too-many'; table: TableName; most: number }
   | { code: 'breaks-plan'; faults: readonly PlanFault[] };
 export type Applied = { ok: true; plan: Plan } | { ok: false; fault: EditFault };
 
@@ -31,14 +33,41 @@ export function applyEdit(plan: Plan, edit: Pick<Edit, 'ops'>): Applied {
     const fault = applyOp(rows, op);
     if (fault) return { ok: false, fault };
   }
+  const bad = badRow(edit.ops, changed);
+  if (bad) return { ok: false, fault: bad };
   const next = { ...plan };
   for (const [table, rows] of changed) {
     if (table === 'policy') next.policy = rows.show as unknown as Plan['policy'];
     else (next as unknown as Record<string, Rows>)[table] = rows;
   }
-  if (!next.policy) return { ok: false, fault: { code: 'gone', table: 'policy', id: 'show' } };
   const faults = planFaults(next);
   return faults.length > 0 ? { ok: false, fault: { code: 'breaks-plan', faults } } : { ok: true, plan: next };
+}
+
+const MOST: Readonly<Record<TableName, number>> = {
+  supplies: LIMITS.supplies,
+  hosts: LIMITS.hosts,
+  devices: LIMITS.devices,
+  cables: LIMITS.cables,
+  lines: LIMITS.devices,
+  policy: 1
+};
+
+/** The first touched row that no longer has the form its table asks for. */
+function badRow(ops: readonly Op[], changed: ReadonlyMap<TableName, Rows>): EditFault | null {
+  for (const [table, rows] of changed) {
+    if (Object.keys(rows).length > MOST[table]) return { code: 'too-many', table, most: MOST[table] };
+  }
+  for (const { table, id } of ops) {
+    const rows = changed.get(table)!;
+    if (table === 'policy' && !has(rows, 'show')) return { code: 'gone', table, id: 'show' };
+    if (!has(rows, id)) continue;
+    const checked = ROWS[table].safeParse(rows[id]);
+    if (checked.success) continue;
+    const [issue] = checked.error.issues;
+    return { code: 'bad-row', table, id, where: issue.path.join('.'), message: issue.message };
+  }
+  return null;
 }
 
 function applyOp(rows: Rows, op: Op): EditFault | null {

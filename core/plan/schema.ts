@@ -7,7 +7,7 @@ import { PLUGS } from '../gear/sockets';
 export const LIMITS = { devices: 2000, cables: 2000, supplies: 50, hosts: 50, text: 80, note: 500, ops: 400 } as const;
 
 const id = z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -');
-const text = z.string().trim().min(1).max(LIMITS.text);
+const text = z.string().regex(/\S/, 'needs a name').max(LIMITS.text);
 const setting = z.union([z.number().finite(), z.string().max(LIMITS.text)]);
 const feed = z.enum(['mains-1', 'mains-2', 'battery', 'phantom', 'none']);
 const end = z.strictObject({ device: id, port: z.string().regex(/^[a-z0-9-]{1,20}$/) });
@@ -98,6 +98,16 @@ export const EditSchema = z.strictObject({
   label: z.strictObject({ code: z.string().regex(/^[a-z-]{1,30}$/), subject: z.string().max(LIMITS.text) }),
   ops: z.array(OpSchema).min(1).max(LIMITS.ops)
 });
+/** The form of one row of each table, to check what an edit has touched. */
+export const ROWS = {
+  supplies: SupplySchema,
+  hosts: HostSchema,
+  devices: DeviceSchema,
+  cables: CableSchema,
+  lines: LineSchema,
+  policy: PolicySchema
+} as const satisfies Record<z.infer<typeof tableName>, z.ZodType>;
+
 export type TableName = z.infer<typeof tableName>;
 export type Op = z.infer<typeof OpSchema>;
 export type Edit = z.infer<typeof EditSchema>;

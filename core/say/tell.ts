@@ -2,10 +2,9 @@ import { modelOf } from '../gear/catalogue';
 import type { InstrumentId } from '../gear/instruments';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { formatQuantity } from '../units/format';
-import { INSTRUMENT_NAMES } from '../words/names';
 import { defaultKind, readLine } from './read';
 import type { SupplyName } from './tokens';
-import { sayCable, sayModel, saySwitch } from './vocabulary';
+import { sayCable, sayInstrument, sayModel, saySwitch } from './vocabulary';
 
 /** A line in the words that read back as the same line. */
 export function tellLine(spec: LineSpec, supplies: readonly SupplyName[] = []): string {
@@ -29,7 +28,7 @@ export function tellLine(spec: LineSpec, supplies: readonly SupplyName[] = []): 
 function source(spec: DeviceSpec): string {
   const { instrument, ...settings } = spec.settings;
   const said = device({ model: spec.model, settings }, 'source');
-  return instrument ? `${INSTRUMENT_NAMES[instrument as InstrumentId]} ${said}` : said;
+  return instrument ? `${sayInstrument(instrument as InstrumentId)} ${said}` : said;
 }
 
 function input(spec: LineSpec): string {

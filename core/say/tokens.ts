@@ -32,6 +32,9 @@ const FARAD = new RegExp(String.raw`^${NUMBER}\s*(?:p|n|u|µ|P|N)F?(?![A-Za-z])`
 const COUPLERS = /^(\d+|a|one|two|three)?\s*couplers?(?![a-z])/i;
 const CHANNEL = /^(?:ch|channel|input)\s*(\d{1,3})(?!\d)/i;
 const OHMS = new RegExp(String.raw`^${NUMBER}\s*(?:[kKMG](?:\d+)?(?:ohms?|Ω)?|[Mm]eg(?:ohms?)?|ohms?|Ω)(?![A-Za-z])`);
+/** A number that belongs to the word before it: no unit and no count of something follows. */
+const PLAIN_NUMBER =
+  /^\s+(\d{1,3})(?!\d|[.,]\d|\s*(?:m|cm|ft|feet|foot|metres?|meters?|'|[pnuµkKMG]F?|ohms?|Ω|couplers?)(?![A-Za-z]))/;
 const COUNTS: Readonly<Record<string, number>> = { a: 1, one: 1, two: 2, three: 3 };
 
 /** Cuts a spoken line into pieces. Commas separate but are not needed. */
@@ -93,7 +96,7 @@ export function cut(text: string, supplies: readonly SupplyName[] = []): Piece[]
       push(phrase.length, phrase.meaning);
       const last = pieces[pieces.length - 1];
       // "mic 3" is the third channel, "pair 3" the third of the multicore.
-      const number = /^\s+(\d{1,3})(?![\d.,]*\s*[A-Za-zΩµ'\d])/.exec(text.slice(at));
+      const number = PLAIN_NUMBER.exec(text.slice(at));
       if (number && last.read.role === 'input') {
         at += number[0].length - number[1].length;
         push(number[1].length, { role: 'channel', channel: Number(number[1]) });

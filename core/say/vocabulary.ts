@@ -1,7 +1,6 @@
 // Say: a line in spoken words, read into a plan's parts and told back. Knows names; computes nothing.
 import type { CableKindId } from '../gear/cables';
 import { INSTRUMENT_IDS, type InstrumentId } from '../gear/instruments';
-import { INSTRUMENT_NAMES } from '../words/names';
 
 /** What a phrase stands for. */
 export type Meaning =
@@ -103,11 +102,14 @@ export interface Phrase {
 const phrases = ([texts, meaning]: readonly [readonly string[], Meaning]): Phrase[] =>
   texts.map((text, k) => ({ text, words: text.split(' '), meaning, main: k === 0 }));
 
+/** Instruments are called what they are called. */
+export const sayInstrument = (id: InstrumentId): string => id.replaceAll('-', ' ').replace('five string', 'five-string');
+
 /** All phrases, longest first, so that "dynamic mic" is not read as an input. */
 export const VOCABULARY: readonly Phrase[] = [
   ...PHRASES.flatMap(phrases),
   ...INSTRUMENT_IDS.flatMap((instrument) =>
-    phrases([[INSTRUMENT_NAMES[instrument]], { role: 'instrument', instrument, model: USUAL[instrument] }])
+    phrases([[sayInstrument(instrument)], { role: 'instrument', instrument, model: USUAL[instrument] }])
   )
 ].sort((a, b) => b.words.length - a.words.length || b.text.length - a.text.length);
 

@@ -21,6 +21,6 @@ type Parts = Partial<Omit<LineSpec, 'source' | 'input'>> & Pick<LineSpec, 'sourc
 /** A plan of the one line. */
 export function oneLine(parts: Parts): { plan: Plan; line: Line } {
   const plan = blankPlan();
-  putLine(plan, { name: 'Test', lead: null, box: null, run: null, ...parts }, (role) => role);
+  putLine(plan, { lead: null, box: null, run: null, ...parts, name: 'Test' }, (role) => role);
   return { plan, line: traceLines(plan)[0] };
 }

@@ -1,0 +1,115 @@
+import type { EditFault } from '../plan/edit';
+import type { PlanFault } from '../plan/integrity';
+import type { LoadFault } from '../plan/load';
+import type { Edit } from '../plan/schema';
+import type { SayFault } from '../say/read';
+import type { UnitError } from '../units/parse';
+import { formatQuantity } from '../units/format';
+import { PLUG_NAMES, settingName } from './names';
+import type { Plug } from '../gear/sockets';
+
+/** Why a field of a plan file stands in the way. */
+export function loadFaultText(fault: LoadFault): string {
+  return fault.kind === 'shape' ? fault.message : planFaultText(fault);
+}
+
+function planFaultText(fault: PlanFault): string {
+  switch (fault.code) {
+    case 'unknown-model':
+      return `there is no model “${fault.got}”`;
+    case 'bad-setting': {
+      const f = fault.fault;
+      if (f.code === 'unknown-setting') return `this model has no setting “${f.setting}”`;
+      if (f.code === 'not-a-choice') return `must be one of ${f.choices.join(', ')}`;
+      const show = (v: number): string => formatQuantity(f.spec.quantity, v);
+      return `must lie between ${show(f.low)} and ${show(f.high)}`;
+    }
+    case 'missing-device':
+      return `there is no device “${fault.got}”`;
+    case 'missing-port':
+      return `this device has no port “${fault.got}”`;
+    case 'wrong-way':
+      return `port “${fault.got}” faces the wrong way: cables run from an output to an input`;
+    case 'port-taken':
+      return `cable “${fault.by}” is in this socket already`;
+    case 'bad-plug':
+      return `a cable of this kind has ${fault.choices.map((p) => PLUG_NAMES[p as Plug]).join(', ')}, not “${fault.got}”`;
+    case 'cycle':
+      return 'the signal comes back to where it started';
+    case 'missing-supply':
+      return `there is no supply “${fault.got}”`;
+    case 'missing-host':
+      return `there is no host “${fault.got}”`;
+  }
+}
+
+/** Why an edit could not be done. */
+export function editFaultText(fault: EditFault): string {
+  switch (fault.code) {
+    case 'exists':
+      return 'It is there already.';
+    case 'gone':
+      return 'What it changes is no longer there.';
+    case 'changed':
+      return `Somebody has changed ${fault.path.length > 0 ? settingName(fault.path[fault.path.length - 1]).toLowerCase() : 'it'} since.`;
+    case 'bad-row':
+      return `${fault.where || 'It'} would be wrong: ${fault.message}.`;
+    case 'too-many':
+      return `A show has at most ${fault.most} ${fault.table}.`;
+    case 'breaks-plan':
+      return `It would leave the plan unwired: ${planFaultText(fault.faults[0])}.`;
+  }
+}
+
+/** What an edit was, for undo and for the list of unsent ones. */
+export function editText({ label }: Pick<Edit, 'label'>): string {
+  const of = label.subject;
+  switch (label.code) {
+    case 'add-line':
+      return `add ${of}`;
+    case 'say-line':
+      return `edit ${of}`;
+    case 'remedy':
+      return `remedy for ${of}`;
+    case 'delete-line':
+      return `delete ${of}`;
+    case 'copy-line':
+      return `duplicate ${of}`;
+    case 'set':
+      return `change ${of}`;
+    default:
+      return label.code;
+  }
+}
+
+/** What is wrong in a spoken line, and the way out. */
+export function sayFaultText(fault: SayFault): string {
+  switch (fault.code) {
+    case 'unknown':
+      return `“${fault.piece.text}” is not understood.`;
+    case 'twice':
+      return `A second ${fault.role} (“${fault.piece.text}”): a line has one.`;
+    case 'bad-value':
+      return `“${fault.text}” cannot be read here; expected ${fault.expected}.`;
+    case 'no-such-setting':
+      return `There is no “${fault.text}” here; there is ${fault.known.join(', ')}.`;
+    case 'too-long':
+      return `${fault.piece.text} is too long; ${fault.most} m at most.`;
+    case 'nothing-to-set':
+      return `“${fault.piece.text}” needs ${fault.needs === 'input' ? 'an input' : `a ${fault.needs}`} in the line.`;
+  }
+}
+
+/** What may be typed where a quantity was not understood. */
+export function unitFaultText(error: UnitError): string {
+  switch (error.code) {
+    case 'empty':
+      return `Type a value, for example ${error.expected}.`;
+    case 'not-a-number':
+      return `“${error.got}” has no number in it that fits. Expected ${error.expected}.`;
+    case 'unknown-unit':
+      return `The unit in “${error.got}” does not belong here. Expected ${error.expected}.`;
+    case 'ambiguous':
+      return `“${error.got}” may be a decimal or a thousand. Write 1.5 or 1000. Expected ${error.expected}.`;
+  }
+}

@@ -1,0 +1,31 @@
+import { drizzle, type PostgresJsDatabase } from 'drizzle-orm/postgres-js';
+import { migrate } from 'drizzle-orm/postgres-js/migrator';
+import postgres from 'postgres';
+import * as schema from './schema';
+
+export type Db = PostgresJsDatabase<typeof schema>;
+
+let client: postgres.Sql | undefined;
+let database: Db | undefined;
+
+/** The database this process talks to, connected on first use. */
+export function db(): Db {
+  if (!database) {
+    const url = process.env.DATABASE_URL;
+    if (!url) throw new Error('DATABASE_URL is not set. Start with npm start, which sets it.');
+    client = postgres(url, { max: 8, onnotice: () => {}, connect_timeout: 10 });
+    database = drizzle(client, { schema });
+  }
+  return database;
+}
+
+/** Brings the schema up to date. Migrations are read from the folder the server was started in. */
+export async function migrateDb(): Promise<void> {
+  await migrate(db(), { migrationsFolder: 'drizzle' });
+}
+
+export async function closeDb(): Promise<void> {
+  await client?.end({ timeout: 2 });
+  client = undefined;
+  database = undefined;
+}

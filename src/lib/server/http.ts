@@ -1,0 +1,47 @@
+import { error } from '@sveltejs/kit';
+import type { z } from 'zod';
+
+/** Names under which this machine calls itself. */
+const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]', '::1']);
+export const isLoopback = (host: string): boolean => LOOPBACK.has(host);
+
+/** Host name of a `Host` header, without its port. */
+export const hostName = (header: string): string => header.replace(/:\d+$/, '');
+
+/** Whether a request that changes something came from a page of our own. */
+export function sameOrigin(request: Request): boolean {
+  const origin = request.headers.get('origin');
+  const host = request.headers.get('host');
+  // No origin: not a browser. A browser always sends one with such a request.
+  if (origin === null) return request.headers.get('sec-fetch-site') === null;
+  try {
+    return new URL(origin).host === host;
+  } catch {
+    return false;
+  }
+}
+
+/** Reads a JSON body through a schema; 400 with the field and the reason when it does not fit. */
+export async function bodyOf<T extends z.ZodType>(request: Request, schema: T): Promise<z.infer<T>> {
+  let raw: unknown;
+  try {
+    raw = await request.json();
+  } catch {
+    error(400, 'The request is not JSON.');
+  }
+  const parsed = schema.safeParse(raw);
+  if (parsed.success) return parsed.data;
+  const [issue] = parsed.error.issues;
+  error(400, `${issue.path.join('.') || 'body'}: ${issue.message}`);
+}
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
+/** An id from the address; 404 when it cannot be one. */
+export function idOf(text: string): string {
+  if (!UUID.test(text)) error(404, 'There is no such show.');
+  return text;
+}
+export function found<T>(value: T | undefined | null | false): T {
+  if (!value) error(404, 'There is no such show. It may have been deleted.');
+  return value as T;
+}

@@ -1,0 +1,65 @@
+import { index, integer, jsonb, pgTable, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import type { Edit, Op, Plan } from '$core/plan/schema';
+
+const made = () => timestamp('made_at', { withTimezone: true }).notNull().defaultNow();
+
+/** A group of people who share their shows. Everything else belongs to one. */
+export const crew = pgTable('crew', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  name: text('name').notNull(),
+  madeAt: made()
+});
+
+export const person = pgTable(
+  'person',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    name: text('name').notNull(),
+    madeAt: made()
+  },
+  (t) => [index('person_crew').on(t.crewId)]
+);
+
+export const show = pgTable(
+  'show',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    name: text('name').notNull(),
+    plan: jsonb('plan').$type<Plan>().notNull(),
+    revision: integer('revision').notNull().default(0),
+    madeAt: made(),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
+    /** Set when put aside; such a show can be brought back. */
+    deletedAt: timestamp('deleted_at', { withTimezone: true })
+  },
+  (t) => [index('show_crew').on(t.crewId)]
+);
+
+/** Append-only: an undo is an edit too, and says which edit it takes back. */
+export const edit = pgTable(
+  'edit',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    showId: uuid('show_id')
+      .notNull()
+      .references(() => show.id),
+    personId: uuid('person_id').references(() => person.id),
+    /** Revision of the show after this edit. */
+    revision: integer('revision').notNull(),
+    kind: text('kind').$type<'do' | 'undo' | 'redo'>().notNull(),
+    ofEdit: uuid('of_edit'),
+    label: jsonb('label').$type<Edit['label']>().notNull(),
+    ops: jsonb('ops').$type<Op[]>().notNull(),
+    madeAt: made()
+  },
+  (t) => [unique('edit_revision').on(t.showId, t.revision), index('edit_crew').on(t.crewId)]
+);

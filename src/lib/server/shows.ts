@@ -1,0 +1,151 @@
+import { judgePlan } from '$core/judge/judge';
+import type { Severity } from '$core/judge/types';
+import { applyEdit } from '$core/plan/edit';
+import type { Plan } from '$core/plan/schema';
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import type { PushAnswer, SentEdit } from '../show/wire';
+import { db } from './db';
+import { edit, show } from './schema';
+
+export interface Glance {
+  readonly id: string;
+  readonly name: string;
+  readonly changedAt: string;
+  readonly lines: number;
+  readonly counts: Readonly<Record<Severity, number>>;
+}
+
+/** Judgements by show and revision; a revision never changes, so an entry never goes stale. */
+const judged = new Map<string, Pick<Glance, 'lines' | 'counts'>>();
+const MOST_JUDGED = 500;
+
+function glance(id: string, revision: number, plan: Plan): Pick<Glance, 'lines' | 'counts'> {
+  const key = `${id}@${revision}`;
+  const known = judged.get(key);
+  if (known) return known;
+  const reports = judgePlan(plan);
+  const counts: Record<Severity, number> = { clean: 0, note: 0, care: 0, stop: 0, danger: 0 };
+  for (const report of reports) counts[report.severity]++;
+  const made = { lines: reports.length, counts };
+  if (judged.size >= MOST_JUDGED) judged.delete(judged.keys().next().value!);
+  judged.set(key, made);
+  return made;
+}
+
+/** All shows of a crew, last changed first. */
+export async function listShows(crewId: string): Promise<Glance[]> {
+  const rows = await db()
+    .select()
+    .from(show)
+    .where(and(eq(show.crewId, crewId), isNull(show.deletedAt)))
+    .orderBy(desc(show.changedAt), show.name);
+  return rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    changedAt: row.changedAt.toISOString(),
+    ...glance(row.id, row.revision, row.plan)
+  }));
+}
+
+const mine = (crewId: string, id: string) => and(eq(show.crewId, crewId), eq(show.id, id));
+
+export async function getShow(crewId: string, id: string) {
+  const [row] = await db()
+    .select()
+    .from(show)
+    .where(and(mine(crewId, id), isNull(show.deletedAt)));
+  return row;
+}
+
+/** Adds a show; returns its id. The plan must have been through `loadPlan`. */
+export async function createShow(crewId: string, name: string, plan: Plan): Promise<string> {
+  const [row] = await db().insert(show).values({ crewId, name, plan }).returning({ id: show.id });
+  return row.id;
+}
+
+export async function renameShow(crewId: string, id: string, name: string): Promise<boolean> {
+  const rows = await db()
+    .update(show)
+    .set({ name, changedAt: new Date() })
+    .where(mine(crewId, id))
+    .returning({ id: show.id });
+  return rows.length > 0;
+}
+
+/** Puts a show aside, or brings it back. */
+export async function setDeleted(crewId: string, id: string, deleted: boolean): Promise<boolean> {
+  const rows = await db()
+    .update(show)
+    .set({ deletedAt: deleted ? new Date() : null })
+    .where(mine(crewId, id))
+    .returning({ id: show.id });
+  return rows.length > 0;
+}
+
+/** Last edits of a show, oldest first: enough to rebuild undo and redo. */
+export async function lastEdits(crewId: string, showId: string, most = 200): Promise<SentEdit[]> {
+  const rows = await db()
+    .select()
+    .from(edit)
+    .where(and(eq(edit.crewId, crewId), eq(edit.showId, showId)))
+    .orderBy(desc(edit.revision))
+    .limit(most);
+  return rows
+    .reverse()
+    .map((row) => ({ edit: { id: row.id, label: row.label, ops: row.ops }, kind: row.kind, of: row.ofEdit }));
+}
+
+/**
+ * Takes edits in, in one transaction. An edit already taken in is skipped, so a repeated message does no harm;
+ * one made on an older revision is applied to the present plan if what it changes is still as it was.
+ * @returns null when there is no such show
+ */
+export async function pushEdits(
+  who: { crewId: string; personId: string },
+  showId: string,
+  base: number,
+  edits: readonly SentEdit[]
+): Promise<PushAnswer | null> {
+  return db().transaction(async (tx) => {
+    const [row] = await tx
+      .select()
+      .from(show)
+      .where(and(mine(who.crewId, showId), isNull(show.deletedAt)))
+      .for('update');
+    if (!row) return null;
+    const ids = edits.map((e) => e.edit.id);
+    const known = new Set(
+      (await tx.select({ id: edit.id }).from(edit).where(inArray(edit.id, ids))).map((known) => known.id)
+    );
+    let { plan, revision } = row;
+    const accepted: string[] = [];
+    let conflict: PushAnswer['conflict'] = null;
+    for (const sent of edits) {
+      if (!known.has(sent.edit.id)) {
+        const applied = applyEdit(plan, sent.edit);
+        if (!applied.ok) {
+          conflict = { id: sent.edit.id, fault: applied.fault };
+          break;
+        }
+        plan = applied.plan;
+        revision++;
+        await tx.insert(edit).values({
+          id: sent.edit.id,
+          crewId: who.crewId,
+          showId,
+          personId: who.personId,
+          revision,
+          kind: sent.kind,
+          ofEdit: sent.of,
+          label: sent.edit.label,
+          ops: sent.edit.ops
+        });
+      }
+      accepted.push(sent.edit.id);
+    }
+    if (revision !== row.revision)
+      await tx.update(show).set({ plan, revision, changedAt: new Date() }).where(eq(show.id, showId));
+    const stale = row.revision !== base || conflict !== null;
+    return { revision, accepted, conflict, plan: stale ? plan : null };
+  });
+}

@@ -1,0 +1,64 @@
+<script lang="ts">
+  import { modelOf, portOf } from '$core/gear/catalogue';
+  import { CABLE_KIND_IDS, CABLES, type CableKindId, MAX_METRES, plugFor } from '$core/gear/cables';
+  import type { Plug } from '$core/gear/sockets';
+  import type { Cable, Edit, Plan } from '$core/plan/schema';
+  import { CABLE_NAMES, modelName, PLUG_NAMES, settingName } from '$core/words/names';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { setCable } from './edits';
+
+  interface Props {
+    plan: Plan;
+    id: string;
+    lineName: string;
+    onedit: (edit: Edit | null) => void;
+    onclose: () => void;
+  }
+  const { plan, id, lineName, onedit, onclose }: Props = $props();
+
+  const cable = $derived(plan.cables[id]);
+  const kind = $derived(CABLES[cable.kind]);
+  const subject = $derived(`${CABLE_NAMES[cable.kind]} of ${lineName}`);
+  const socket = (end: Cable['from']) => portOf(modelOf(plan.devices[end.device].model), end.port)!.socket;
+  const change = (part: Partial<Cable>): void => onedit(setCable(plan, id, subject, part));
+  const setKind = (value: string): void => {
+    const next = value as CableKindId;
+    change({ kind: next, plugs: [plugFor(next, socket(cable.from)), plugFor(next, socket(cable.to))], settings: undefined });
+  };
+  const setPlug = (side: number, value: string): void =>
+    change({ plugs: cable.plugs.map((p, k) => (k === side ? (value as Plug) : p)) as [Plug, Plug] });
+  const PER_METRE = ['cShield', 'cCores', 'rShield', 'rCore'] as const;
+</script>
+
+<Dialog title="{lineName}: {CABLE_NAMES[cable.kind]}" {onclose}>
+  <ChoiceField label="Kind" value={cable.kind} choices={CABLE_KIND_IDS.map((value) => ({ value, text: CABLE_NAMES[value] }))} onset={setKind} />
+  <QuantityField label="Length" kind="length" value={cable.metres} low={0} high={MAX_METRES} onset={(metres) => change({ metres })} />
+  {#each [cable.from, cable.to] as end, side (side)}
+    <ChoiceField
+      label="Plug at the {modelName(plan.devices[end.device].model)}"
+      value={cable.plugs[side]}
+      choices={kind.plugs.map((value) => ({ value, text: PLUG_NAMES[value] }))}
+      onset={(value) => setPlug(side, value)}
+    />
+  {/each}
+  <ChoiceField
+    label="Couplers"
+    value={String(cable.couplers ?? 0)}
+    choices={[0, 1, 2, 3, 4].map((n) => ({ value: String(n), text: n === 0 ? 'none' : String(n) }))}
+    onset={(value) => change({ couplers: Number(value) || undefined })}
+  />
+  <h3 class="heading mt-4 mb-1">Values</h3>
+  {#each PER_METRE.filter((name) => kind.params[name].typ > 0) as name (name)}
+    <QuantityField
+      label={settingName(name)}
+      kind={kind.params[name].quantity}
+      value={cable.settings?.[name] ?? kind.params[name].typ}
+      low={kind.params[name].low}
+      high={kind.params[name].high}
+      typ={kind.params[name].typ}
+      onset={(value) => change({ settings: { ...cable.settings, [name]: value } })}
+    />
+  {/each}
+</Dialog>

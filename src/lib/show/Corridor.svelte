@@ -1,0 +1,91 @@
+<script lang="ts">
+  import type { LineReport } from '$core/judge/judge';
+  import { formatNumber } from '$core/units/format';
+
+  const { report, hasBox }: { report: LineReport; hasBox: boolean } = $props();
+
+  let width = $state(636);
+  const HEIGHT = 168;
+  const TOP = 12;
+  const BOTTOM = 150;
+  /** Right and left edges of the strip's chips, as shares of its width: the points stand under them. */
+  const WIDE = [132 / 636, 250 / 636, 386 / 636, 504 / 636];
+
+  /** One x for each end of each cable; in a line without a box the single cable spans all of it. */
+  const points = $derived.by(() => {
+    const spans = report.points;
+    const last = spans[spans.length - 1];
+    const ends =
+      spans.length === 1 && !hasBox
+        ? [spans[0].near, last.far]
+        : [spans[0].near, spans[0].far, last.near, last.far];
+    const at = ends.length === 2 ? [WIDE[0], WIDE[3]] : WIDE;
+    return ends.map((p, k) => ({ ...p, x: at[k] * width }));
+  });
+  const shown = (db: number): number => Math.max(db, -120);
+  const range = $derived.by(() => {
+    const loudest = Math.max(...points.map((p) => p.peak));
+    // A ceiling far out of reach would flatten what matters.
+    const ceilings = points.flatMap((p) => (p.clip === null ? [] : [Math.min(p.clip, loudest + 24)]));
+    const values = [...points.flatMap((p) => [p.nominal, p.peak]), ...ceilings].map(shown);
+    const high = Math.ceil((Math.max(...values, 0) + 6) / 20) * 20;
+    return { high, low: Math.min(Math.floor((Math.min(...values) - 8) / 20) * 20, high - 60) };
+  });
+  const y = (db: number): number => TOP + ((range.high - shown(db)) / (range.high - range.low)) * (BOTTOM - TOP);
+  const ticks = $derived(Array.from({ length: (range.high - range.low) / 20 + 1 }, (_, k) => range.high - 20 * k));
+
+  type Point = (typeof points)[number];
+  const path = (read: (p: Point) => number): string => {
+    const list = points.map((p) => `${p.x.toFixed(1)} ${y(read(p)).toFixed(1)}`);
+    return `M0 ${y(read(points[0])).toFixed(1)} L${list.join(' L')} L${width} ${y(read(points[points.length - 1])).toFixed(1)}`;
+  };
+  /** The band between average and peak. */
+  const between = $derived.by(() => {
+    const across = [{ ...points[0], x: 0 }, ...points, { ...points[points.length - 1], x: width }];
+    const edge = (read: (p: Point) => number): string[] => across.map((p) => `${p.x},${y(read(p))}`);
+    return [...edge((p) => p.peak), ...edge((p) => p.nominal).reverse()].join(' ');
+  });
+  /** A stage that cannot clip has its ceiling out of sight. */
+  const ceiling = (p: Point): number => (p.clip === null ? range.high + 3 : Math.min(p.clip, range.high + 3));
+  const last = $derived(points[points.length - 1]);
+  const clips = $derived(points.some((p) => p.clip !== null && p.peak > p.clip));
+  const room = $derived(last.clip === null ? null : last.clip - last.peak);
+  const told = $derived(
+    points
+      .map((p, k) => `point ${k + 1}: playing ${formatNumber(p.nominal)}, peak ${formatNumber(p.peak)}, clips ${p.clip === null ? 'never' : formatNumber(p.clip)} dBu`)
+      .join('; ')
+  );
+  const dbu = (v: number): string => formatNumber(v, 0, true);
+</script>
+
+<div class="grid grid-cols-[minmax(0,1fr)_58px] gap-x-2">
+  <div bind:clientWidth={width} class="relative" role="img" aria-label="Levels along the line. {told}">
+    <svg {width} height={HEIGHT} viewBox="0 0 {width} {HEIGHT}" aria-hidden="true" class="block overflow-visible">
+      <defs>
+        <pattern id="hatch-{report.id}" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="6" class="stroke-error" stroke-width="1" opacity="0.35" />
+        </pattern>
+      </defs>
+      {#each ticks as tick (tick)}
+        <line x1="0" x2={width} y1={y(tick)} y2={y(tick)} class="stroke-base-300" stroke-width="1" />
+        <text x="-8" y={y(tick) + 4} text-anchor="end" class="num fill-quiet" font-size="11">{formatNumber(tick)}</text>
+      {/each}
+      <path d="{path(ceiling)} L{width} {TOP - 8} L0 {TOP - 8}Z" fill="url(#hatch-{report.id})" />
+      <path d={path(ceiling)} fill="none" class="stroke-error" stroke-width="1.4" stroke-dasharray="5 4" />
+      <polygon points={between} class="fill-primary" opacity="0.15" />
+      <path d={path((p) => p.peak)} fill="none" class={clips ? 'stroke-error' : 'stroke-primary'} stroke-width="1.4" />
+      <path d={path((p) => p.nominal)} fill="none" class="stroke-primary" stroke-width="3" />
+      {#if last.clip !== null && last.clip <= range.high}
+        <text x={width - 4} y={Math.max(y(ceiling(last)) - 5, 11)} text-anchor="end" class="fill-error" font-size="12">clips {dbu(last.clip)}</text>
+      {/if}
+      <text x={width - 4} y={y(last.peak) - 5} text-anchor="end" class={clips ? 'fill-error' : 'fill-primary'} font-size="12">peak {dbu(last.peak)}</text>
+      <text x={width - 4} y={y(last.nominal) + 15} text-anchor="end" class="fill-primary" font-size="12">{last.nominal <= -150 ? 'playing −∞' : `playing ${dbu(last.nominal)}`}</text>
+      <text x="-8" y={HEIGHT - 3} text-anchor="end" class="fill-quiet" font-size="11">dBu</text>
+    </svg>
+  </div>
+  <div class="num text-[0.86em] leading-tight" style:padding-top="{Math.max((y(ceiling(last)) + y(last.peak)) / 2 - 12, 0)}px">
+    {#if room !== null}
+      <span class={room < 0 ? 'text-error' : ''}>{formatNumber(room)} dB<br />{room < 0 ? 'too much' : 'room'}</span>
+    {/if}
+  </div>
+</div>

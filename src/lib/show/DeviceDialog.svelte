@@ -1,0 +1,83 @@
+<script lang="ts">
+  import { choicesOf, MODELS, modelOf, Readings } from '$core/gear/catalogue';
+  import { INSTRUMENT_IDS } from '$core/gear/instruments';
+  import type { Edit, Plan } from '$core/plan/schema';
+  import { choiceName, INSTRUMENT_NAMES, modelName, settingName } from '$core/words/names';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { setDevice, setModel, setSupply } from './edits';
+
+  interface Props {
+    plan: Plan;
+    id: string;
+    lineName: string;
+    onedit: (edit: Edit | null) => void;
+    onclose: () => void;
+  }
+  const { plan, id, lineName, onedit, onclose }: Props = $props();
+
+  const device = $derived(plan.devices[id]);
+  const model = $derived(modelOf(device.model));
+  const read = $derived(new Readings(model, device.settings));
+  const siblings = $derived(MODELS.filter((m) => m.family === model.family));
+  const switches = $derived(Object.keys(model.options));
+  const feeds = $derived(choicesOf(model, 'feed'));
+  const supplies = $derived(Object.entries(plan.supplies).map(([value, s]) => ({ value, text: s.name })));
+  const subject = $derived(`${modelName(model.id)} of ${lineName}`);
+</script>
+
+<Dialog title="{lineName}: {modelName(device.model)}" {onclose}>
+  <ChoiceField
+    label="Kind"
+    value={device.model}
+    choices={siblings.map((m) => ({ value: m.id, text: modelName(m.id) }))}
+    onset={(value) => onedit(setModel(plan, id, subject, value))}
+  />
+  {#if model.signal}
+    <ChoiceField
+      label="Plays"
+      value={read.instrument}
+      choices={INSTRUMENT_IDS.map((value) => ({ value, text: INSTRUMENT_NAMES[value] }))}
+      onset={(value) => onedit(setDevice(plan, id, subject, 'instrument', value))}
+    />
+  {/if}
+  {#each switches as name (name)}
+    <ChoiceField
+      label={settingName(name)}
+      value={read.choice(name)}
+      choices={choicesOf(model, name).map((value) => ({ value, text: choiceName(name, value) }))}
+      onset={(value) => onedit(setDevice(plan, id, subject, name, value))}
+    />
+  {/each}
+  {#if feeds.length > 1 && !device.host}
+    <ChoiceField
+      label="Fed by"
+      value={read.feed}
+      choices={feeds.map((value) => ({ value, text: choiceName('feed', value) }))}
+      onset={(value) => onedit(setDevice(plan, id, subject, 'feed', value))}
+    />
+  {/if}
+  {#if model.family === 'source' && supplies.length > 0 && read.feed.startsWith('mains')}
+    <ChoiceField
+      label="On supply"
+      value={device.supply ?? ''}
+      choices={[...(device.supply ? [] : [{ value: '', text: 'not said' }]), ...supplies]}
+      onset={(value) => onedit(setSupply(plan, id, subject, value))}
+    />
+  {/if}
+  {#if Object.keys(model.params).length > 0}
+    <h3 class="heading mt-4 mb-1">Values</h3>
+    {#each Object.entries(model.params) as [name, spec] (name)}
+      <QuantityField
+        label={settingName(name)}
+        kind={spec.quantity}
+        value={read.value(name)}
+        low={spec.low}
+        high={spec.high}
+        typ={spec.typ}
+        onset={(value) => onedit(setDevice(plan, id, subject, name, value))}
+      />
+    {/each}
+  {/if}
+</Dialog>

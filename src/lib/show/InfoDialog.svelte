@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { Line } from '$core/plan/lines';
+  import type { Edit, Exposure, Plan } from '$core/plan/schema';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import { lineName, setInfo } from './edits';
+
+  interface Props {
+    plan: Plan;
+    line: Line;
+    onedit: (edit: Edit | null) => void;
+    onclose: () => void;
+  }
+  const { plan, line, onedit, onclose }: Props = $props();
+  let error = $state<string | null>(null);
+
+  function setName(value: string): void {
+    const name = value.trim();
+    if (name === '') error = 'A line needs a name.';
+    else {
+      error = null;
+      onedit(setInfo(plan, line, { name: name.slice(0, 80) }));
+    }
+  }
+  function setChannel(value: string): void {
+    const channel = Number(value);
+    if (value.trim() === '') onedit(setInfo(plan, line, { channel: undefined }));
+    else if (!Number.isInteger(channel) || channel < 1 || channel > 999) error = 'A channel is a whole number from 1 to 999, or empty.';
+    else {
+      error = null;
+      onedit(setInfo(plan, line, { channel }));
+    }
+  }
+  const EXPOSURES: { value: Exposure; text: string }[] = [
+    { value: 'lead', text: 'exposed' },
+    { value: 'normal', text: 'normal' },
+    { value: 'buried', text: 'buried' }
+  ];
+</script>
+
+<Dialog title={lineName(line)} {onclose}>
+  <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 max-sm:grid-cols-1">
+    <label for="info-name">Name</label>
+    <input id="info-name" class="input input-sm w-full" value={lineName(line)} maxlength="80" onchange={(event) => setName(event.currentTarget.value)} />
+    <label for="info-channel">Channel</label>
+    <input id="info-channel" class="input input-sm num w-full" inputmode="numeric" value={line.info?.channel ?? ''} onchange={(event) => setChannel(event.currentTarget.value)} />
+  </div>
+  <ChoiceField label="In the mix" value={line.info?.exposure ?? 'normal'} choices={EXPOSURES} onset={(value) => onedit(setInfo(plan, line, { exposure: value as Exposure }))} />
+  {#if error}<p class="text-error pt-1" role="alert">{error}</p>{/if}
+</Dialog>

@@ -1,0 +1,293 @@
+<script lang="ts">
+  import type { Remedy } from '$core/advise/remedies';
+  import { type Line, traceLines } from '$core/plan/lines';
+  import type { Edit, Plan } from '$core/plan/schema';
+  import { type LineSpec, specOf } from '$core/plan/spec';
+  import { SEVERITY_NAMES } from '$core/words/names';
+  import Header from '$lib/ui/Header.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { onMount, tick, untrack } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { tinykeys } from 'tinykeys';
+  import { arrange, type Filter, type Sort, tally } from './board';
+  import CableDialog from './CableDialog.svelte';
+  import Conflicts from './Conflicts.svelte';
+  import DeviceDialog from './DeviceDialog.svelte';
+  import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from './edits';
+  import InfoDialog from './InfoDialog.svelte';
+  import { Judging } from './judging.svelte';
+  import KeysDialog from './KeysDialog.svelte';
+  import LineRow from './LineRow.svelte';
+  import OpenLine from './OpenLine.svelte';
+  import SayField from './SayField.svelte';
+  import { ShowSession } from './session.svelte';
+  import type { SentEdit } from './wire';
+
+  interface Props {
+    data: { id: string; name: string; plan: Plan; revision: number; log: SentEdit[] };
+  }
+  const { data }: Props = $props();
+
+  const session = untrack(() => new ShowSession(data.id, data.plan, data.revision, data.log));
+  let judging = $state.raw<Judging>();
+  const plan = $derived(session.plan);
+  const lines = $derived(traceLines(plan));
+  const reports = $derived(judging?.reports ?? new Map());
+
+  let openId = $state<string | null>(null);
+  let currentId = $state<string | null>(null);
+  let editing = $state.raw<Line | null>(null);
+  let sort = $state<Sort>('channel');
+  let filter = $state<Filter>(null);
+  let remedies = $state.raw<readonly Remedy[] | null>(null);
+  let dialog = $state.raw<{ kind: 'device' | 'cable' | 'info'; id: string; line: string } | { kind: 'keys' } | null>(null);
+  let say: SayField;
+
+  const rows = $derived(arrange(lines, reports, sort, filter, openId));
+  const counts = $derived(tally(lines, reports));
+  const current = $derived(rows.find((l) => l.id === currentId) ?? rows[0] ?? null);
+  const openReport = $derived(openId ? reports.get(openId) : undefined);
+  const STATUS = { saved: 'Saved', saving: 'Saving …', retrying: 'Not saved, retrying', gone: 'This show was deleted' } as const;
+
+  onMount(() => {
+    judging = new Judging();
+    void session.open();
+    const ignore = (event: Event): boolean => {
+      const at = event.target as HTMLElement;
+      return dialog !== null || at.matches('input, select, textarea');
+    };
+    const when =
+      (act: (event: KeyboardEvent) => void) =>
+      (event: KeyboardEvent): void => {
+        if (ignore(event)) return;
+        event.preventDefault();
+        act(event);
+      };
+    const move = (by: number) => when(() => void step(by));
+    const onLine = (act: (line: Line) => void) => when(() => current && act(current));
+    const undo = when(() => announce(session.undo(), 'Undone'));
+    const redo = when(() => announce(session.redo(), 'Redone'));
+    const stop = tinykeys(window, {
+      ArrowDown: move(1),
+      j: move(1),
+      ArrowUp: move(-1),
+      k: move(-1),
+      n: when(() => say.focus()),
+      e: onLine(edit),
+      i: onLine((line) => (dialog = { kind: 'info', id: line.id, line: line.id })),
+      d: onLine(copy),
+      Delete: onLine(remove),
+      '$mod+z': undo,
+      '$mod+Shift+z': redo,
+      '$mod+Shift+Z': redo,
+      '$mod+y': redo,
+      f: when(() => (filter = filter === null ? 'wrong' : null)),
+      s: when(() => (sort = sort === 'channel' ? 'verdict' : 'channel')),
+      Escape: when(() => (openId = null)),
+      'Shift+?': when(() => (dialog = { kind: 'keys' })),
+      '?': when(() => (dialog = { kind: 'keys' })),
+      ...Object.fromEntries(
+        [1, 2, 3, 4, 5].map((n) => [String(n), when(() => remedies?.[n - 1] && apply(remedies[n - 1]))])
+      )
+    });
+    return () => {
+      stop();
+      session.close();
+      judging?.close();
+    };
+  });
+
+  $effect(() => void judging?.judge(plan));
+
+  // Remedies follow the open line's report: a new report means the plan has changed under them.
+  let asked = '';
+  $effect(() => {
+    const key = openReport ? `${openReport.id} ${openReport.key}` : '';
+    if (key === untrack(() => asked)) return;
+    asked = key;
+    remedies = null;
+    if (!openReport || !judging) return;
+    void judging
+      .remedies(plan, openReport.id)
+      .then((found) => {
+        if (key === asked) remedies = found;
+      })
+      .catch(() => {
+        if (key === asked) remedies = [];
+      });
+  });
+
+  $effect(() => {
+    if (!session.trouble) return;
+    toast.error(session.trouble);
+    session.trouble = null;
+  });
+
+  function announce(what: string | null, how: string): void {
+    if (what) toast(`${how}: ${what}`);
+    else toast('Nothing more there.');
+  }
+
+  async function step(by: number): Promise<void> {
+    if (rows.length === 0) return;
+    const at = current ? rows.indexOf(current) : -1;
+    const next = rows[Math.min(Math.max(at + by, 0), rows.length - 1)];
+    currentId = next.id;
+    await focusRow(next.id);
+  }
+
+  async function focusRow(id: string): Promise<void> {
+    await tick();
+    const button = document.querySelector<HTMLElement>(`[data-open="${id}"]`);
+    button?.focus();
+    button?.scrollIntoView({ block: 'nearest' });
+  }
+
+  function toggle(line: Line): void {
+    currentId = line.id;
+    openId = openId === line.id ? null : line.id;
+  }
+
+  const change = (edit: Edit | null): boolean => session.do(edit);
+
+  async function said(spec: LineSpec, line: Line | null): Promise<void> {
+    const before = new Set(lines.map((l) => l.id));
+    const done = change(line ? sayLine(plan, line, spec) : addLine(plan, spec));
+    editing = null;
+    if (!done) return;
+    const target = line?.id ?? traceLines(session.plan).find((l) => !before.has(l.id))?.id;
+    if (!target) return;
+    currentId = target;
+    openId = target;
+    await focusRow(target);
+  }
+
+  function edit(line: Line): void {
+    if (specOf(plan, line)) editing = line;
+    else toast('This line is more than words can say here: change its parts by clicking them.');
+    currentId = line.id;
+  }
+
+  function copy(line: Line): void {
+    const made = copyLine(plan, line);
+    if (!made) toast('Only a line from a source to an input, with at most one box, can be duplicated.');
+    else if (change(made)) toast(`Duplicated ${lineName(line)}.`);
+  }
+
+  function remove(line: Line): void {
+    const at = rows.indexOf(line);
+    if (!change(deleteLine(plan, line))) return;
+    if (openId === line.id) openId = null;
+    const next = rows[Math.min(at, rows.length - 1)];
+    currentId = next?.id ?? null;
+    toast(`Deleted ${lineName(line)}.`, { action: { label: 'Undo', onClick: () => announce(session.undo(), 'Undone') } });
+    if (next) void focusRow(next.id);
+  }
+
+  function apply(remedy: Remedy): void {
+    const line = lines.find((l) => l.id === openId);
+    if (!line || !change(applyRemedy(line, remedy.ops))) return;
+    toast(`Applied to ${lineName(line)}.`, { action: { label: 'Undo', onClick: () => announce(session.undo(), 'Undone') } });
+  }
+  const lineOf = (id: string): Line | undefined => lines.find((l) => l.id === id);
+</script>
+
+<Header
+  show={{ id: data.id, name: data.name }}
+  status={STATUS[session.save]}
+  statusTone={session.save === 'retrying' || session.save === 'gone' ? 'text-warning font-semibold' : 'text-quiet'}
+  onhelp={() => (dialog = { kind: 'keys' })}
+>
+  {#snippet extra()}
+    <button type="button" class="text-quiet hover:text-base-content disabled:opacity-40" disabled={session.history.undo.length === 0} onclick={() => announce(session.undo(), 'Undone')}>Undo</button>
+    <button type="button" class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden" disabled={session.history.redo.length === 0} onclick={() => announce(session.redo(), 'Redone')}>Redo</button>
+  {/snippet}
+</Header>
+
+<main>
+  <h1 class="sr-only">{data.name}: lines</h1>
+  <SayField bind:this={say} {plan} {editing} ondone={(spec, line) => void said(spec, line)} oncancel={() => { editing = null; if (current) void focusRow(current.id); }} />
+  <Conflicts {session} />
+  {#if judging?.failed}<p class="text-error px-5 pt-2" role="alert">{judging.failed}</p>{/if}
+
+  {#if lines.length === 0}
+    <div class="px-5 py-16 text-center">
+      <p class="text-[1.2em] font-semibold">No lines yet.</p>
+      <p class="text-quiet pt-1">Say the first one above as you would to a colleague: <em>guitar humbucker, 6 m, active box, 30 m, mic</em>.</p>
+    </div>
+  {:else}
+    <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-5 pt-2.5 pb-1 max-sm:px-3.5">
+      <span class="text-quiet">{lines.length} {lines.length === 1 ? 'line' : 'lines'}</span>
+      {#each counts as { severity, count } (severity)}
+        <button
+          type="button"
+          class="flex h-[27px] items-center gap-1.5 rounded-full px-3 {filter === severity ? 'bg-primary text-primary-content' : 'bg-base-200'}"
+          aria-pressed={filter === severity}
+          onclick={() => (filter = filter === severity ? null : severity)}
+        >
+          <Mark {severity} size={14} />
+          {count}
+          {severity === 'care' ? 'with care' : SEVERITY_NAMES[severity]}
+        </button>
+      {/each}
+      {#if filter === 'wrong'}<button type="button" class="text-primary underline" onclick={() => (filter = null)}>only what is wrong: show all</button>{/if}
+      <span class="text-quiet ml-auto max-lg:hidden">each stitch, left to right: connector, balance, level, impedance, ground</span>
+      <button type="button" class="text-quiet hidden underline max-lg:ml-auto max-lg:inline" onclick={() => (sort = sort === 'channel' ? 'verdict' : 'channel')}>by {sort === 'channel' ? 'verdict' : 'channel'}</button>
+    </div>
+    <div class="board-row text-quiet border-primary border-b-2 pb-1.5 text-[0.93em] max-[1200px]:hidden!">
+      <button type="button" class="text-left" aria-label="Sort by channel" aria-pressed={sort === 'channel'} onclick={() => (sort = 'channel')}>{sort === 'channel' ? '▾' : '#'}</button>
+      <span>Line</span>
+      <div class="strip"><span>Source</span><span class="text-center">lead</span><span>Box</span><span class="text-center">run</span><span>Input</span></div>
+      <span class="text-right" title="Average level at the input, dBu">arrives</span>
+      <span class="text-right" title="Gain to the working level, dB">gain</span>
+      <span class="text-right" title="Least room between peak and clip, dB">room</span>
+      <button type="button" class="text-left" aria-pressed={sort === 'verdict'} onclick={() => (sort = sort === 'verdict' ? 'channel' : 'verdict')}>verdict{sort === 'verdict' ? ' ▾' : ''}</button>
+    </div>
+    <ol class="border-primary max-[1200px]:border-t-2">
+      {#each rows as line (line.id)}
+        <li class="border-base-300 border-b {openId === line.id ? 'border-b-0' : ''}">
+          <LineRow
+            {plan}
+            {line}
+            report={reports.get(line.id)}
+            open={openId === line.id}
+            current={current?.id === line.id}
+            ontoggle={() => toggle(line)}
+            ondevice={(id) => (dialog = { kind: 'device', id, line: line.id })}
+            oncable={(id) => (dialog = { kind: 'cable', id, line: line.id })}
+            oninfo={() => (dialog = { kind: 'info', id: line.id, line: line.id })}
+          />
+          {#if openId === line.id}
+            <OpenLine
+              {plan}
+              {line}
+              report={reports.get(line.id)}
+              {remedies}
+              onapply={apply}
+              onedit={() => edit(line)}
+              oncopy={() => copy(line)}
+              ondelete={() => remove(line)}
+              oninfo={() => (dialog = { kind: 'info', id: line.id, line: line.id })}
+            />
+          {/if}
+        </li>
+      {/each}
+    </ol>
+    {#if rows.length === 0}
+      <p class="text-quiet px-5 py-10 text-center">No line is like that. <button type="button" class="text-primary underline" onclick={() => (filter = null)}>Show all</button></p>
+    {/if}
+  {/if}
+</main>
+
+{#if dialog?.kind === 'keys'}
+  <KeysDialog onclose={() => (dialog = null)} />
+{:else if dialog}
+  {@const line = lineOf(dialog.line)}
+  {#if line && dialog.kind === 'device' && plan.devices[dialog.id]}
+    <DeviceDialog {plan} id={dialog.id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
+  {:else if line && dialog.kind === 'cable' && plan.cables[dialog.id]}
+    <CableDialog {plan} id={dialog.id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
+  {:else if line && dialog.kind === 'info'}
+    <InfoDialog {plan} {line} onedit={change} onclose={() => (dialog = null)} />
+  {/if}
+{/if}

@@ -1,0 +1,193 @@
+<script lang="ts">
+  import type { Line } from '$core/plan/lines';
+  import type { Plan } from '$core/plan/schema';
+  import { type LineSpec, specOf } from '$core/plan/spec';
+  import { complete, type Completion } from '$core/say/complete';
+  import { readLine, type SayFault } from '$core/say/read';
+  import { tellLine } from '$core/say/tell';
+  import { formatQuantity } from '$core/units/format';
+  import { sayFaultText } from '$core/words/faults';
+  import { CABLE_NAMES, modelName } from '$core/words/names';
+
+  interface Props {
+    plan: Plan;
+    /** The line being edited in words; null for a new one. */
+    editing: Line | null;
+    ondone: (spec: LineSpec, line: Line | null) => void;
+    oncancel: () => void;
+  }
+  const { plan, editing, ondone, oncancel }: Props = $props();
+
+  let text = $state('');
+  let caret = $state(0);
+  let active = $state(-1);
+  let focused = $state(false);
+  let field: HTMLInputElement;
+  let draft = '';
+
+  const supplies = $derived(Object.entries(plan.supplies).map(([id, s]) => ({ id, name: s.name })));
+  const reading = $derived(readLine(text, supplies));
+  const options = $derived(focused ? complete(text, caret, reading) : []);
+  const open = $derived(options.length > 0 && text.trim() !== '');
+  const empty = $derived(text.trim() === '');
+
+  $effect(() => {
+    if (editing) {
+      const spec = specOf(plan, editing);
+      draft = text;
+      if (spec) text = tellLine(spec, supplies);
+      field.focus();
+      field.select();
+    }
+  });
+
+  export function focus(): void {
+    field.focus();
+  }
+
+  function take(option: Completion): void {
+    text = text.slice(0, option.from) + option.text + text.slice(option.to);
+    caret = option.from + option.text.length;
+    active = -1;
+    field.focus();
+    requestAnimationFrame(() => field.setSelectionRange(caret, caret));
+  }
+
+  function replace(fault: SayFault, by: string): void {
+    text = text.slice(0, fault.piece.from) + by + text.slice(fault.piece.to);
+    field.focus();
+  }
+
+  function submit(): void {
+    if (!reading.spec) return;
+    const spec = reading.spec;
+    const line = editing;
+    text = editing ? draft : '';
+    draft = '';
+    ondone(spec, line);
+  }
+
+  function cancel(): void {
+    if (editing) text = draft;
+    draft = '';
+    field.blur();
+    oncancel();
+  }
+
+  function onkeydown(event: KeyboardEvent): void {
+    if (event.key === 'ArrowDown' && open) active = (active + 1) % options.length;
+    else if (event.key === 'ArrowUp' && open) active = (active <= 0 ? options.length : active) - 1;
+    else if (event.key === 'Tab' && open && !event.shiftKey && active >= 0) take(options[active]);
+    else if (event.key === 'Enter') {
+      if (open && active >= 0) take(options[active]);
+      else submit();
+    } else if (event.key === 'Escape') {
+      if (active >= 0) active = -1;
+      else cancel();
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  const hint = $derived.by(() => {
+    const { partial, missing, assumed, spec } = reading;
+    if (spec) return assumed.length > 0 ? `${assumedText(assumed)} Enter ${editing ? 'changes' : 'adds'} it.` : `Enter ${editing ? 'changes' : 'adds'} it.`;
+    if (missing.includes('source')) return 'Next: what is played.';
+    if (!partial.lead) return 'Next: the lead, as 3 m.';
+    return partial.box ? 'Next: the run and the input.' : 'Next: a box, or the run straight to an input.';
+  });
+  const assumedText = (assumed: readonly string[]): string =>
+    assumed
+      .map((a) => (a === 'phantom' ? 'Phantom on.' : `${a === 'lead' ? 'A lead' : 'A run'} of usual length.`))
+      .join(' ');
+
+  const read = $derived.by(() => {
+    const { partial } = reading;
+    const metres = (c: { metres: number; kind: keyof typeof CABLE_NAMES }): string =>
+      `${formatQuantity('length', c.metres)} ${CABLE_NAMES[c.kind]}`;
+    return [
+      partial.source && { strong: true, text: modelName(partial.source.model) },
+      partial.lead && { strong: false, text: metres(partial.lead) },
+      partial.box && { strong: true, text: modelName(partial.box.model) },
+      partial.run && { strong: false, text: metres(partial.run) },
+      partial.input && { strong: true, text: modelName(partial.input.model) }
+    ].filter((p) => !!p);
+  });
+</script>
+
+<div class="no-print grid grid-cols-[minmax(0,620px)_minmax(0,1fr)] items-start gap-x-4 px-5 pt-2.5 max-lg:grid-cols-1 max-sm:px-3.5">
+  <div class="relative">
+    <input
+      bind:this={field}
+      bind:value={text}
+      class="border-primary bg-card focus:outline-primary h-[38px] w-full rounded-[9px] border px-3 text-[1.07em] max-sm:h-12"
+      placeholder={editing ? '' : 'Say a line: upright bass piezo, 3 m, active box, 40 m, mic'}
+      aria-label={editing ? 'The line in words' : 'Say a line'}
+      role="combobox"
+      aria-expanded={open}
+      aria-controls="say-options"
+      aria-autocomplete="list"
+      aria-activedescendant={active >= 0 ? `say-${active}` : undefined}
+      aria-describedby="say-reading"
+      autocomplete="off"
+      autocapitalize="off"
+      spellcheck="false"
+      maxlength="300"
+      {onkeydown}
+      oninput={() => {
+        caret = field.selectionStart ?? text.length;
+        active = -1;
+      }}
+      onclick={() => (caret = field.selectionStart ?? text.length)}
+      onfocus={() => {
+        focused = true;
+        caret = field.selectionStart ?? text.length;
+      }}
+      onblur={() => (focused = false)}
+    />
+    {#if open}
+      <ul id="say-options" role="listbox" aria-label="Ways to go on" class="border-base-300 bg-card absolute z-30 mt-1 w-full max-w-sm overflow-hidden rounded-[9px] border shadow-lg">
+        {#each options as option, k (option.text)}
+          <li
+            id="say-{k}"
+            role="option"
+            aria-selected={k === active}
+            class="flex cursor-pointer justify-between px-3 py-1.5 {k === active ? 'bg-base-200' : ''}"
+            onpointerdown={(event) => {
+              event.preventDefault();
+              take(option);
+            }}
+          >
+            <span>{option.text}</span><span class="text-quiet">{option.role === 'instrument' ? 'plays' : option.role}</span>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+  </div>
+  <div id="say-reading" class="min-h-[38px] self-center py-1 leading-snug max-lg:min-h-0" aria-live="polite">
+    {#if empty}
+      <span class="text-quiet">
+        {#if editing}Empty: Esc leaves the line as it was.{:else}<span class="max-sm:hidden"><kbd class="key">N</kbd> from anywhere. Any order, commas if you like.</span>{/if}
+      </span>
+    {:else}
+      {#if reading.faults.length > 0}
+        {#each reading.faults.slice(0, 2) as fault (fault.piece.from)}
+          <p>
+            <span class="text-error">{sayFaultText(fault)}</span>
+            {#if fault.code === 'unknown'}
+              {#each fault.suggestions as suggestion (suggestion)}
+                <button type="button" class="text-primary ml-2 underline" onclick={() => replace(fault, suggestion)}>{suggestion}</button>
+              {/each}
+              <button type="button" class="text-primary ml-2 underline" onclick={() => replace(fault, '')}>leave it out</button>
+            {/if}
+          </p>
+        {/each}
+      {:else}
+        <p>
+          {#if read.length > 0}<span class="text-quiet">reads as </span>{/if}{#each read as part, k (k)}{#if k > 0}<span class="text-quiet">, </span>{/if}<span class={part.strong ? 'font-semibold' : 'text-quiet'}>{part.text}</span>{/each}{#if read.length > 0}.{/if}
+          <span class="text-quiet">{hint}</span>
+        </p>
+      {/if}
+    {/if}
+  </div>
+</div>

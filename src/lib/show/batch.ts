@@ -1,0 +1,2 @@
+/** Most edits in one message; a longer queue is sent in several. */
+export const BATCH = 50;

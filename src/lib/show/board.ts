@@ -1,0 +1,32 @@
+import type { LineReport } from '$core/judge/judge';
+import { rank, SEVERITIES, type Severity } from '$core/judge/types';
+import type { Line } from '$core/plan/lines';
+
+export type Sort = 'channel' | 'verdict';
+export type Filter = Severity | 'wrong' | null;
+type Reports = ReadonlyMap<string, LineReport>;
+
+/** Lines as the board shows them. A line that is open stays, whatever the filter says. */
+export function arrange(lines: readonly Line[], reports: Reports, sort: Sort, filter: Filter, open: string | null): Line[] {
+  const severity = (line: Line): Severity => reports.get(line.id)?.severity ?? 'clean';
+  const kept = lines.filter(
+    (line) =>
+      filter === null || line.id === open || (filter === 'wrong' ? severity(line) !== 'clean' : severity(line) === filter)
+  );
+  if (sort === 'channel') return kept;
+  const weight = (line: Line): number => {
+    const report = reports.get(line.id);
+    const count = report?.findings.filter((f) => f.severity === report.severity).length ?? 0;
+    return rank(severity(line)) * 100 + count;
+  };
+  // Array sort is stable: within one verdict the channel order stays.
+  return kept.sort((a, b) => weight(b) - weight(a));
+}
+
+/** How many lines stand at each severity, leaving out those of which there is none. */
+export function tally(lines: readonly Line[], reports: Reports): { severity: Severity; count: number }[] {
+  return SEVERITIES.map((severity) => ({
+    severity,
+    count: lines.filter((line) => reports.get(line.id)?.severity === severity).length
+  })).filter((t) => t.count > 0);
+}

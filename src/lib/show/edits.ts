@@ -1,0 +1,102 @@
+import { modelOf } from '$core/gear/catalogue';
+import { plugFor } from '$core/gear/cables';
+import { editBy } from '$core/plan/diff';
+import type { Line } from '$core/plan/lines';
+import type { Cable, Edit, LineInfo, Op, Plan } from '$core/plan/schema';
+import { dropLine, type LineSpec, putLine, specOf } from '$core/plan/spec';
+
+/** The edits the screen makes, each one step of undo. */
+
+const id = (): string => crypto.randomUUID();
+/** Short ids for the parts of a new line, with one stem so that they are recognised in an exported file. */
+function idMaker(plan: Plan): (role: string) => string {
+  for (;;) {
+    const stem = `l${crypto.randomUUID().slice(0, 6)}`;
+    if (!(`${stem}-in` in plan.devices)) return (role) => `${stem}-${role}`;
+  }
+}
+export const lineName = (line: Line): string => line.info?.name ?? line.id;
+
+export const addLine = (plan: Plan, spec: LineSpec): Edit | null => {
+  const make = idMaker(plan);
+  return editBy(plan, { code: 'add-line', subject: spec.name }, id(), (draft) => void putLine(draft, spec, make));
+};
+
+export const sayLine = (plan: Plan, line: Line, spec: LineSpec): Edit | null => {
+  const make = idMaker(plan);
+  return editBy(plan, { code: 'say-line', subject: spec.name }, id(), (draft) => {
+    putLine(draft, spec, make, line);
+    const info = draft.lines[line.id];
+    if (!spec.channel) delete info.channel;
+    info.exposure = spec.exposure ?? 'normal';
+  });
+};
+
+export const deleteLine = (plan: Plan, line: Line): Edit | null =>
+  editBy(plan, { code: 'delete-line', subject: lineName(line) }, id(), (draft) => dropLine(draft, line));
+
+/** A second line like this one, without its channel. Null when the line is more than words can say. */
+export function copyLine(plan: Plan, line: Line): Edit | null {
+  const spec = specOf(plan, line);
+  if (!spec) return null;
+  const make = idMaker(plan);
+  const name = `${spec.name.slice(0, 70)} copy`;
+  return editBy(plan, { code: 'copy-line', subject: spec.name }, id(), (draft) => {
+    const input = putLine(draft, { ...spec, name, channel: undefined }, make);
+    draft.devices[input].host = draft.devices[line.id].host;
+  });
+}
+
+export const applyRemedy = (line: Line, ops: readonly Op[]): Edit => ({
+  id: id(),
+  label: { code: 'remedy', subject: lineName(line) },
+  ops: [...ops]
+});
+
+const set = (plan: Plan, subject: string, change: (draft: Plan) => void): Edit | null =>
+  editBy(plan, { code: 'set', subject }, id(), change);
+
+export const setDevice = (plan: Plan, device: string, subject: string, name: string, value: number | string) =>
+  set(plan, subject, (draft) => {
+    draft.devices[device].settings[name] = value;
+  });
+
+export const setSupply = (plan: Plan, device: string, subject: string, supply: string) =>
+  set(plan, subject, (draft) => {
+    draft.devices[device].supply = supply;
+  });
+
+/** Another model in the same place: settings both know are kept, plugs follow the new sockets. */
+export const setModel = (plan: Plan, device: string, subject: string, model: string): Edit | null =>
+  set(plan, subject, (draft) => {
+    const next = modelOf(model);
+    const old = draft.devices[device];
+    const kept = Object.entries(old.settings).filter(([name]) => name in next.options || name === 'instrument');
+    draft.devices[device] = { ...old, model, settings: Object.fromEntries(kept) };
+    for (const [name, value] of kept) {
+      const choices = next.options[name]?.choices;
+      if (choices && !choices.includes(String(value))) delete draft.devices[device].settings[name];
+    }
+    for (const cable of Object.values(draft.cables)) {
+      (['from', 'to'] as const).forEach((side, k) => {
+        const end = cable[side];
+        if (end.device !== device) return;
+        const port = next.ports.find((p) => p.id === end.port);
+        if (port) cable.plugs[k] = plugFor(cable.kind, port.socket);
+      });
+    }
+  });
+
+export const setCable = (plan: Plan, cable: string, subject: string, change: Partial<Cable>): Edit | null =>
+  set(plan, subject, (draft) => {
+    draft.cables[cable] = { ...draft.cables[cable], ...change };
+  });
+
+export const setInfo = (plan: Plan, line: Line, change: Partial<LineInfo>): Edit | null =>
+  set(plan, lineName(line), (draft) => {
+    const old = draft.lines[line.id] ?? { name: lineName(line), exposure: 'normal' };
+    const next = { ...old, ...change };
+    if (next.channel === undefined) delete next.channel;
+    draft.lines[line.id] = next;
+  });
+

@@ -1,0 +1,50 @@
+import type { Remedy } from '$core/advise/remedies';
+import type { LineReport } from '$core/judge/judge';
+import type { Plan } from '$core/plan/schema';
+import { proxy, type Remote, wrap } from 'comlink';
+import type { JudgeApi } from './judge.worker';
+
+/** Reports of the lines on screen, kept up to date by a worker so that typing never waits for computing. */
+export class Judging {
+  reports = $state.raw<ReadonlyMap<string, LineReport>>(new Map());
+  /** Set while some line's numbers are older than the plan. */
+  busy = $state(false);
+  failed = $state<string | null>(null);
+  readonly #worker: Worker;
+  readonly #api: Remote<JudgeApi>;
+  #turn = 0;
+
+  constructor() {
+    this.#worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' });
+    this.#worker.onerror = () => (this.failed = 'The computing part of this page failed to load. Reload the page.');
+    this.#api = wrap<JudgeApi>(this.#worker);
+  }
+
+  async judge(plan: Plan): Promise<void> {
+    const turn = ++this.#turn;
+    this.busy = true;
+    try {
+      const ids = await this.#api.judge(
+        plan,
+        proxy((fresh) => {
+          const next = new Map(this.reports);
+          for (const report of fresh) next.set(report.id, report);
+          this.reports = next;
+        })
+      );
+      if (ids && [...this.reports.keys()].some((id) => !ids.includes(id)))
+        this.reports = new Map([...this.reports].filter(([id]) => ids.includes(id)));
+    } catch (error) {
+      this.failed = `The lines could not be computed: ${error instanceof Error ? error.message : String(error)}`;
+    }
+    if (turn === this.#turn) this.busy = false;
+  }
+
+  remedies(plan: Plan, lineId: string): Promise<Remedy[]> {
+    return this.#api.remedies(plan, lineId);
+  }
+
+  close(): void {
+    this.#worker.terminate();
+  }
+}

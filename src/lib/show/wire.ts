@@ -1,0 +1,40 @@
+import { EditSchema, PlanSchema } from '$core/plan/schema';
+import { z } from 'zod';
+import { BATCH } from './batch';
+
+/** What travels between browser and server, checked on arrival on both sides. */
+
+export const SHOW_NAME = z.string().trim().min(1, 'a show needs a name').max(80, 'at most 80 characters');
+
+export const SentEditSchema = z.strictObject({
+  edit: EditSchema,
+  kind: z.enum(['do', 'undo', 'redo']),
+  /** The edit that an undo takes back or a redo brings again. */
+  of: z.uuid().nullable()
+});
+export type SentEdit = z.infer<typeof SentEditSchema>;
+
+
+
+export const PushSchema = z.strictObject({
+  base: z.number().int().min(0),
+  edits: z.array(SentEditSchema).min(1).max(BATCH)
+});
+
+export const PushAnswerSchema = z.object({
+  revision: z.number().int(),
+  /** Ids taken in, in order. */
+  accepted: z.array(z.string()),
+  /** The first edit that no longer fits what others have made of the plan. */
+  conflict: z.object({ id: z.string(), fault: z.unknown() }).nullable(),
+  /** The whole plan, when the browser's base was old or something did not fit. */
+  plan: PlanSchema.nullable()
+});
+export type PushAnswer = z.infer<typeof PushAnswerSchema>;
+
+/** A plan as a file. */
+export const PlanFileSchema = z.strictObject({
+  kind: z.literal('guanxi-show'),
+  name: SHOW_NAME,
+  plan: z.unknown()
+});

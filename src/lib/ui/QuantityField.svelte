@@ -1,0 +1,56 @@
+<script lang="ts">
+  import { formatDbu, formatQuantity } from '$core/units/format';
+  import { parseQuantity } from '$core/units/parse';
+  import type { Kind } from '$core/units/quantity';
+  import { unitFaultText } from '$core/words/faults';
+
+  interface Props {
+    label: string;
+    kind: Kind;
+    value: number;
+    low: number;
+    high: number;
+    /** Typical value of the class, shown while it differs. */
+    typ?: number;
+    onset: (value: number) => void;
+  }
+  const { label, kind, value, low, high, typ, onset }: Props = $props();
+
+  const show = (v: number): string => (kind === 'level' ? formatDbu(v, 1) : formatQuantity(kind, v, 6));
+  const id = $props.id();
+  let typed = $state<string | null>(null);
+  let error = $state<string | null>(null);
+
+  function commit(): void {
+    if (typed === null) return;
+    const parsed = parseQuantity(kind, typed);
+    if (!parsed.ok) error = unitFaultText(parsed.error);
+    else if (parsed.value < low || parsed.value > high) error = `Must lie between ${show(low)} and ${show(high)}.`;
+    else {
+      error = null;
+      typed = null;
+      if (parsed.value !== value) onset(parsed.value);
+    }
+  }
+</script>
+
+<div class="grid grid-cols-[1fr_9.5rem] items-center gap-x-3 py-1">
+  <label for={id}>{label}</label>
+  <input
+    {id}
+    class="input input-sm num w-full {error ? 'input-error' : ''}"
+    value={typed ?? show(value)}
+    aria-invalid={error !== null}
+    aria-describedby={error ? `${id}-error` : undefined}
+    oninput={(event) => (typed = event.currentTarget.value)}
+    onblur={commit}
+    onkeydown={(event) => event.key === 'Enter' && commit()}
+  />
+  {#if error}
+    <p id="{id}-error" class="text-error col-span-2 pt-0.5 text-right" role="alert">{error}</p>
+  {:else if typ !== undefined && typ !== value}
+    <p class="text-quiet col-span-2 text-right text-[0.9em]">
+      usually {show(typ)} · <button type="button" class="underline" onclick={() => onset(typ)}>back to it</button>
+    </p>
+  {/if}
+</div>

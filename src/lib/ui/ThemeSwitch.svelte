@@ -1,0 +1,29 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+
+  let dark = $state(false);
+  const YEAR = 31_536_000;
+
+  onMount(() => {
+    const system = matchMedia('(prefers-color-scheme: dark)');
+    const read = (): void => {
+      const chosen = document.documentElement.dataset.theme;
+      dark = chosen ? chosen === 'show' : system.matches;
+    };
+    read();
+    system.addEventListener('change', read);
+    return () => system.removeEventListener('change', read);
+  });
+
+  function flip(): void {
+    dark = !dark;
+    const theme = dark ? 'show' : 'day';
+    document.documentElement.dataset.theme = theme;
+    document.cookie = `theme=${theme}; path=/; max-age=${YEAR}; samesite=lax`;
+    window.dispatchEvent(new CustomEvent('themechange'));
+  }
+</script>
+
+<button type="button" class="text-quiet hover:text-base-content px-1 py-1" onclick={flip} title="Light for load-in, dark for the show">
+  {dark ? 'Day' : 'Show'}<span class="sr-only"> theme</span>
+</button>

@@ -1,0 +1,166 @@
+<script lang="ts">
+  import { goto, invalidate } from '$app/navigation';
+  import { SEVERITIES } from '$core/judge/types';
+  import { SEVERITY_NAMES } from '$core/words/names';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import Header from '$lib/ui/Header.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { toast } from 'svelte-sonner';
+
+  const { data } = $props();
+
+  let newName = $state('');
+  let renaming = $state.raw<{ id: string; name: string } | null>(null);
+  let faults = $state.raw<{ file: string; lines: string[] } | null>(null);
+  let picker: HTMLInputElement;
+  let busy = $state(false);
+
+  /** Sends a change; says what went wrong and where it can be found in the log. */
+  async function send<T>(method: string, path: string, body?: unknown): Promise<T | null> {
+    busy = true;
+    try {
+      const response = await fetch(path, {
+        method,
+        headers: { 'content-type': 'application/json' },
+        body: body === undefined ? undefined : JSON.stringify(body)
+      });
+      const answer = (await response.json()) as T & { message?: string; id?: string; faults?: string[] };
+      if (response.ok) return answer;
+      if (answer.faults) throw Object.assign(new Error(answer.message), { faults: answer.faults });
+      toast.error(`${answer.message ?? 'That did not work.'}${response.status === 500 ? ` (log ${answer.id})` : ''}`);
+    } catch (error) {
+      if (error instanceof Error && 'faults' in error) throw error;
+      toast.error('The server does not answer. Nothing was changed; try again.');
+    } finally {
+      busy = false;
+    }
+    return null;
+  }
+  const refresh = (): Promise<void> => invalidate('app:shows');
+
+  async function create(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    const name = newName.trim();
+    if (name === '') return;
+    const made = await send<{ id: string }>('POST', '/api/shows', { name });
+    if (made) {
+      newName = '';
+      await goto(`/show/${made.id}`);
+    }
+  }
+
+  async function rename(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    if (!renaming || renaming.name.trim() === '') return;
+    if (await send('PATCH', `/api/shows/${renaming.id}`, { name: renaming.name })) {
+      renaming = null;
+      await refresh();
+    }
+  }
+
+  async function copy(id: string): Promise<void> {
+    const made = await send<{ name: string }>('POST', `/api/shows/${id}/copy`);
+    if (made) toast(`Made “${made.name}”.`);
+    await refresh();
+  }
+
+  async function remove(id: string, name: string): Promise<void> {
+    if (!(await send('DELETE', `/api/shows/${id}`))) return;
+    await refresh();
+    toast(`Deleted “${name}”.`, {
+      duration: 15_000,
+      action: {
+        label: 'Undo',
+        onClick: async () => {
+          if (await send('POST', `/api/shows/${id}/restore`)) await refresh();
+        }
+      }
+    });
+  }
+
+  async function importFile(file: File | undefined): Promise<void> {
+    if (!file) return;
+    faults = null;
+    try {
+      const body: unknown = JSON.parse(await file.text());
+      const made = await send<{ id: string; name: string }>('POST', '/api/import', body);
+      if (made) {
+        toast(`Imported “${made.name}”.`);
+        await refresh();
+      }
+    } catch (error) {
+      const lines = (error as { faults?: string[] }).faults;
+      faults = { file: file.name, lines: lines ?? ['It is not JSON: this reads plan files that were exported here.'] };
+    }
+    picker.value = '';
+  }
+
+  const when = (iso: string): string =>
+    new Date(iso).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+</script>
+
+<svelte:head><title>Shows · Guanxi</title></svelte:head>
+<Header />
+
+<main class="mx-auto max-w-[980px] px-5 py-6 max-sm:px-3.5">
+  <div class="flex flex-wrap items-end justify-between gap-3 pb-3">
+    <div>
+      <h1 class="text-[1.6em] leading-tight font-bold">Shows</h1>
+      <p class="text-quiet">Every line of a show, judged before load-in.</p>
+    </div>
+    <form class="flex gap-2 max-sm:w-full" onsubmit={create}>
+      <input class="input w-56 max-sm:w-full" placeholder="Name of a new show" aria-label="Name of a new show" maxlength="80" bind:value={newName} />
+      <button class="btn btn-primary" disabled={busy || newName.trim() === ''}>Create</button>
+      <button type="button" class="btn btn-outline btn-primary" onclick={() => picker.click()}>Import</button>
+      <input bind:this={picker} type="file" accept="application/json,.json" class="hidden" aria-label="Plan file" onchange={(event) => importFile(event.currentTarget.files?.[0])} />
+    </form>
+  </div>
+
+  {#if faults}
+    <section class="border-error bg-card mb-4 rounded-[9px] border px-4 py-3" role="alert">
+      <p class="font-semibold">Nothing was imported from {faults.file}.</p>
+      <ul class="num text-[0.9em]">
+        {#each faults.lines as line, k (k)}<li>{line}</li>{/each}
+      </ul>
+      <button type="button" class="text-primary mt-1 underline" onclick={() => (faults = null)}>Close</button>
+    </section>
+  {/if}
+
+  {#if data.shows.length === 0}
+    <p class="text-quiet border-base-300 border-t py-14 text-center">No shows. Name one above, or import a plan file.</p>
+  {/if}
+  <ul class="border-base-300 border-t">
+    {#each data.shows as show (show.id)}
+      {@const worst = SEVERITIES.findLast((s) => show.counts[s] > 0) ?? 'clean'}
+      <li class="border-base-300 grid grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 border-b py-3">
+        <a href="/show/{show.id}" class="group min-w-0">
+          <span class="flex items-center gap-2.5 text-[1.15em] font-bold group-hover:underline"><Mark severity={worst} size={17} /><span class="truncate">{show.name}</span></span>
+          <span class="flex flex-wrap items-center gap-x-4 gap-y-0.5 pt-1 pl-[27px]">
+            <span class="text-quiet">{show.lines} {show.lines === 1 ? 'line' : 'lines'}</span>
+            {#each SEVERITIES as severity (severity)}
+              {#if show.counts[severity] > 0}
+                <span class="flex items-center gap-1.5"><Mark {severity} size={13} />{show.counts[severity]} {severity === 'care' ? 'with care' : SEVERITY_NAMES[severity]}</span>
+              {/if}
+            {/each}
+            <span class="text-quiet">changed {when(show.changedAt)}</span>
+          </span>
+        </a>
+        <div class="text-quiet flex gap-x-4 max-sm:col-span-2 max-sm:pl-[27px]">
+          <button type="button" class="hover:text-base-content py-1" onclick={() => (renaming = { id: show.id, name: show.name })}>Rename<span class="sr-only"> {show.name}</span></button>
+          <button type="button" class="hover:text-base-content py-1" onclick={() => copy(show.id)}>Duplicate<span class="sr-only"> {show.name}</span></button>
+          <a class="hover:text-base-content py-1" href="/api/shows/{show.id}/plan" download>Export<span class="sr-only"> {show.name}</span></a>
+          <button type="button" class="hover:text-error py-1" onclick={() => remove(show.id, show.name)}>Delete<span class="sr-only"> {show.name}</span></button>
+        </div>
+      </li>
+    {/each}
+  </ul>
+</main>
+
+{#if renaming}
+  <Dialog title="Rename the show" onclose={() => (renaming = null)}>
+    <form class="flex gap-2" onsubmit={rename}>
+      <input class="input w-full" aria-label="Name" maxlength="80" bind:value={renaming.name} />
+      <button class="btn btn-primary" disabled={renaming.name.trim() === ''}>Rename</button>
+    </form>
+  </Dialog>
+{/if}

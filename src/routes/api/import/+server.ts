@@ -1,0 +1,19 @@
+import { loadPlan } from '$core/plan/load';
+import { loadFaultText } from '$core/words/faults';
+import { bodyOf } from '$lib/server/http';
+import { createShow } from '$lib/server/shows';
+import { PlanFileSchema } from '$lib/show/wire';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Takes a plan file in whole, or nothing of it: then every field that stands in the way is named. */
+export const POST: RequestHandler = async ({ request, locals }) => {
+  const { name, plan } = await bodyOf(request, PlanFileSchema);
+  const loaded = loadPlan(plan);
+  if (!loaded.ok)
+    return json(
+      { message: 'Nothing was imported.', faults: loaded.faults.map((f) => `plan.${f.where}: ${loadFaultText(f)}`) },
+      { status: 422 }
+    );
+  return json({ id: await createShow(locals.who.crewId, name, loaded.plan), name }, { status: 201 });
+};

@@ -1,0 +1,23 @@
+import { bodyOf, found, idOf } from '$lib/server/http';
+import { getShow, renameShow, setDeleted } from '$lib/server/shows';
+import { SHOW_NAME } from '$lib/show/wire';
+import { json } from '@sveltejs/kit';
+import { z } from 'zod';
+import type { RequestHandler } from './$types';
+
+/** Plan and revision, to catch up with what others did. */
+export const GET: RequestHandler = async ({ params, locals }) => {
+  const { name, plan, revision } = found(await getShow(locals.who.crewId, idOf(params.id)));
+  return json({ name, plan, revision });
+};
+
+export const PATCH: RequestHandler = async ({ params, request, locals }) => {
+  const { name } = await bodyOf(request, z.strictObject({ name: SHOW_NAME }));
+  found(await renameShow(locals.who.crewId, idOf(params.id), name));
+  return json({ name });
+};
+
+export const DELETE: RequestHandler = async ({ params, locals }) => {
+  found(await setDeleted(locals.who.crewId, idOf(params.id), true));
+  return json({});
+};

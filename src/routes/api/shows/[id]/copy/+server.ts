@@ -1,0 +1,10 @@
+import { found, idOf } from '$lib/server/http';
+import { createShow, getShow } from '$lib/server/shows';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+export const POST: RequestHandler = async ({ params, locals }) => {
+  const { name, plan } = found(await getShow(locals.who.crewId, idOf(params.id)));
+  const copy = `${name.slice(0, 72)}, copy`;
+  return json({ id: await createShow(locals.who.crewId, copy, plan), name: copy }, { status: 201 });
+};

@@ -1,0 +1,10 @@
+<script lang="ts">
+  import LineBoard from '$lib/show/LineBoard.svelte';
+
+  const { data } = $props();
+</script>
+
+<svelte:head><title>{data.name}, lines · Guanxi</title></svelte:head>
+{#key data.id}
+  <LineBoard {data} />
+{/key}
