@@ -26,7 +26,13 @@ export default {
     },
     typescript: {
       config(config) {
-        config.include.push('../core/**/*.ts', '../e2e/**/*.ts', '../bench/**/*.ts', '../cli/**/*.ts', '../*.config.ts');
+        config.include.push(
+          '../core/**/*.ts',
+          '../e2e/**/*.ts',
+          '../bench/**/*.ts',
+          '../cli/**/*.ts',
+          '../*.config.ts'
+        );
         return config;
       }
     }

@@ -16,11 +16,15 @@ await main(async () => {
     cluster.ensureDatabase('guanxi');
     databaseUrl = cluster.url('guanxi');
   }
-  const vite = spawn(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'dev', '--host', '127.0.0.1', ...process.argv.slice(2)], {
-    cwd: ROOT,
-    stdio: 'inherit',
-    env: { ...process.env, DATABASE_URL: databaseUrl }
-  });
+  const vite = spawn(
+    process.execPath,
+    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'dev', '--host', '127.0.0.1', ...process.argv.slice(2)],
+    {
+      cwd: ROOT,
+      stdio: 'inherit',
+      env: { ...process.env, DATABASE_URL: databaseUrl }
+    }
+  );
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => vite.kill(signal));
   await new Promise((resolve) => vite.once('exit', resolve));
   cluster?.stop();

@@ -66,5 +66,9 @@ async function pointTo(other) {
     if (!now) throw new Refusal('Another start was under way and ended. Start again.');
     other = now;
   }
-  say(other.url ? `Guanxi runs already, at ${other.url} (process ${other.pid}).` : `Another start is under way (process ${other.pid}).`);
+  say(
+    other.url
+      ? `Guanxi runs already, at ${other.url} (process ${other.pid}).`
+      : `Another start is under way (process ${other.pid}).`
+  );
 }

@@ -39,7 +39,17 @@ export interface Remedy {
 type Change = { what: RemedyWhat; apply: (draft: Plan) => void };
 
 /** Order in which the parts of one remedy are named: what is carried to the stage first, switches last. */
-const WEIGHTY: readonly RemedyWhat['code'][] = ['box', 'input', 'move-box', 'shorten', 'lead', 'plugs', 'no-couplers', 'supply', 'setting'];
+const WEIGHTY: readonly RemedyWhat['code'][] = [
+  'box',
+  'input',
+  'move-box',
+  'shorten',
+  'lead',
+  'plugs',
+  'no-couplers',
+  'supply',
+  'setting'
+];
 
 /** The grid of a candidate: coarse is enough to rank. */
 const RANK_PER_OCTAVE = 12;
@@ -86,13 +96,7 @@ interface Tried {
 const byScore = (a: Tried, b: Tried): number =>
   b.remedy.score - a.remedy.score || a.remedy.ops.length - b.remedy.ops.length;
 
-function tryChange(
-  plan: Plan,
-  line: Line,
-  before: LineReport,
-  changes: Change[],
-  perOctave?: number
-): Tried[] {
+function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[], perOctave?: number): Tried[] {
   const draft = JSON.parse(JSON.stringify(plan)) as Plan;
   for (const change of changes) change.apply(draft);
   const ops = diffPlans(plan, draft);
@@ -174,13 +178,21 @@ const INPUT_CHOICES = ['mic-in', 'line-in', 'instrument-in', 'consumer-in'] as c
 
 /** Every single change worth trying on this line. None touches protective earth. */
 function candidates(plan: Plan, line: Line): Change[] {
-  return [...boxChanges(plan, line), ...settingChanges(plan, line), ...cableChanges(plan, line), ...inputChanges(plan, line)];
+  return [
+    ...boxChanges(plan, line),
+    ...settingChanges(plan, line),
+    ...cableChanges(plan, line),
+    ...inputChanges(plan, line)
+  ];
 }
 
 function boxChanges(plan: Plan, line: Line): Change[] {
   const spec = specOf(plan, line);
   if (!spec) return [];
-  const phantomOn = { ...spec.input.settings, ...(findModel(spec.input.model)?.options.phantom ? { phantom: 'on' } : {}) };
+  const phantomOn = {
+    ...spec.input.settings,
+    ...(findModel(spec.input.model)?.options.phantom ? { phantom: 'on' } : {})
+  };
   const lift: Settings = spec.box && typeof spec.box.settings.lift === 'string' ? { lift: spec.box.settings.lift } : {};
   const source = modelOf(spec.source.model);
   return BOX_CHOICES.filter((id) => id !== spec.box?.model && boxTakes(id, source.ports[0].socket)).map((id) => ({
@@ -198,9 +210,7 @@ function boxChanges(plan: Plan, line: Line): Change[] {
           ...spec,
           lead: { ...(spec.lead ?? { kind }), kind, metres: leadMetres, plugs: undefined },
           box: { model: id, settings: lift },
-          run: spec.run
-            ? { ...spec.run, plugs: undefined }
-            : { kind: 'mic', metres: Math.max(total - leadMetres, 1) },
+          run: spec.run ? { ...spec.run, plugs: undefined } : { kind: 'mic', metres: Math.max(total - leadMetres, 1) },
           input: toMic
             ? { model: 'mic-in', settings: { phantom: needsPhantom(id) ? 'on' : 'off' } }
             : { ...spec.input, settings: needsPhantom(id) ? phantomOn : spec.input.settings }
@@ -269,7 +279,11 @@ function cableChanges(plan: Plan, line: Line): Change[] {
     if (cable.couplers)
       out.push({ what: { code: 'no-couplers' }, apply: (draft) => void delete draft.cables[id].couplers });
     const plugs = [plugFor(cable.kind, near.socket), plugFor(cable.kind, far.socket)] as const;
-    if (plugs.some((plug, side) => plug !== cable.plugs[side]) && mates(plugs[0], near.socket) && mates(plugs[1], far.socket))
+    if (
+      plugs.some((plug, side) => plug !== cable.plugs[side]) &&
+      mates(plugs[0], near.socket) &&
+      mates(plugs[1], far.socket)
+    )
       out.push({
         what: { code: 'plugs', plug: plugs[1], model: plan.devices[cable.to.device].model },
         apply: (draft) => {
@@ -294,7 +308,9 @@ function inputChanges(plan: Plan, line: Line): Change[] {
   if (!rolesOf(plan, line)) return [];
   const device = plan.devices[line.id];
   const cable = line.cables[line.cables.length - 1];
-  const phantom = line.devices.some((id) => modelOf(plan.devices[id].model).feeds[0] === 'phantom' && plan.devices[id].settings.power !== 'battery');
+  const phantom = line.devices.some(
+    (id) => modelOf(plan.devices[id].model).feeds[0] === 'phantom' && plan.devices[id].settings.power !== 'battery'
+  );
   return INPUT_CHOICES.filter((id) => id !== device.model).map((id) => ({
     what: { code: 'input', model: id },
     apply: (draft) => {

@@ -183,7 +183,10 @@ describe('hostile networks', () => {
   };
   it('names the part with a value out of bounds', () => {
     for (const ohm of [0, -1, NaN, Infinity, 1e30])
-      expect(faultOf((net) => net.resistor('R9', net.node('a'), 0, ohm))).toMatchObject({ code: 'bad-value', part: 'R9' });
+      expect(faultOf((net) => net.resistor('R9', net.node('a'), 0, ohm))).toMatchObject({
+        code: 'bad-value',
+        part: 'R9'
+      });
     expect(faultOf((net) => net.inductor('L9', net.node('a'), 0, 0))).toMatchObject({ code: 'bad-value', part: 'L9' });
     expect(faultOf((net) => net.coupled('K9', 1, 0, 1, 0, 1, 1, 1))).toMatchObject({ code: 'bad-value', part: 'K9' });
   });

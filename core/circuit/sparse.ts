@@ -294,13 +294,7 @@ function pickPivot(
   return best;
 }
 
-function compress(
-  pattern: Pattern,
-  rowAt: Int32Array,
-  colAt: Int32Array,
-  lower: number[][],
-  upper: number[][]
-): Order {
+function compress(pattern: Pattern, rowAt: Int32Array, colAt: Int32Array, lower: number[][], upper: number[][]): Order {
   const { n, row, col } = pattern;
   const colPos = new Int32Array(n);
   const rowPos = new Int32Array(n);

@@ -141,10 +141,7 @@ export class Solution {
   voltage(a: Node, b: Node = GROUND): Complex {
     const i = this.unknownOf[a];
     const j = this.unknownOf[b];
-    return [
-      (i < 0 ? 0 : this.re[i]) - (j < 0 ? 0 : this.re[j]),
-      (i < 0 ? 0 : this.im[i]) - (j < 0 ? 0 : this.im[j])
-    ];
+    return [(i < 0 ? 0 : this.re[i]) - (j < 0 ? 0 : this.re[j]), (i < 0 ? 0 : this.im[i]) - (j < 0 ? 0 : this.im[j])];
   }
   /** Current through a part that has a branch (V, L, VCVS, T, K), from its first node through it. */
   current(part: string): Complex {
@@ -155,11 +152,7 @@ export class Solution {
 }
 
 const branches = (part: Part): number =>
-  part.kind === 'R' || part.kind === 'C' || part.kind === 'I' || part.kind === 'VCCS'
-    ? 0
-    : part.kind === 'K'
-      ? 2
-      : 1;
+  part.kind === 'R' || part.kind === 'C' || part.kind === 'I' || part.kind === 'VCCS' ? 0 : part.kind === 'K' ? 2 : 1;
 
 /** Gathers entries; the same place twice adds up. */
 class Stamps {
@@ -283,8 +276,7 @@ function checkTopology(network: Network): void {
     }
   }
   for (const root of usedRoots(network)) {
-    if (reach.find(root) !== reach.find(GROUND))
-      throw new CircuitError({ code: 'floating', node: network.name(root) });
+    if (reach.find(root) !== reach.find(GROUND)) throw new CircuitError({ code: 'floating', node: network.name(root) });
   }
 }
 

@@ -21,8 +21,7 @@ const xlrOut: PortSpec = {
   ownShield: true
 };
 
-const padDb = (s: Pick<StampContext, 'choice'>): number =>
-  s.choice('pad') === 'off' ? 0 : Number(s.choice('pad'));
+const padDb = (s: Pick<StampContext, 'choice'>): number => (s.choice('pad') === 'off' ? 0 : Number(s.choice('pad')));
 
 /** An L-pad of a given total resistance between a node and ground; returns the node behind it. */
 function stampPad(s: StampContext, from: number, ground: number, total: number): number {
@@ -74,14 +73,7 @@ const passive = (c: Passive): Model => ({
     Rs: param('resistance', 20, 30, 60),
     Cp: param('capacitance', 50 * pF, 100 * pF, 200 * pF),
     Ciw: param('capacitance', ...c.Ciw, 0, 2000 * pF),
-    saturation: param(
-      'level',
-      fromDbu(c.saturation - 3),
-      fromDbu(c.saturation),
-      fromDbu(c.saturation + 3),
-      0.05,
-      50
-    ),
+    saturation: param('level', fromDbu(c.saturation - 3), fromDbu(c.saturation), fromDbu(c.saturation + 3), 0.05, 50),
     padOhm: param('resistance', 50 * k, 100 * k, 220 * k)
   },
   options: { pad, lift },
@@ -130,10 +122,10 @@ const PHANTOM_OHM = 6810 / 2;
 const RAIL_LOSS = 2.8;
 
 /** RMS level that fits between rails so far apart. */
-export const railClip = (volts: number): number => Math.max(volts - RAIL_LOSS, 0.1) / 2 / Math.SQRT2;
+const railClip = (volts: number): number => Math.max(volts - RAIL_LOSS, 0.1) / 2 / Math.SQRT2;
 
 /** Supply voltage inside an active box fed by phantom: what the feed resistors leave, at most the box's regulator. */
-export const phantomRail = (ampere: number, regulator: number): number =>
+const phantomRail = (ampere: number, regulator: number): number =>
   Math.min(regulator, PHANTOM_VOLTS - ampere * PHANTOM_OHM);
 
 interface Active {
@@ -160,8 +152,7 @@ const active = (c: Active): Model => ({
     const { hot, cold, shield } = s.port('out');
     net.wire(s.port('in').hot, s.port('thru').hot);
     net.capacitor(s.part('in-c'), s.port('in').hot, chassis, s.value('Cin'));
-    const gate =
-      padDb(s) === 0 ? s.port('in').hot : stampPad(s, s.port('in').hot, chassis, s.value('zin'));
+    const gate = padDb(s) === 0 ? s.port('in').hot : stampPad(s, s.port('in').hot, chassis, s.value('zin'));
     if (padDb(s) === 0) net.resistor(s.part('in-r'), gate, chassis, s.value('zin'));
     const half = 10 ** (s.value('gain') / 20) / 2;
     net.vcvs(s.part('drive-hot'), s.inner('plus'), chassis, gate, chassis, half);
@@ -177,9 +168,7 @@ const active = (c: Active): Model => ({
   },
   clip(read) {
     const volts =
-      read.choice('power') === 'battery'
-        ? BATTERY_VOLTS
-        : phantomRail(read.value('draw'), read.value('regulator'));
+      read.choice('power') === 'battery' ? BATTERY_VOLTS : phantomRail(read.value('draw'), read.value('regulator'));
     const out = railClip(volts);
     return { in: (out / 10 ** (read.value('gain') / 20)) * 10 ** (padDb(read) / 20), out };
   }

@@ -1,5 +1,4 @@
 import { BOXES } from './boxes';
-import { CABLES } from './cables';
 import { INPUTS, JOINTS } from './inputs';
 import { type InstrumentId, INSTRUMENTS, type Notes } from './instruments';
 import { SOURCES } from './sources';
@@ -80,4 +79,4 @@ export class Readings {
   }
 }
 
-export { CABLES };
+;

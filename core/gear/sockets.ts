@@ -17,13 +17,10 @@ const FAMILY: Readonly<Record<Socket | Plug, string>> = {
 export const mates = (plug: Plug, socket: Socket): boolean =>
   FAMILY[socket] === 'any' || FAMILY[plug] === FAMILY[socket];
 
-/** Contacts in common positions: tip, pin 2 and RCA centre are `first`; ring and pin 3 `second`; sleeve, pin 1 and rim `shield`. */
-export interface Contacts {
-  /** Socket's second contact is touched by a plug contact of its own. */
-  readonly second: 'second' | 'shield';
-}
-
-/** Two-contact plugs put their sleeve on a third contact of the socket. */
+/**
+ * Contacts in common positions: tip, pin 2 and RCA centre are the first; ring and pin 3 the second; sleeve, pin 1 and
+ * rim the shield.
+ */
 const PLUG_HAS_SECOND: Readonly<Record<Plug, boolean>> = {
   ts: false,
   trs: true,

@@ -67,7 +67,7 @@ export interface StampContext {
 }
 
 /** Signal data of a source. */
-export interface SignalSpec {
+interface SignalSpec {
   /** Default instrument: the band of notes it plays. */
   readonly instrument: InstrumentId;
   /** A coil or a capacitor is judged by what loading does to its response; a resistive output by the impedance ratio. */

@@ -57,7 +57,7 @@ function stereo(c: JoinContext): Finding[] {
       )
     );
   // Either the lead's own sleeve or the far socket has the right channel on the shield.
-  if (span.coldOnShield || rightOnShield(c))
+  if (span.coldOnShield)
     out.push(
       finding('right-shorted', c.at, { severity: 'care', value: c.source.value('R'), unit: 'Ω', limit: null }, [
         fact('Rout', 'resistance', c.source.value('R')),
@@ -65,12 +65,4 @@ function stereo(c: JoinContext): Finding[] {
       ])
     );
   return out;
-}
-
-function rightOnShield(c: JoinContext): boolean {
-  const { net } = c.solution.rig;
-  let end = 0;
-  while (net.has(`${c.span.cable}/s${end + 1}`)) end++;
-  const second = `${c.span.cable}/b${end}`;
-  return net.has(second) && net.root(net.node(second)) === net.root(net.node(`${c.span.cable}/s${end}`));
 }

@@ -22,19 +22,18 @@ function loops(c: JoinContext): Finding[] {
   const guilty = c.span.balanced && ringHasUnbalanced(c.solution, ring) ? 'clean' : severity;
   const supplies = [...new Set(ring.flatMap((e) => ('supply' in e.what ? [e.what.supply] : [])))];
   return [
-    finding(
-      'loop',
-      c.at,
-      { severity: guilty, value: Number.isFinite(below) ? below : -200, unit: 'dB', limit },
-      [
-        fact('hum', 'dBu', hum),
-        fact('arrives', 'dBu', last.far.nominalDbu),
-        fact('supplies', 'count', supplies.length),
-        fact('emf', 'voltage', supplies.reduce((sum, id) => sum + c.plan.supplies[id].emf, 0)),
-        fact('mains', 'frequency', c.plan.policy.mainsHz),
-        fact('names', 'id', supplies.map((id) => c.plan.supplies[id].name).join(' and '))
-      ]
-    )
+    finding('loop', c.at, { severity: guilty, value: Number.isFinite(below) ? below : -200, unit: 'dB', limit }, [
+      fact('hum', 'dBu', hum),
+      fact('arrives', 'dBu', last.far.nominalDbu),
+      fact('supplies', 'count', supplies.length),
+      fact(
+        'emf',
+        'voltage',
+        supplies.reduce((sum, id) => sum + c.plan.supplies[id].emf, 0)
+      ),
+      fact('mains', 'frequency', c.plan.policy.mainsHz),
+      fact('names', 'id', supplies.map((id) => c.plan.supplies[id].name).join(' and '))
+    ])
   ];
 }
 
@@ -45,7 +44,7 @@ const ringHasUnbalanced = (solution: LineSolution, ring: readonly GroundEdge[]):
  * The shortest ring of ground conductors through a cable's shield, or null when the shield is a dead end.
  * Breadth-first from one end of the shield to the other without using it.
  */
-export function ringThrough(rig: Rig, cable: string): GroundEdge[] | null {
+function ringThrough(rig: Rig, cable: string): GroundEdge[] | null {
   const own = rig.grounds.filter((e) => 'cable' in e.what && e.what.cable === cable);
   const others = rig.grounds.filter((e) => !own.includes(e));
   const start = rig.net.root(own[0].a);
@@ -103,7 +102,7 @@ function floating(c: JoinContext): Finding[] {
   if (c.near.model.options.lift === undefined || c.near.read.choice('lift') !== 'lifted') return [];
   const { rig } = c.solution;
   const reached = new Set([rig.net.root(0)]);
-  for (let grown = true; grown; ) {
+  for (let grown = true; grown;) {
     grown = false;
     for (const edge of rig.grounds) {
       const [a, b] = [rig.net.root(edge.a), rig.net.root(edge.b)];

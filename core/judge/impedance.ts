@@ -10,7 +10,10 @@ export function checkImpedance(c: JoinContext): Finding[] {
   if (!zin || !zout) return [];
   const nature = c.source.model.signal?.nature ?? 'resistive';
   if (sourceDrives(c) && nature !== 'resistive') return c.at === 0 ? response(c, zin, nature) : [];
-  return [bridging(c, zin, zout), ...(c.at === 0 ? response(c, zin, nature).filter((f) => f.severity !== 'clean') : [])];
+  return [
+    bridging(c, zin, zout),
+    ...(c.at === 0 ? response(c, zin, nature).filter((f) => f.severity !== 'clean') : [])
+  ];
 }
 
 function bridging(c: JoinContext, zin: Float64Array, zout: Float64Array): Finding {
@@ -86,7 +89,7 @@ function response(c: JoinContext, zin: Float64Array, nature: 'coil' | 'capacitor
 }
 
 /** Response over the ideal one, dB on the solution's grid, at the terminals of the source: what loading does, and only that. */
-export function responseError(solution: LineSolution): Float64Array {
+function responseError(solution: LineSolution): Float64Array {
   return solution.spans[0].near.gainDb.map((db, k) => db - solution.idealDb[k]);
 }
 

@@ -14,7 +14,7 @@ import { checkLevel } from './level';
 import { CHECKS, fact, type Finding, rank, type Severity, worst } from './types';
 
 /** Levels at one end of a cable, dBu; clip is null where nothing clips. */
-export interface PointReport {
+interface PointReport {
   readonly nominal: number;
   readonly peak: number;
   readonly clip: number | null;

@@ -1,7 +1,7 @@
 import type { Point } from '../rig/solve';
 import { fromDbu, toDbu } from '../units/quantity';
 import { finding, type End, type JoinContext } from './context';
-import { HEADROOM, MUCH_GAIN_DB, onLadder } from './limits';
+import { HEADROOM, MUCH_GAIN_DB, onLadder, TOO_HOT } from './limits';
 import { fact, type Finding } from './types';
 
 /** Peak against clip at both ends of the cable, and at the input the gain it takes. */
@@ -55,6 +55,6 @@ function gain(c: JoinContext): Finding {
     finding(code, c.at, { severity, value: Number.isFinite(needed) ? needed : 200, unit: 'dB', limit }, facts);
   if (!(needed <= most)) return make('too-quiet', 'stop', most);
   if (needed > MUCH_GAIN_DB) return make('much-gain', 'care', MUCH_GAIN_DB);
-  if (needed < least) return make('too-hot', needed < least - 10 ? 'stop' : 'care', least);
+  if (needed < least) return make('too-hot', onLadder(TOO_HOT, needed - least).severity, least);
   return make('gain', 'clean', most);
 }

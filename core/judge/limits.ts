@@ -43,11 +43,16 @@ export const HUM: Ladder = [
 /** Above this much gain a preamp's own noise is heard, dB. */
 export const MUCH_GAIN_DB = 55;
 
+/** Gain below a channel's least, dB: a little is taken up by its fader, more wants a pad. */
+export const TOO_HOT: Ladder = [
+  [0, 'clean'],
+  [-5, 'note'],
+  [-12, 'care'],
+  [-Infinity, 'stop']
+];
+
 /** A mono programme that is this far down has cancelled, dB. */
 export const CANCELLED_DB = -30;
-
-/** Below this share a channel counts as shorted, dB. */
-export const SHORTED_DB = -12;
 
 /** Bridging ratio by policy: clean from the policy's own, care down to half of it. */
 export const bridgingLadder = (policy: Policy): Ladder => [
@@ -76,6 +81,12 @@ export function onLadder(ladder: Ladder, value: number): { severity: Severity; l
   const [bound, severity] = ladder[index];
   // The limit told is the bound that was missed, or the one that was kept when all is well.
   const rising = ladder[0][1] === 'clean';
-  const told = rising ? (index === 0 ? bound : ladder[index - 1][0]) : Number.isFinite(bound) ? bound : ladder[index - 1][0];
+  const told = rising
+    ? index === 0
+      ? bound
+      : ladder[index - 1][0]
+    : Number.isFinite(bound)
+      ? bound
+      : ladder[index - 1][0];
   return { severity, limit: told };
 }

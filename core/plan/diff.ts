@@ -44,12 +44,7 @@ function diffRow(table: TableName, id: string, old: Row, now: Row, path: readonl
 const clean = (row: Row): Json => JSON.parse(JSON.stringify(row)) as Json;
 
 /** An edit made by changing a copy of the plan; null when nothing changed. */
-export function editBy(
-  plan: Plan,
-  label: Edit['label'],
-  id: string,
-  change: (draft: Plan) => void
-): Edit | null {
+export function editBy(plan: Plan, label: Edit['label'], id: string, change: (draft: Plan) => void): Edit | null {
   const draft = JSON.parse(JSON.stringify(plan)) as Plan;
   change(draft);
   const ops = diffPlans(plan, draft);

@@ -88,8 +88,7 @@ function applyOp(rows: Rows, op: Op): EditFault | null {
       // Written into nothing, a field would leave an empty bag behind when taken back.
       if (!isRow(read(rows[id], op.path.slice(0, -1)))) return { code: 'gone', table, id };
       const found = read(rows[id], op.path);
-      if (!same(found, op.from))
-        return { code: 'changed', table, id, path: op.path, expected: op.from, found };
+      if (!same(found, op.from)) return { code: 'changed', table, id, path: op.path, expected: op.from, found };
       rows[id] = write(rows[id], op.path, op.to);
       return null;
     }
@@ -106,8 +105,7 @@ function read(row: Json, path: readonly string[]): Json {
   return at ?? null;
 }
 
-const isRow = (value: Json): value is Row =>
-  value !== null && typeof value === 'object' && !Array.isArray(value);
+const isRow = (value: Json): value is Row => value !== null && typeof value === 'object' && !Array.isArray(value);
 
 /** A copy with the value at a path replaced; null takes the key away. The bag it lies in must exist. */
 function write(row: Row, [key, ...rest]: readonly string[], to: Json): Row {
@@ -123,9 +121,7 @@ export function same(a: Json | undefined, b: Json | undefined): boolean {
   if (a === b) return true;
   if (a === null || b === null || typeof a !== 'object' || typeof b !== 'object') return false;
   if (Array.isArray(a) || Array.isArray(b)) {
-    return (
-      Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((item, k) => same(item, b[k]))
-    );
+    return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((item, k) => same(item, b[k]));
   }
   const keys = Object.keys(a).filter((k) => a[k] !== undefined);
   return (

@@ -49,13 +49,7 @@ function own<T>(rows: Record<string, T>, id: string): boolean {
   return Object.prototype.hasOwnProperty.call(rows, id);
 }
 
-function cableFaults(
-  plan: Plan,
-  id: string,
-  cable: Cable,
-  taken: Map<string, string>,
-  faults: PlanFault[]
-): void {
+function cableFaults(plan: Plan, id: string, cable: Cable, taken: Map<string, string>, faults: PlanFault[]): void {
   cable.plugs.forEach((plug, k) => {
     if (!CABLES[cable.kind].plugs.includes(plug))
       faults.push({
@@ -76,8 +70,7 @@ function cableFaults(
     if (!model) continue;
     const port = portOf(model, end.port);
     if (!port) faults.push({ where, code: 'missing-port', got: end.port });
-    else if (port.way !== (side === 'from' ? 'out' : 'in'))
-      faults.push({ where, code: 'wrong-way', got: end.port });
+    else if (port.way !== (side === 'from' ? 'out' : 'in')) faults.push({ where, code: 'wrong-way', got: end.port });
     const key = `${end.device}.${end.port}`;
     const by = taken.get(key);
     if (by !== undefined) faults.push({ where, code: 'port-taken', by });

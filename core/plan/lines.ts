@@ -43,7 +43,7 @@ export const isComplete = (plan: Plan, line: Line): boolean =>
 export function lineScope(plan: Plan, line: Line): { devices: string[]; cables: string[] } {
   const devices = new Set(line.devices);
   const cables = new Set(line.cables);
-  for (let grown = true; grown; ) {
+  for (let grown = true; grown;) {
     grown = false;
     for (const [id, { from, to }] of Object.entries(plan.cables)) {
       if (cables.has(id) || (!devices.has(from.device) && !devices.has(to.device))) continue;

@@ -26,7 +26,11 @@ function fresh(draft: Plan, stem: string): (role: string) => string {
 /** One random change of a plan by the means the screen has. */
 type Change = (draft: Plan) => void;
 const change: fc.Arbitrary<Change> = fc.oneof(
-  lineSpec.map((spec): Change => (draft) => void putLine(draft, spec, fresh(draft, 'new'))),
+  lineSpec.map(
+    (spec): Change =>
+      (draft) =>
+        void putLine(draft, spec, fresh(draft, 'new'))
+  ),
   fc.nat().map((n): Change => (draft) => {
     const lines = traceLines(draft);
     if (lines.length > 0) dropLine(draft, lines[n % lines.length]);
@@ -39,7 +43,11 @@ const change: fc.Arbitrary<Change> = fc.oneof(
     const ids = Object.keys(draft.cables);
     if (ids.length > 0) draft.cables[ids[n % ids.length]].metres = metres;
   }),
-  fc.constantFrom(5, 10, 20).map((bridging): Change => (draft) => void (draft.policy.bridging = bridging as 5 | 10 | 20))
+  fc.constantFrom(5, 10, 20).map(
+    (bridging): Change =>
+      (draft) =>
+        void (draft.policy.bridging = bridging as 5 | 10 | 20)
+  )
 );
 
 describe('edits', () => {
@@ -83,7 +91,10 @@ describe('edits', () => {
     op: fc.constantFrom('add', 'remove', 'set'),
     table: fc.constantFrom('devices', 'cables', 'lines', 'hosts', 'supplies', 'policy'),
     id: fc.constantFrom('constructor', 'show', 'l0-in', 'l0-src', 'l0-lead', 'x'),
-    path: fc.array(fc.constantFrom('settings', 'model', 'metres', 'from', 'pad', 'toString', 'plugs'), { minLength: 1, maxLength: 3 }),
+    path: fc.array(fc.constantFrom('settings', 'model', 'metres', 'from', 'pad', 'toString', 'plugs'), {
+      minLength: 1,
+      maxLength: 3
+    }),
     value: fc.jsonValue(),
     from: fc.jsonValue(),
     to: fc.jsonValue()
@@ -107,17 +118,37 @@ describe('edits', () => {
 
   it('a late edit of another field is taken; of the same field it is refused, and can be forced', () => {
     const { plan } = oneLine({ source: device('keyboard'), lead: lead(3), input: device('line-in') });
-    const edit = (metres: number): Op => ({ op: 'set', table: 'cables', id: 'lead', path: ['metres'], from: 3, to: metres });
+    const edit = (metres: number): Op => ({
+      op: 'set',
+      table: 'cables',
+      id: 'lead',
+      path: ['metres'],
+      from: 3,
+      to: metres
+    });
     const theirs = apply(plan, [edit(5)]);
-    expect(apply(theirs, [{ op: 'set', table: 'lines', id: 'in', path: ['name'], from: 'Test', to: 'Keys' }]).cables.lead.metres).toBe(5);
-    expect(applyEdit(theirs, { ops: [edit(9)] })).toMatchObject({ ok: false, fault: { code: 'changed', expected: 3, found: 5 } });
+    expect(
+      apply(theirs, [{ op: 'set', table: 'lines', id: 'in', path: ['name'], from: 'Test', to: 'Keys' }]).cables.lead
+        .metres
+    ).toBe(5);
+    expect(applyEdit(theirs, { ops: [edit(9)] })).toMatchObject({
+      ok: false,
+      fault: { code: 'changed', expected: 3, found: 5 }
+    });
     const mine = { id: UUID, label: { code: 'set', subject: '' }, ops: [edit(9)] };
     expect(apply(theirs, forceOnto(theirs, mine)).cables.lead.metres).toBe(9);
   });
 });
 
 describe('documents', () => {
-  const base = () => oneLine({ source: device('keyboard'), lead: lead(3), box: device('active-box'), run: run(30), input: device('mic-in') }).plan;
+  const base = () =>
+    oneLine({
+      source: device('keyboard'),
+      lead: lead(3),
+      box: device('active-box'),
+      run: run(30),
+      input: device('mic-in')
+    }).plan;
   const broken = (spoil: (plan: Plan) => void) => {
     const plan = base();
     spoil(plan);
@@ -125,21 +156,42 @@ describe('documents', () => {
     return loaded.ok ? 'loaded' : loaded.faults[0];
   };
   it('says which field and why', () => {
-    expect(broken((p) => void (p.cables.lead.metres = -1))).toMatchObject({ kind: 'shape', where: 'cables.lead.metres' });
-    expect(broken((p) => void (p.devices.src.model = 'nothing'))).toMatchObject({ code: 'unknown-model', where: 'devices.src.model' });
-    expect(broken((p) => void (p.devices.src.settings.R = 1e12))).toMatchObject({ code: 'bad-setting', where: 'devices.src.settings.R' });
-    expect(broken((p) => void (p.cables.lead.to.device = 'gone'))).toMatchObject({ code: 'missing-device', where: 'cables.lead.to' });
+    expect(broken((p) => void (p.cables.lead.metres = -1))).toMatchObject({
+      kind: 'shape',
+      where: 'cables.lead.metres'
+    });
+    expect(broken((p) => void (p.devices.src.model = 'nothing'))).toMatchObject({
+      code: 'unknown-model',
+      where: 'devices.src.model'
+    });
+    expect(broken((p) => void (p.devices.src.settings.R = 1e12))).toMatchObject({
+      code: 'bad-setting',
+      where: 'devices.src.settings.R'
+    });
+    expect(broken((p) => void (p.cables.lead.to.device = 'gone'))).toMatchObject({
+      code: 'missing-device',
+      where: 'cables.lead.to'
+    });
     expect(broken((p) => void (p.cables.lead.to = p.cables.run.to))).toMatchObject({ code: 'port-taken' });
     expect(broken((p) => void (p.cables.lead.from.port = 'in'))).toMatchObject({ code: 'missing-port' });
     expect(broken((p) => void (p.cables.run.from.port = 'in'))).toMatchObject({ code: 'wrong-way' });
-    expect(broken((p) => void (p.cables.run.plugs[0] = 'mini'))).toMatchObject({ code: 'bad-plug', where: 'cables.run.plugs.0' });
+    expect(broken((p) => void (p.cables.run.plugs[0] = 'mini'))).toMatchObject({
+      code: 'bad-plug',
+      where: 'cables.run.plugs.0'
+    });
     expect(broken((p) => void (p.devices.mid.host = 'nowhere'))).toMatchObject({ code: 'missing-host' });
     expect(broken((p) => void ((p as unknown as Record<string, unknown>).extra = 1))).toMatchObject({ kind: 'shape' });
   });
   it('finds a signal that comes back to where it started', () => {
     const plan = base();
     plan.devices.second = { model: 'active-box', settings: {} };
-    plan.cables.out = { kind: 'instrument', metres: 1, from: { device: 'mid', port: 'thru' }, to: { device: 'second', port: 'in' }, plugs: ['ts', 'ts'] };
+    plan.cables.out = {
+      kind: 'instrument',
+      metres: 1,
+      from: { device: 'mid', port: 'thru' },
+      to: { device: 'second', port: 'in' },
+      plugs: ['ts', 'ts']
+    };
     expect(loadPlan(plan).ok).toBe(true);
     plan.cables.lead.from = { device: 'second', port: 'thru' };
     expect(loadPlan(plan)).toMatchObject({ ok: false, faults: [{ code: 'cycle' }] });
@@ -156,9 +208,21 @@ describe('documents', () => {
 
 describe('lines', () => {
   it('are traced from the far end, a thru makes two of them that share the source', () => {
-    const { plan } = oneLine({ source: device('passive-bass'), lead: lead(3), box: device('active-box'), run: run(30), input: device('mic-in') });
+    const { plan } = oneLine({
+      source: device('passive-bass'),
+      lead: lead(3),
+      box: device('active-box'),
+      run: run(30),
+      input: device('mic-in')
+    });
     plan.devices.amp = { model: 'instrument-in', settings: {} };
-    plan.cables.thru = { kind: 'instrument', metres: 2, from: { device: 'mid', port: 'thru' }, to: { device: 'amp', port: 'in' }, plugs: ['ts', 'ts'] };
+    plan.cables.thru = {
+      kind: 'instrument',
+      metres: 2,
+      from: { device: 'mid', port: 'thru' },
+      to: { device: 'amp', port: 'in' },
+      plugs: ['ts', 'ts']
+    };
     const lines = traceLines(plan);
     expect(lines.map((l) => l.devices.join(' ')).sort()).toEqual(['src mid amp', 'src mid in']);
     expect(new Set(lines.map((l) => l.id))).toEqual(new Set(['in', 'amp']));
@@ -169,21 +233,31 @@ describe('lines', () => {
       fc.property(lineSpec, (spec) => {
         const { plan, line } = oneLine(spec);
         const back = specOf(plan, line)!;
-        expect({ ...back, lead: { ...back.lead, plugs: 0 }, run: back.run && { ...back.run, plugs: 0 } }).toMatchObject({
-          name: 'Test',
-          source: { model: spec.source.model, settings: spec.source.settings },
-          box: spec.box,
-          lead: { metres: spec.lead!.metres, kind: spec.lead!.kind },
-          input: spec.input
-        });
+        expect({ ...back, lead: { ...back.lead, plugs: 0 }, run: back.run && { ...back.run, plugs: 0 } }).toMatchObject(
+          {
+            name: 'Test',
+            source: { model: spec.source.model, settings: spec.source.settings },
+            box: spec.box,
+            lead: { metres: spec.lead!.metres, kind: spec.lead!.kind },
+            input: spec.input
+          }
+        );
         expect(back.lead!.plugs).toEqual([null, null]);
       }),
       { numRuns: 100 }
     ));
   it('a key changes with what its line depends on, and with nothing else', () => {
     const plan = oneLine({ source: device('keyboard'), lead: lead(3), input: device('line-in') }).plan;
-    putLine(plan, { name: 'Other', source: device('piezo'), lead: lead(2), box: null, run: null, input: device('instrument-in') }, (r) => `o-${r}`);
-    const key = (p: Plan, id: string) => lineKey(p, traceLines(p).find((l) => l.id === id)!);
+    putLine(
+      plan,
+      { name: 'Other', source: device('piezo'), lead: lead(2), box: null, run: null, input: device('instrument-in') },
+      (r) => `o-${r}`
+    );
+    const key = (p: Plan, id: string) =>
+      lineKey(
+        p,
+        traceLines(p).find((l) => l.id === id)!
+      );
     const edited = apply(plan, [{ op: 'set', table: 'cables', id: 'o-lead', path: ['metres'], from: 2, to: 4 }]);
     expect(key(edited, 'in')).toBe(key(plan, 'in'));
     expect(key(edited, 'o-in')).not.toBe(key(plan, 'o-in'));

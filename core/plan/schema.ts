@@ -19,13 +19,13 @@ const kind = z
 const table = <T extends z.ZodType>(row: T, most: number) =>
   z.record(id, row).refine((rows) => Object.keys(rows).length <= most, `at most ${most}`);
 
-export const DeviceSchema = z.strictObject({
+const DeviceSchema = z.strictObject({
   model: id,
   settings: z.record(z.string().regex(/^[A-Za-z0-9-]{1,20}$/), setting),
   supply: id.optional(),
   host: id.optional()
 });
-export const CableSchema = z.strictObject({
+const CableSchema = z.strictObject({
   kind,
   from: end,
   to: end,
@@ -34,7 +34,7 @@ export const CableSchema = z.strictObject({
   couplers: z.number().int().min(0).max(20).optional(),
   settings: z.partialRecord(z.enum(['cShield', 'cCores', 'rShield', 'rCore']), z.number().min(0).max(1e3)).optional()
 });
-export const SupplySchema = z.strictObject({
+const SupplySchema = z.strictObject({
   name: text,
   /** Voltage of its earth point against the building's, volts RMS. */
   emf: z.number().min(0).max(50),
@@ -42,14 +42,14 @@ export const SupplySchema = z.strictObject({
   ohm: z.number().min(0.001).max(100),
   dimmers: z.boolean()
 });
-export const HostSchema = z.strictObject({ name: text, supply: id.optional(), feed });
-export const LineSchema = z.strictObject({
+const HostSchema = z.strictObject({ name: text, supply: id.optional(), feed });
+const LineSchema = z.strictObject({
   name: text,
   channel: z.number().int().min(1).max(999).optional(),
   exposure: z.enum(['lead', 'normal', 'buried']),
   note: z.string().max(LIMITS.note).optional()
 });
-export const PolicySchema = z.strictObject({
+const PolicySchema = z.strictObject({
   mainsHz: z.union([z.literal(50), z.literal(60)]),
   bridging: z.union([z.literal(5), z.literal(10), z.literal(20)]),
   unbalanced: z.enum(['computed', 'strict', 'relaxed'])
@@ -68,20 +68,25 @@ export const PlanSchema = z.strictObject({
 export type Plan = z.infer<typeof PlanSchema>;
 export type Device = z.infer<typeof DeviceSchema>;
 export type Cable = z.infer<typeof CableSchema>;
-export type Supply = z.infer<typeof SupplySchema>;
-export type Host = z.infer<typeof HostSchema>;
 export type LineInfo = z.infer<typeof LineSchema>;
 export type Policy = z.infer<typeof PolicySchema>;
 export type Exposure = LineInfo['exposure'];
 
 const json: z.ZodType<Json> = z.lazy(() =>
-  z.union([z.null(), z.boolean(), z.number().finite(), z.string().max(LIMITS.note), z.array(json).max(20), z.record(z.string().max(40), json)])
+  z.union([
+    z.null(),
+    z.boolean(),
+    z.number().finite(),
+    z.string().max(LIMITS.note),
+    z.array(json).max(20),
+    z.record(z.string().max(40), json)
+  ])
 );
 export type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 
 const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy']);
 const pathPart = z.string().regex(/^(?!__proto__$|constructor$|prototype$)[A-Za-z0-9-]{1,40}$/);
-export const OpSchema = z.discriminatedUnion('op', [
+const OpSchema = z.discriminatedUnion('op', [
   z.strictObject({ op: z.literal('add'), table: tableName, id, value: json }),
   z.strictObject({ op: z.literal('remove'), table: tableName, id, value: json }),
   z.strictObject({

@@ -173,10 +173,7 @@ function putCable(draft: Plan, id: string, spec: CableSpec, from: [string, strin
     metres: spec.metres,
     from: { device: from[0], port: from[1] },
     to: { device: to[0], port: to[1] },
-    plugs: [
-      spec.plugs?.[0] ?? plugFor(spec.kind, socket(from)),
-      spec.plugs?.[1] ?? plugFor(spec.kind, socket(to))
-    ],
+    plugs: [spec.plugs?.[0] ?? plugFor(spec.kind, socket(from)), spec.plugs?.[1] ?? plugFor(spec.kind, socket(to))],
     ...(spec.couplers ? { couplers: spec.couplers } : {}),
     ...(spec.settings && Object.keys(spec.settings).length > 0 ? { settings: { ...spec.settings } } : {})
   };

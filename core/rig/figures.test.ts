@@ -124,7 +124,7 @@ describe('hum through one line at 50 Hz, 100 mV between earth points', () => {
     return 20 * Math.log10((0.1 * Math.hypot(re, im)) / Math.sqrt(0.6));
   }
   const KEYS = device('keyboard', { R: 600, feed: 'mains-1' });
-  
+
   it('15 m unbalanced', () => {
     const hum = humDbu({
       source: KEYS,

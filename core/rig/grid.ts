@@ -1,8 +1,8 @@
 /** Frequencies of a response: 24 points an octave over the audio band, refined round a resonance. */
 
-export const BAND_LOW = 20;
-export const BAND_HIGH = 20000;
-export const POINTS_PER_OCTAVE = 24;
+const BAND_LOW = 20;
+const BAND_HIGH = 20000;
+const POINTS_PER_OCTAVE = 24;
 
 /** Logarithmic grid from 20 Hz to 20 kHz, both ends included. Hertz. */
 export function logGrid(perOctave = POINTS_PER_OCTAVE): Float64Array {

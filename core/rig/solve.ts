@@ -1,5 +1,6 @@
 import { divide, magnitude, minus, type Solution, System } from '../circuit/system';
-import { Network, type Node } from '../circuit/network';
+import type { Network} from '../circuit/network';
+import { type Node } from '../circuit/network';
 import { modelOf, Readings } from '../gear/catalogue';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -46,7 +47,7 @@ export interface LineSolution {
 }
 
 /** What a source is compared with: next to no load, ohms. */
-export const IDEAL_OHM = 10e6;
+const IDEAL_OHM = 10e6;
 
 /**
  * Solves one complete line: response, impedances and levels at every join.
@@ -61,7 +62,8 @@ export function solveLine(plan: Plan, line: Line, perOctave?: number): LineSolut
   const first = sweep(system, probes, rig, coarse);
   const extra = refineAround(coarse, first.far[first.far.length - 1]);
   const hz = Float64Array.from([...coarse, ...extra]).sort();
-  const swept = extra.length === 0 ? first : merge(hz, coarse, first, extra, sweep(system, probes, rig, Float64Array.from(extra)));
+  const swept =
+    extra.length === 0 ? first : merge(hz, coarse, first, extra, sweep(system, probes, rig, Float64Array.from(extra)));
 
   const sourceId = line.devices[0];
   const read = new Readings(modelOf(plan.devices[sourceId].model), plan.devices[sourceId].settings);
@@ -117,9 +119,15 @@ function legs(plan: Plan, rig: Rig, cable: string): Pick<Span, 'balanced' | 'col
     const apart = rig.net.root(nodes.cold) !== rig.net.root(nodes.shield);
     return { apart, two: spec.carries !== 'unbalanced', balanced: spec.carries === 'balanced' };
   });
+  let last = 0;
+  while (rig.net.has(`${cable}/s${last + 1}`)) last++;
+  const core = `${cable}/b${last}`;
+  // The plug at the far end may do it as well, by way of the second core.
+  const joinedFar =
+    rig.net.has(core) && rig.net.root(rig.net.node(core)) === rig.net.root(rig.net.node(`${cable}/s${last}`));
   return {
     balanced: ends.every((end) => end.balanced && end.apart),
-    coldOnShield: ends[0].two && !ends[0].apart
+    coldOnShield: ends[0].two && (!ends[0].apart || joinedFar)
   };
 }
 
@@ -150,10 +158,7 @@ function probe(plan: Plan, rig: Rig, cable: string): Probe {
   return {
     near: pair,
     far: signalNodes(far, to.port, farNodes),
-    inject:
-      near.family === 'joint'
-        ? null
-        : { a: rig.net.node(`${cable}/a0`), b: pair[1], meter: rig.meter(cable) }
+    inject: near.family === 'joint' ? null : { a: rig.net.node(`${cable}/a0`), b: pair[1], meter: rig.meter(cable) }
   };
 }
 
@@ -212,7 +217,7 @@ function merge(hz: Float64Array, coarse: Float64Array, a: Sweep, extra: readonly
 }
 
 /** Response of a source alone into 10 MΩ. */
-export function idealResponse(plan: Plan, sourceId: string, hz: Float64Array): Float64Array {
+function idealResponse(plan: Plan, sourceId: string, hz: Float64Array): Float64Array {
   const device = plan.devices[sourceId];
   const model = modelOf(device.model);
   const rig = compileRig({ ...plan, devices: { [sourceId]: device } }, { devices: [sourceId], cables: [] });

@@ -15,7 +15,11 @@ export function complete(text: string, caret: number, reading: Reading, most = 6
   const head = text.slice(0, caret);
   const part = /[^,]*$/.exec(head)![0].trimStart();
   if (/^\d/.test(part)) return [];
-  const done = new Set<string>(Object.entries(reading.partial).filter(([, v]) => v).map(([k]) => k));
+  const done = new Set<string>(
+    Object.entries(reading.partial)
+      .filter(([, v]) => v)
+      .map(([k]) => k)
+  );
   const open = (role: string): number => {
     if (role === 'source' || role === 'instrument') return done.has('source') ? 3 : 0;
     if (role === 'box') return done.has('box') ? 3 : 1;

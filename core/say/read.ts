@@ -236,7 +236,8 @@ class Reader {
     }
     const parsed = parseQuantity(key.startsWith('c') ? 'capacitance' : 'resistance', text);
     if (parsed.ok && parsed.value >= 0) at.settings = { ...at.settings, [key]: parsed.value };
-    else if (!parsed.ok) this.faults.push({ code: 'bad-value', piece, text: `${name} ${text}`, expected: parsed.error.expected });
+    else if (!parsed.ok)
+      this.faults.push({ code: 'bad-value', piece, text: `${name} ${text}`, expected: parsed.error.expected });
   }
 
   finish(givenName: string | undefined): Reading {
@@ -265,9 +266,7 @@ class Reader {
     }
     const name = givenName ?? this.#name();
     const missing = (['source', 'input'] as const).filter((role) => !this[role]);
-    const sourceSpec = source
-      ? { ...device(source), ...(this.supply ? { supply: this.supply } : {}) }
-      : null;
+    const sourceSpec = source ? { ...device(source), ...(this.supply ? { supply: this.supply } : {}) } : null;
     const partial = {
       ...(name ? { name } : {}),
       ...(sourceSpec ? { source: sourceSpec } : {}),
@@ -319,10 +318,13 @@ class Reader {
     const [a, b] = this.cables;
     if (!a) return { lead: null, run: null };
     if (b) {
-      const swapped = a.place === 'run' || b.place === 'lead' || (!a.place && !b.place && this.#isRun(a) && !this.#isRun(b));
+      const swapped =
+        a.place === 'run' || b.place === 'lead' || (!a.place && !b.place && this.#isRun(a) && !this.#isRun(b));
       return swapped ? { lead: b, run: a } : { lead: a, run: b };
     }
-    return this.box && (a.place === 'run' || (!a.place && this.#isRun(a))) ? { lead: null, run: a } : { lead: a, run: null };
+    return this.box && (a.place === 'run' || (!a.place && this.#isRun(a)))
+      ? { lead: null, run: a }
+      : { lead: a, run: null };
   }
 
   /** Said between the box and the input, whichever way round. */

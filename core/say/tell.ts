@@ -63,7 +63,10 @@ function cable(spec: CableSpec, place: 'lead' | 'run', source: string): string {
   const length = formatQuantity('length', spec.metres, 'exact');
   const kind = spec.kind === defaultKind(place, source, spec.metres) ? '' : ` ${sayCable(spec.kind)}`;
   const settings = Object.entries(spec.settings ?? {})
-    .map(([name, value]) => `${name} ${formatQuantity(name.startsWith('c') ? 'capacitance' : 'resistance', value, 'exact')}`)
+    .map(
+      ([name, value]) =>
+        `${name} ${formatQuantity(name.startsWith('c') ? 'capacitance' : 'resistance', value, 'exact')}`
+    )
     .join(', ');
   const couplers = spec.couplers ? ` ${spec.couplers} ${spec.couplers === 1 ? 'coupler' : 'couplers'}` : '';
   return `${length}${kind}${couplers}${settings ? ` (${settings})` : ''}`;

@@ -130,13 +130,15 @@ const PATTERNS: ReadonlyMap<Phrase, RegExp> = new Map(
 );
 
 /** Words that look like the one typed: same beginning, or few letters off. */
-export function nearest(word: string, most = 3): string[] {
+function nearest(word: string, most = 3): string[] {
   const lower = word.toLowerCase();
   return VOCABULARY.filter((p) => p.main && p.meaning.role !== 'filler')
     .map((p) => ({
       text: p.text,
       off: Math.min(
-        ...p.words.map((w) => (w.startsWith(lower) && lower.length > 1 ? 0.5 : distance(lower, w) / Math.max(w.length, 4)))
+        ...p.words.map((w) =>
+          w.startsWith(lower) && lower.length > 1 ? 0.5 : distance(lower, w) / Math.max(w.length, 4)
+        )
       )
     }))
     .filter((c) => c.off <= 0.5)
@@ -144,4 +146,3 @@ export function nearest(word: string, most = 3): string[] {
     .slice(0, most)
     .map((c) => c.text);
 }
-

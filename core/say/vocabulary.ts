@@ -103,7 +103,8 @@ const phrases = ([texts, meaning]: readonly [readonly string[], Meaning]): Phras
   texts.map((text, k) => ({ text, words: text.split(' '), meaning, main: k === 0 }));
 
 /** Instruments are called what they are called. */
-export const sayInstrument = (id: InstrumentId): string => id.replaceAll('-', ' ').replace('five string', 'five-string');
+export const sayInstrument = (id: InstrumentId): string =>
+  id.replaceAll('-', ' ').replace('five string', 'five-string');
 
 /** All phrases, longest first, so that "dynamic mic" is not read as an input. */
 export const VOCABULARY: readonly Phrase[] = [

@@ -15,12 +15,20 @@ const settingsOf = (model: Model): fc.Arbitrary<DeviceSpec['settings']> =>
     .tuple(
       fc.record(
         Object.fromEntries(
-          Object.entries(model.params).map(([name, p]) => [name, fc.constantFrom(p.min, p.max).filter((v) => v !== p.typ && v >= p.low && v <= p.high)])
+          Object.entries(model.params).map(([name, p]) => [
+            name,
+            fc.constantFrom(p.min, p.max).filter((v) => v !== p.typ && v >= p.low && v <= p.high)
+          ])
         ),
         { requiredKeys: [] }
       ),
       fc.record(
-        Object.fromEntries(Object.entries(model.options).map(([name, o]) => [name, fc.constantFrom(...o.choices.filter((c) => c !== o.default))])),
+        Object.fromEntries(
+          Object.entries(model.options).map(([name, o]) => [
+            name,
+            fc.constantFrom(...o.choices.filter((c) => c !== o.default))
+          ])
+        ),
         { requiredKeys: [] }
       )
     )

@@ -107,9 +107,7 @@ export function parseQuantity(kind: Kind, text: string): Parsed {
         ? finite(number, fail)
         : fail('unknown-unit');
     case 'ratio':
-      return unit === '' || unit === '×' || unit === 'x' || unit === ':1'
-        ? finite(number, fail)
-        : fail('unknown-unit');
+      return unit === '' || unit === '×' || unit === 'x' || unit === ':1' ? finite(number, fail) : fail('unknown-unit');
     default: {
       const exponent = prefixed(kind, unit);
       return exponent === undefined ? fail('unknown-unit') : finite(withExponent(number, exponent), fail);
@@ -141,9 +139,7 @@ function isUnit(kind: Kind, unit: string): boolean {
 function prefixed(kind: Kind, unit: string): number | undefined {
   const { unit: sign, aka } = KINDS[kind];
   const lower = unit.toLowerCase();
-  const ending = [sign, ...aka]
-    .sort((a, b) => b.length - a.length)
-    .find((name) => lower.endsWith(name.toLowerCase()));
+  const ending = [sign, ...aka].sort((a, b) => b.length - a.length).find((name) => lower.endsWith(name.toLowerCase()));
   const head = ending === undefined ? unit : unit.slice(0, unit.length - ending.length).trim();
   return head in PREFIX ? PREFIX[head] : undefined;
 }

@@ -58,8 +58,6 @@ export const KINDS: Readonly<Record<Kind, KindSpec>> = {
 export const toDbu = (volts: number): number => (volts > 0 ? 20 * Math.log10(volts / DBU_VOLTS) : -Infinity);
 /** dBu to volts RMS. */
 export const fromDbu = (dbu: number): number => DBU_VOLTS * 10 ** (dbu / 20);
-/** Volts RMS to dBV (re 1 V). */
-export const toDbv = (volts: number): number => (volts > 0 ? 20 * Math.log10(volts) : -Infinity);
 /** dBV to volts RMS. */
 export const fromDbv = (dbv: number): number => 10 ** (dbv / 20);
 /** Magnitude ratio to decibels. */

@@ -89,7 +89,9 @@ describe('parse and format belong together', () => {
   it('what is shown rounded reads back to that many digits', () =>
     fc.assert(
       fc.property(fc.constantFrom(...exactKinds), finite, fc.integer({ min: 1, max: 8 }), (kind, v, digits) => {
-        expect(Math.abs(value(kind, formatQuantity(kind, v, digits)) / v - 1)).toBeLessThanOrEqual(0.5000001 * 10 ** (1 - digits));
+        expect(Math.abs(value(kind, formatQuantity(kind, v, digits)) / v - 1)).toBeLessThanOrEqual(
+          0.5000001 * 10 ** (1 - digits)
+        );
       })
     ));
   it('levels survive the way through dBu', () =>

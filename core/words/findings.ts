@@ -100,7 +100,8 @@ const loopThrough = (f: Finding): string => {
 export function verdict(report: Pick<LineReport, 'severity' | 'findings'>): string {
   const bad = report.findings.filter((f) => f.severity === report.severity);
   if (report.severity === 'clean') return 'clean';
-  if (bad.length > 1) return `${bad.length} ${report.severity === 'care' ? 'with care' : plural(report.severity, bad.length)}`;
+  if (bad.length > 1)
+    return `${bad.length} ${report.severity === 'care' ? 'with care' : plural(report.severity, bad.length)}`;
   return short(bad[0]);
 }
 

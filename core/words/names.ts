@@ -2,7 +2,7 @@
 import type { CableKindId } from '../gear/cables';
 import type { InstrumentId } from '../gear/instruments';
 import type { Plug, Socket } from '../gear/sockets';
-import type { Family, Feed } from '../gear/types';
+import type { Feed } from '../gear/types';
 import type { Check, Severity } from '../judge/types';
 
 /** Full name of a model in running text, and the short one on a strip. */
@@ -70,14 +70,7 @@ export const PLUG_NAMES: Readonly<Record<Plug | Socket, string>> = {
   terminal: 'terminal'
 };
 
-export const FAMILY_NAMES: Readonly<Record<Family, string>> = {
-  source: 'source',
-  box: 'box',
-  input: 'input',
-  joint: 'adapter'
-};
-
-export const FEED_NAMES: Readonly<Record<Feed, string>> = {
+const FEED_NAMES: Readonly<Record<Feed, string>> = {
   'mains-1': 'mains, earthed',
   'mains-2': 'two-pin or wall-wart',
   battery: 'battery',

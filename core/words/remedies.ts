@@ -14,7 +14,9 @@ export const remedyText = (what: readonly RemedyWhat[]): string => {
 function one(w: RemedyWhat): string {
   switch (w.code) {
     case 'box':
-      return w.instead ? `${modelName(w.model)} instead of the ${modelName(w.instead)}` : `put in ${a(modelName(w.model))}`;
+      return w.instead
+        ? `${modelName(w.model)} instead of the ${modelName(w.instead)}`
+        : `put in ${a(modelName(w.model))}`;
     case 'setting':
       return setting(w);
     case 'shorten':
@@ -40,7 +42,9 @@ function setting(w: Extract<RemedyWhat, { code: 'setting' }>): string {
   const at = `on the ${modelName(w.model)}`;
   if (w.setting === 'lift') return w.value === 'lifted' ? `lift the signal ground ${at}` : `join the ground ${at}`;
   if (w.setting === 'phantom') return `switch phantom ${w.value} ${at}`;
-  if (w.setting === 'power') return w.value === 'battery' ? `a battery in the ${modelName(w.model)}` : `phantom for the ${modelName(w.model)}`;
-  if (w.setting === 'pad') return w.value === 'off' ? `take the pad out ${at}` : `pad ${choiceName('pad', w.value)} ${at}`;
+  if (w.setting === 'power')
+    return w.value === 'battery' ? `a battery in the ${modelName(w.model)}` : `phantom for the ${modelName(w.model)}`;
+  if (w.setting === 'pad')
+    return w.value === 'off' ? `take the pad out ${at}` : `pad ${choiceName('pad', w.value)} ${at}`;
   return `${w.setting} ${choiceName(w.setting, w.value)} ${at}`;
 }

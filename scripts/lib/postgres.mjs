@@ -1,6 +1,16 @@
 import { spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync
+} from 'node:fs';
 import { join } from 'node:path';
 import { freePort, isFree } from './ports.mjs';
 import { explain, Refusal, say } from './say.mjs';
@@ -46,7 +56,9 @@ export class Cluster {
   async start() {
     const whole = existsSync(join(this.dir, 'PG_VERSION'));
     if (whole && !existsSync(this.facts))
-      throw new Refusal(`${this.home} holds a database but its cluster.json is gone. Put it back, or move the folder away.`);
+      throw new Refusal(
+        `${this.home} holds a database but its cluster.json is gone. Put it back, or move the folder away.`
+      );
     if (!whole) this.#make();
     const facts = JSON.parse(readFileSync(this.facts, 'utf8'));
     this.password = facts.password;

@@ -53,7 +53,8 @@ const isRoot = () => process.getuid?.() === 0;
 export function ensureDebian(found, name, what) {
   if (found()) return;
   const command = `apt-get install -y ${name}`;
-  if (!hasCommand('apt-get')) throw new Refusal(`${what} is missing. Install ${name} with your system’s package manager.`);
+  if (!hasCommand('apt-get'))
+    throw new Refusal(`${what} is missing. Install ${name} with your system’s package manager.`);
   if (!isRoot()) throw new Refusal(`${what} is missing and installing it needs root. Run:  sudo ${command}`);
   say(`${what} is missing: installing Debian’s package ${name} …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
@@ -64,7 +65,9 @@ export function ensureDebian(found, name, what) {
     result = apt('install', '-y', '--no-install-recommends', name);
   }
   if (result.status !== 0 || !found())
-    throw new Refusal(`${what} could not be installed (${String(result.stderr).trim().split('\n').pop()}). Run:  ${command}`);
+    throw new Refusal(
+      `${what} could not be installed (${String(result.stderr).trim().split('\n').pop()}). Run:  ${command}`
+    );
 }
 
 export const ensureChromium = () => ensureDebian(() => chromium() !== null, 'chromium', 'Chromium');
@@ -94,11 +97,15 @@ export function ensureBuild() {
   const hash = sourceHash();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return { built: false };
   say('Building …');
-  const result = spawnSync(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], {
-    cwd: ROOT,
-    stdio: ['ignore', 'pipe', 'pipe'],
-    encoding: 'utf8'
-  });
+  const result = spawnSync(
+    process.execPath,
+    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'],
+    {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      encoding: 'utf8'
+    }
+  );
   if (result.status !== 0) throw new Refusal(`The build failed:\n${result.stdout}${result.stderr}`);
   writeFileSync(stamp, hash);
   return { built: true };

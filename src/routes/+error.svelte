@@ -7,8 +7,9 @@
 <Header />
 <main class="px-5 py-16 text-center">
   <h1 class="text-[1.4em] font-bold">{page.error?.message ?? 'Something failed.'}</h1>
-  <p class="text-quiet pt-2">
-    {#if page.error?.id}It is in the server’s log as <span class="num text-base-content">{page.error.id}</span>. Reloading may help.{:else}The address may be old.{/if}
+  <p class="pt-2 text-quiet">
+    {#if page.error?.id}It is in the server’s log as <span class="num text-base-content">{page.error.id}</span>.
+      Reloading may help.{:else}The address may be old.{/if}
   </p>
   <p class="pt-4"><a class="text-primary underline" href="/">All shows</a></p>
 </main>

@@ -109,47 +109,78 @@
       <p class="text-quiet">Every line of a show, judged before load-in.</p>
     </div>
     <form class="flex gap-2 max-sm:w-full" onsubmit={create}>
-      <input class="input w-56 max-sm:w-full" placeholder="Name of a new show" aria-label="Name of a new show" maxlength="80" bind:value={newName} />
+      <input
+        class="input w-56 max-sm:w-full"
+        placeholder="Name of a new show"
+        aria-label="Name of a new show"
+        maxlength="80"
+        bind:value={newName}
+      />
       <button class="btn btn-primary" disabled={busy || newName.trim() === ''}>Create</button>
       <button type="button" class="btn btn-outline btn-primary" onclick={() => picker.click()}>Import</button>
-      <input bind:this={picker} type="file" accept="application/json,.json" class="hidden" aria-label="Plan file" onchange={(event) => importFile(event.currentTarget.files?.[0])} />
+      <input
+        bind:this={picker}
+        type="file"
+        accept="application/json,.json"
+        class="hidden"
+        aria-label="Plan file"
+        onchange={(event) => importFile(event.currentTarget.files?.[0])}
+      />
     </form>
   </div>
 
   {#if faults}
-    <section class="border-error bg-card mb-4 rounded-[9px] border px-4 py-3" role="alert">
+    <section class="mb-4 rounded-[9px] border border-error bg-card px-4 py-3" role="alert">
       <p class="font-semibold">Nothing was imported from {faults.file}.</p>
       <ul class="num text-[0.9em]">
         {#each faults.lines as line, k (k)}<li>{line}</li>{/each}
       </ul>
-      <button type="button" class="text-primary mt-1 underline" onclick={() => (faults = null)}>Close</button>
+      <button type="button" class="mt-1 text-primary underline" onclick={() => (faults = null)}>Close</button>
     </section>
   {/if}
 
   {#if data.shows.length === 0}
-    <p class="text-quiet border-base-300 border-t py-14 text-center">No shows. Name one above, or import a plan file.</p>
+    <p class="border-t border-base-300 py-14 text-center text-quiet">
+      No shows. Name one above, or import a plan file.
+    </p>
   {/if}
-  <ul class="border-base-300 border-t">
+  <ul class="border-t border-base-300">
     {#each data.shows as show (show.id)}
       {@const worst = SEVERITIES.findLast((s) => show.counts[s] > 0) ?? 'clean'}
-      <li class="border-base-300 grid grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 border-b py-3">
+      <li class="grid grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 border-b border-base-300 py-3">
         <a href="/show/{show.id}" class="group min-w-0">
-          <span class="flex items-center gap-2.5 text-[1.15em] font-bold group-hover:underline"><Mark severity={worst} size={17} /><span class="truncate">{show.name}</span></span>
+          <span class="flex items-center gap-2.5 text-[1.15em] font-bold group-hover:underline"
+            ><Mark severity={worst} size={17} /><span class="truncate">{show.name}</span></span
+          >
           <span class="flex flex-wrap items-center gap-x-4 gap-y-0.5 pt-1 pl-[27px]">
             <span class="text-quiet">{show.lines} {show.lines === 1 ? 'line' : 'lines'}</span>
             {#each SEVERITIES as severity (severity)}
               {#if show.counts[severity] > 0}
-                <span class="flex items-center gap-1.5"><Mark {severity} size={13} />{show.counts[severity]} {severity === 'care' ? 'with care' : SEVERITY_NAMES[severity]}</span>
+                <span class="flex items-center gap-1.5"
+                  ><Mark {severity} size={13} />{show.counts[severity]}
+                  {severity === 'care' ? 'with care' : SEVERITY_NAMES[severity]}</span
+                >
               {/if}
             {/each}
             <span class="text-quiet">changed {when(show.changedAt)}</span>
           </span>
         </a>
-        <div class="text-quiet flex gap-x-4 max-sm:col-span-2 max-sm:pl-[27px]">
-          <button type="button" class="hover:text-base-content py-1" onclick={() => (renaming = { id: show.id, name: show.name })}>Rename<span class="sr-only"> {show.name}</span></button>
-          <button type="button" class="hover:text-base-content py-1" onclick={() => copy(show.id)}>Duplicate<span class="sr-only"> {show.name}</span></button>
-          <a class="hover:text-base-content py-1" href="/api/shows/{show.id}/plan" download>Export<span class="sr-only"> {show.name}</span></a>
-          <button type="button" class="hover:text-error py-1" onclick={() => remove(show.id, show.name)}>Delete<span class="sr-only"> {show.name}</span></button>
+        <div class="flex gap-x-4 text-quiet max-sm:col-span-2 max-sm:pl-[27px]">
+          <button
+            type="button"
+            class="py-1 hover:text-base-content"
+            onclick={() => (renaming = { id: show.id, name: show.name })}
+            >Rename<span class="sr-only"> {show.name}</span></button
+          >
+          <button type="button" class="py-1 hover:text-base-content" onclick={() => copy(show.id)}
+            >Duplicate<span class="sr-only"> {show.name}</span></button
+          >
+          <a class="py-1 hover:text-base-content" href="/api/shows/{show.id}/plan" download
+            >Export<span class="sr-only"> {show.name}</span></a
+          >
+          <button type="button" class="py-1 hover:text-error" onclick={() => remove(show.id, show.name)}
+            >Delete<span class="sr-only"> {show.name}</span></button
+          >
         </div>
       </li>
     {/each}

@@ -42,7 +42,7 @@ function planOf(base: Plan, lines: readonly string[]): Plan {
 }
 
 /** The travelling shadow-theatre piece in a converted rope works: three supplies, one of them with the dimmers. */
-export function saltRoad(): Plan {
+function saltRoad(): Plan {
   const plan = planOf(
     {
       ...blankPlan(),
@@ -64,7 +64,7 @@ export function saltRoad(): Plan {
 }
 
 /** A studio day in the same building. */
-export function ropeRoom(): Plan {
+function ropeRoom(): Plan {
   return planOf(
     {
       ...blankPlan(),

@@ -25,7 +25,11 @@
   const change = (part: Partial<Cable>): void => onedit(setCable(plan, id, subject, part));
   const setKind = (value: string): void => {
     const next = value as CableKindId;
-    change({ kind: next, plugs: [plugFor(next, socket(cable.from)), plugFor(next, socket(cable.to))], settings: undefined });
+    change({
+      kind: next,
+      plugs: [plugFor(next, socket(cable.from)), plugFor(next, socket(cable.to))],
+      settings: undefined
+    });
   };
   const setPlug = (side: number, value: string): void =>
     change({ plugs: cable.plugs.map((p, k) => (k === side ? (value as Plug) : p)) as [Plug, Plug] });
@@ -33,8 +37,20 @@
 </script>
 
 <Dialog title="{lineName}: {CABLE_NAMES[cable.kind]}" {onclose}>
-  <ChoiceField label="Kind" value={cable.kind} choices={CABLE_KIND_IDS.map((value) => ({ value, text: CABLE_NAMES[value] }))} onset={setKind} />
-  <QuantityField label="Length" kind="length" value={cable.metres} low={0} high={MAX_METRES} onset={(metres) => change({ metres })} />
+  <ChoiceField
+    label="Kind"
+    value={cable.kind}
+    choices={CABLE_KIND_IDS.map((value) => ({ value, text: CABLE_NAMES[value] }))}
+    onset={setKind}
+  />
+  <QuantityField
+    label="Length"
+    kind="length"
+    value={cable.metres}
+    low={0}
+    high={MAX_METRES}
+    onset={(metres) => change({ metres })}
+  />
   {#each [cable.from, cable.to] as end, side (side)}
     <ChoiceField
       label="Plug at the {modelName(plan.devices[end.device].model)}"

@@ -16,9 +16,7 @@
     const spans = report.points;
     const last = spans[spans.length - 1];
     const ends =
-      spans.length === 1 && !hasBox
-        ? [spans[0].near, last.far]
-        : [spans[0].near, spans[0].far, last.near, last.far];
+      spans.length === 1 && !hasBox ? [spans[0].near, last.far] : [spans[0].near, spans[0].far, last.near, last.far];
     const at = ends.length === 2 ? [WIDE[0], WIDE[3]] : WIDE;
     return ends.map((p, k) => ({ ...p, x: at[k] * width }));
   });
@@ -52,7 +50,10 @@
   const room = $derived(last.clip === null ? null : last.clip - last.peak);
   const told = $derived(
     points
-      .map((p, k) => `point ${k + 1}: playing ${formatNumber(p.nominal)}, peak ${formatNumber(p.peak)}, clips ${p.clip === null ? 'never' : formatNumber(p.clip)} dBu`)
+      .map(
+        (p, k) =>
+          `point ${k + 1}: playing ${formatNumber(p.nominal)}, peak ${formatNumber(p.peak)}, clips ${p.clip === null ? 'never' : formatNumber(p.clip)} dBu`
+      )
       .join('; ')
   );
   const dbu = (v: number): string => formatNumber(v, 0, true);
@@ -62,7 +63,13 @@
   <div bind:clientWidth={width} class="relative" role="img" aria-label="Levels along the line. {told}">
     <svg {width} height={HEIGHT} viewBox="0 0 {width} {HEIGHT}" aria-hidden="true" class="block overflow-visible">
       <defs>
-        <pattern id="hatch-{report.id}" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id="hatch-{report.id}"
+          width="6"
+          height="6"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <line x1="0" y1="0" x2="0" y2="6" class="stroke-error" stroke-width="1" opacity="0.35" />
         </pattern>
       </defs>
@@ -76,14 +83,27 @@
       <path d={path((p) => p.peak)} fill="none" class={clips ? 'stroke-error' : 'stroke-primary'} stroke-width="1.4" />
       <path d={path((p) => p.nominal)} fill="none" class="stroke-primary" stroke-width="3" />
       {#if last.clip !== null && last.clip <= range.high}
-        <text x={width - 4} y={Math.max(y(ceiling(last)) - 5, 11)} text-anchor="end" class="fill-error" font-size="12">clips {dbu(last.clip)}</text>
+        <text x={width - 4} y={Math.max(y(ceiling(last)) - 5, 11)} text-anchor="end" class="fill-error" font-size="12"
+          >clips {dbu(last.clip)}</text
+        >
       {/if}
-      <text x={width - 4} y={y(last.peak) - 5} text-anchor="end" class={clips ? 'fill-error' : 'fill-primary'} font-size="12">peak {dbu(last.peak)}</text>
-      <text x={width - 4} y={y(last.nominal) + 15} text-anchor="end" class="fill-primary" font-size="12">{last.nominal <= -150 ? 'playing −∞' : `playing ${dbu(last.nominal)}`}</text>
+      <text
+        x={width - 4}
+        y={y(last.peak) - 5}
+        text-anchor="end"
+        class={clips ? 'fill-error' : 'fill-primary'}
+        font-size="12">peak {dbu(last.peak)}</text
+      >
+      <text x={width - 4} y={y(last.nominal) + 15} text-anchor="end" class="fill-primary" font-size="12"
+        >{last.nominal <= -150 ? 'playing −∞' : `playing ${dbu(last.nominal)}`}</text
+      >
       <text x="-8" y={HEIGHT - 3} text-anchor="end" class="fill-quiet" font-size="11">dBu</text>
     </svg>
   </div>
-  <div class="num text-[0.86em] leading-tight" style:padding-top="{Math.max((y(ceiling(last)) + y(last.peak)) / 2 - 12, 0)}px">
+  <div
+    class="num text-[0.86em] leading-tight"
+    style:padding-top="{Math.max((y(ceiling(last)) + y(last.peak)) / 2 - 12, 0)}px"
+  >
     {#if room !== null}
       <span class={room < 0 ? 'text-error' : ''}>{formatNumber(room)} dB<br />{room < 0 ? 'too much' : 'room'}</span>
     {/if}

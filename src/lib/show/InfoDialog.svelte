@@ -25,7 +25,8 @@
   function setChannel(value: string): void {
     const channel = Number(value);
     if (value.trim() === '') onedit(setInfo(plan, line, { channel: undefined }));
-    else if (!Number.isInteger(channel) || channel < 1 || channel > 999) error = 'A channel is a whole number from 1 to 999, or empty.';
+    else if (!Number.isInteger(channel) || channel < 1 || channel > 999)
+      error = 'A channel is a whole number from 1 to 999, or empty.';
     else {
       error = null;
       onedit(setInfo(plan, line, { channel }));
@@ -41,10 +42,27 @@
 <Dialog title={lineName(line)} {onclose}>
   <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 max-sm:grid-cols-1">
     <label for="info-name">Name</label>
-    <input id="info-name" class="input input-sm w-full" value={lineName(line)} maxlength="80" onchange={(event) => setName(event.currentTarget.value)} />
+    <input
+      id="info-name"
+      class="input w-full input-sm"
+      value={lineName(line)}
+      maxlength="80"
+      onchange={(event) => setName(event.currentTarget.value)}
+    />
     <label for="info-channel">Channel</label>
-    <input id="info-channel" class="input input-sm num w-full" inputmode="numeric" value={line.info?.channel ?? ''} onchange={(event) => setChannel(event.currentTarget.value)} />
+    <input
+      id="info-channel"
+      class="num input w-full input-sm"
+      inputmode="numeric"
+      value={line.info?.channel ?? ''}
+      onchange={(event) => setChannel(event.currentTarget.value)}
+    />
   </div>
-  <ChoiceField label="In the mix" value={line.info?.exposure ?? 'normal'} choices={EXPOSURES} onset={(value) => onedit(setInfo(plan, line, { exposure: value as Exposure }))} />
-  {#if error}<p class="text-error pt-1" role="alert">{error}</p>{/if}
+  <ChoiceField
+    label="In the mix"
+    value={line.info?.exposure ?? 'normal'}
+    choices={EXPOSURES}
+    onset={(value) => onedit(setInfo(plan, line, { exposure: value as Exposure }))}
+  />
+  {#if error}<p class="pt-1 text-error" role="alert">{error}</p>{/if}
 </Dialog>

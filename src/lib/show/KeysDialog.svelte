@@ -23,7 +23,9 @@
 <Dialog title="Keys" {onclose}>
   <dl class="grid grid-cols-[auto_1fr] items-baseline gap-x-4 gap-y-1.5">
     {#each KEYS as [keys, text] (text)}
-      <dt class="text-right">{#each keys as key, k (k)}{#if k > 0}{' '}{/if}<kbd class="key">{key}</kbd>{/each}</dt>
+      <dt class="text-right">
+        {#each keys as key, k (k)}{#if k > 0}&nbsp;{/if}<kbd class="key">{key}</kbd>{/each}
+      </dt>
       <dd>{text}</dd>
     {/each}
   </dl>

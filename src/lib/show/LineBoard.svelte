@@ -40,14 +40,21 @@
   let sort = $state<Sort>('channel');
   let filter = $state<Filter>(null);
   let remedies = $state.raw<readonly Remedy[] | null>(null);
-  let dialog = $state.raw<{ kind: 'device' | 'cable' | 'info'; id: string; line: string } | { kind: 'keys' } | null>(null);
+  let dialog = $state.raw<{ kind: 'device' | 'cable' | 'info'; id: string; line: string } | { kind: 'keys' } | null>(
+    null
+  );
   let say: SayField;
 
   const rows = $derived(arrange(lines, reports, sort, filter, openId));
   const counts = $derived(tally(lines, reports));
   const current = $derived(rows.find((l) => l.id === currentId) ?? rows[0] ?? null);
   const openReport = $derived(openId ? reports.get(openId) : undefined);
-  const STATUS = { saved: 'Saved', saving: 'Saving …', retrying: 'Not saved, retrying', gone: 'This show was deleted' } as const;
+  const STATUS = {
+    saved: 'Saved',
+    saving: 'Saving …',
+    retrying: 'Not saved, retrying',
+    gone: 'This show was deleted'
+  } as const;
 
   onMount(() => {
     judging = new Judging();
@@ -180,14 +187,18 @@
     if (openId === line.id) openId = null;
     const next = rows[Math.min(at, rows.length - 1)];
     currentId = next?.id ?? null;
-    toast(`Deleted ${lineName(line)}.`, { action: { label: 'Undo', onClick: () => announce(session.undo(), 'Undone') } });
+    toast(`Deleted ${lineName(line)}.`, {
+      action: { label: 'Undo', onClick: () => announce(session.undo(), 'Undone') }
+    });
     if (next) void focusRow(next.id);
   }
 
   function apply(remedy: Remedy): void {
     const line = lines.find((l) => l.id === openId);
     if (!line || !change(applyRemedy(line, remedy.ops))) return;
-    toast(`Applied to ${lineName(line)}.`, { action: { label: 'Undo', onClick: () => announce(session.undo(), 'Undone') } });
+    toast(`Applied to ${lineName(line)}.`, {
+      action: { label: 'Undo', onClick: () => announce(session.undo(), 'Undone') }
+    });
   }
   const lineOf = (id: string): Line | undefined => lines.find((l) => l.id === id);
 </script>
@@ -199,21 +210,42 @@
   onhelp={() => (dialog = { kind: 'keys' })}
 >
   {#snippet extra()}
-    <button type="button" class="text-quiet hover:text-base-content disabled:opacity-40" disabled={session.history.undo.length === 0} onclick={() => announce(session.undo(), 'Undone')}>Undo</button>
-    <button type="button" class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden" disabled={session.history.redo.length === 0} onclick={() => announce(session.redo(), 'Redone')}>Redo</button>
+    <button
+      type="button"
+      class="text-quiet hover:text-base-content disabled:opacity-40"
+      disabled={session.history.undo.length === 0}
+      onclick={() => announce(session.undo(), 'Undone')}>Undo</button
+    >
+    <button
+      type="button"
+      class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden"
+      disabled={session.history.redo.length === 0}
+      onclick={() => announce(session.redo(), 'Redone')}>Redo</button
+    >
   {/snippet}
 </Header>
 
 <main>
   <h1 class="sr-only">{data.name}: lines</h1>
-  <SayField bind:this={say} {plan} {editing} ondone={(spec, line) => void said(spec, line)} oncancel={() => { editing = null; if (current) void focusRow(current.id); }} />
+  <SayField
+    bind:this={say}
+    {plan}
+    {editing}
+    ondone={(spec, line) => void said(spec, line)}
+    oncancel={() => {
+      editing = null;
+      if (current) void focusRow(current.id);
+    }}
+  />
   <Conflicts {session} />
-  {#if judging?.failed}<p class="text-error px-5 pt-2" role="alert">{judging.failed}</p>{/if}
+  {#if judging?.failed}<p class="px-5 pt-2 text-error" role="alert">{judging.failed}</p>{/if}
 
   {#if lines.length === 0}
     <div class="px-5 py-16 text-center">
       <p class="text-[1.2em] font-semibold">No lines yet.</p>
-      <p class="text-quiet pt-1">Say the first one above as you would to a colleague: <em>guitar humbucker, 6 m, active box, 30 m, mic</em>.</p>
+      <p class="pt-1 text-quiet">
+        Say the first one above as you would to a colleague: <em>guitar humbucker, 6 m, active box, 30 m, mic</em>.
+      </p>
     </div>
   {:else}
     <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-5 pt-2.5 pb-1 max-sm:px-3.5">
@@ -221,7 +253,9 @@
       {#each counts as { severity, count } (severity)}
         <button
           type="button"
-          class="flex h-[27px] items-center gap-1.5 rounded-full px-3 {filter === severity ? 'bg-primary text-primary-content' : 'bg-base-200'}"
+          class="flex h-[27px] items-center gap-1.5 rounded-full px-3 {filter === severity
+            ? 'bg-primary text-primary-content'
+            : 'bg-base-200'}"
           aria-pressed={filter === severity}
           onclick={() => (filter = filter === severity ? null : severity)}
         >
@@ -230,22 +264,46 @@
           {severity === 'care' ? 'with care' : SEVERITY_NAMES[severity]}
         </button>
       {/each}
-      {#if filter === 'wrong'}<button type="button" class="text-primary underline" onclick={() => (filter = null)}>only what is wrong: show all</button>{/if}
-      <span class="text-quiet ml-auto max-lg:hidden">each stitch, left to right: connector, balance, level, impedance, ground</span>
-      <button type="button" class="text-quiet hidden underline max-lg:ml-auto max-lg:inline" onclick={() => (sort = sort === 'channel' ? 'verdict' : 'channel')}>by {sort === 'channel' ? 'verdict' : 'channel'}</button>
+      {#if filter === 'wrong'}<button type="button" class="text-primary underline" onclick={() => (filter = null)}
+          >only what is wrong: show all</button
+        >{/if}
+      <span class="ml-auto text-quiet max-lg:hidden"
+        >each stitch, left to right: connector, balance, level, impedance, ground</span
+      >
+      <button
+        type="button"
+        class="hidden text-quiet underline max-lg:ml-auto max-lg:inline"
+        onclick={() => (sort = sort === 'channel' ? 'verdict' : 'channel')}
+        >by {sort === 'channel' ? 'verdict' : 'channel'}</button
+      >
     </div>
-    <div class="board-row text-quiet border-primary border-b-2 pb-1.5 text-[0.93em] max-[1200px]:hidden!">
-      <button type="button" class="text-left" aria-label="Sort by channel" aria-pressed={sort === 'channel'} onclick={() => (sort = 'channel')}>{sort === 'channel' ? '▾' : '#'}</button>
+    <div class="board-row border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!">
+      <button
+        type="button"
+        class="text-left"
+        aria-label="Sort by channel"
+        aria-pressed={sort === 'channel'}
+        onclick={() => (sort = 'channel')}>{sort === 'channel' ? '▾' : '#'}</button
+      >
       <span>Line</span>
-      <div class="strip"><span>Source</span><span class="text-center">lead</span><span>Box</span><span class="text-center">run</span><span>Input</span></div>
+      <div class="strip">
+        <span>Source</span><span class="text-center">lead</span><span>Box</span><span class="text-center">run</span
+        ><span>Input</span>
+      </div>
       <span class="text-right" title="Average level at the input, dBu">arrives</span>
       <span class="text-right" title="Gain to the working level, dB">gain</span>
       <span class="text-right" title="Least room between peak and clip, dB">room</span>
-      <button type="button" class="text-left" aria-pressed={sort === 'verdict'} onclick={() => (sort = sort === 'verdict' ? 'channel' : 'verdict')}>verdict{sort === 'verdict' ? ' ▾' : ''}</button>
+      <button
+        type="button"
+        class="text-left"
+        aria-pressed={sort === 'verdict'}
+        onclick={() => (sort = sort === 'verdict' ? 'channel' : 'verdict')}
+        >verdict{sort === 'verdict' ? ' ▾' : ''}</button
+      >
     </div>
     <ol class="border-primary max-[1200px]:border-t-2">
       {#each rows as line (line.id)}
-        <li class="border-base-300 border-b {openId === line.id ? 'border-b-0' : ''}">
+        <li class="border-b border-base-300 {openId === line.id ? 'border-b-0' : ''}">
           <LineRow
             {plan}
             {line}
@@ -274,7 +332,11 @@
       {/each}
     </ol>
     {#if rows.length === 0}
-      <p class="text-quiet px-5 py-10 text-center">No line is like that. <button type="button" class="text-primary underline" onclick={() => (filter = null)}>Show all</button></p>
+      <p class="px-5 py-10 text-center text-quiet">
+        No line is like that. <button type="button" class="text-primary underline" onclick={() => (filter = null)}
+          >Show all</button
+        >
+      </p>
     {/if}
   {/if}
 </main>

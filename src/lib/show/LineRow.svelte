@@ -33,19 +33,32 @@
     const middle = devices.slice(source ? 1 : 0, input ? -1 : undefined);
     const box = middle.find((id) => family(id) === 'box') ?? middle[0] ?? null;
     const split = box ? devices.indexOf(box) : cables.length;
-    return { source, input: input && input !== source ? input : null, box, more: middle.length - 1, lead: cables.slice(0, split), run: cables.slice(split) };
+    return {
+      source,
+      input: input && input !== source ? input : null,
+      box,
+      more: middle.length - 1,
+      lead: cables.slice(0, split),
+      run: cables.slice(split)
+    };
   });
   const isJoint = $derived(parts.box !== null && family(parts.box) === 'joint');
 
   function strokes(cable: string | undefined): 0 | 1 | 2 {
     if (!cable) return 0;
     const balanced = report?.findings.some((f) => f.code === 'balanced' && f.at === line.cables.indexOf(cable));
-    return balanced ?? CABLES[plan.cables[cable].kind].cores === 2 ? 2 : 1;
+    return (balanced ?? CABLES[plan.cables[cable].kind].cores === 2) ? 2 : 1;
   }
   function label(cable: string | undefined): string {
     if (!cable) return '';
     const { metres, couplers, kind } = plan.cables[cable];
-    const rest = couplers ? `, ${couplers} coupler${couplers > 1 ? 's' : ''}` : kind === 'mini' ? ' 3.5 mm' : kind === 'multicore' ? ' pair' : '';
+    const rest = couplers
+      ? `, ${couplers} coupler${couplers > 1 ? 's' : ''}`
+      : kind === 'mini'
+        ? ' 3.5 mm'
+        : kind === 'multicore'
+          ? ' pair'
+          : '';
     return `${formatQuantity('length', metres)}${rest}`;
   }
   const show = (value: number | null | undefined): string =>
@@ -53,11 +66,14 @@
   const name = $derived(line.info?.name ?? 'Unnamed');
 </script>
 
-<div
-  class="board-row py-[3px] {open ? 'bg-card' : current ? 'bg-base-200/60' : ''}"
-  data-line={line.id}
->
-  <button type="button" class="num no text-quiet hover:text-base-content text-left" tabindex={current ? 0 : -1} onclick={oninfo} aria-label="Name and channel of {name}">{line.info?.channel ?? '·'}</button>
+<div class="board-row py-[3px] {open ? 'bg-card' : current ? 'bg-base-200/60' : ''}" data-line={line.id}>
+  <button
+    type="button"
+    class="num no text-left text-quiet hover:text-base-content"
+    tabindex={current ? 0 : -1}
+    onclick={oninfo}
+    aria-label="Name and channel of {name}">{line.info?.channel ?? '·'}</button
+  >
   <button
     type="button"
     class="name truncate text-left font-semibold"
@@ -70,23 +86,63 @@
   <div class="strip-cell">
     <div class="strip h-[33px]">
       {#if parts.source}
-        <button type="button" class="chip" tabindex={current ? 0 : -1} title={modelName(plan.devices[parts.source].model)} onclick={() => ondevice(parts.source!)}>{modelShort(plan.devices[parts.source].model)}</button>
+        <button
+          type="button"
+          class="chip"
+          tabindex={current ? 0 : -1}
+          title={modelName(plan.devices[parts.source].model)}
+          onclick={() => ondevice(parts.source!)}>{modelShort(plan.devices[parts.source].model)}</button
+        >
       {:else}
-        <button type="button" class="chip text-quiet border-dashed" tabindex={-1} onclick={ontoggle}>no source</button>
+        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}>no source</button>
       {/if}
-      <Thread strokes={strokes(parts.lead.at(-1))} at={parts.lead.length - 1} report={parts.lead.length > 0 ? report : undefined} label={label(parts.lead.at(-1))} reachable={open} onpick={() => !open && ontoggle()} onedit={() => parts.lead.length > 0 && oncable(parts.lead.at(-1)!)} />
+      <Thread
+        strokes={strokes(parts.lead.at(-1))}
+        at={parts.lead.length - 1}
+        report={parts.lead.length > 0 ? report : undefined}
+        label={label(parts.lead.at(-1))}
+        reachable={open}
+        onpick={() => !open && ontoggle()}
+        onedit={() => parts.lead.length > 0 && oncable(parts.lead.at(-1)!)}
+      />
       {#if parts.box && !isJoint}
-        <button type="button" class="chip" tabindex={current ? 0 : -1} title={modelName(plan.devices[parts.box].model)} onclick={() => ondevice(parts.box!)}>{modelShort(plan.devices[parts.box].model)}{parts.more > 0 ? ` +${parts.more}` : ''}</button>
+        <button
+          type="button"
+          class="chip"
+          tabindex={current ? 0 : -1}
+          title={modelName(plan.devices[parts.box].model)}
+          onclick={() => ondevice(parts.box!)}
+          >{modelShort(plan.devices[parts.box].model)}{parts.more > 0 ? ` +${parts.more}` : ''}</button
+        >
       {:else if parts.box}
-        <Thread strokes={1} label={modelShort(plan.devices[parts.box].model)} reachable={open} onedit={() => ondevice(parts.box!)} />
+        <Thread
+          strokes={1}
+          label={modelShort(plan.devices[parts.box].model)}
+          reachable={open}
+          onedit={() => ondevice(parts.box!)}
+        />
       {:else}
         <Thread strokes={0} label={parts.lead.length > 0 && parts.input ? 'no box' : ''} onedit={ontoggle} />
       {/if}
-      <Thread strokes={strokes(parts.run[0])} at={line.cables.indexOf(parts.run[0])} report={parts.run.length > 0 ? report : undefined} label={label(parts.run[0])} reachable={open} onpick={() => !open && ontoggle()} onedit={() => parts.run.length > 0 && oncable(parts.run[0])} />
+      <Thread
+        strokes={strokes(parts.run[0])}
+        at={line.cables.indexOf(parts.run[0])}
+        report={parts.run.length > 0 ? report : undefined}
+        label={label(parts.run[0])}
+        reachable={open}
+        onpick={() => !open && ontoggle()}
+        onedit={() => parts.run.length > 0 && oncable(parts.run[0])}
+      />
       {#if parts.input}
-        <button type="button" class="chip" tabindex={current ? 0 : -1} title={modelName(plan.devices[parts.input].model)} onclick={() => ondevice(parts.input!)}>{modelShort(plan.devices[parts.input].model)}</button>
+        <button
+          type="button"
+          class="chip"
+          tabindex={current ? 0 : -1}
+          title={modelName(plan.devices[parts.input].model)}
+          onclick={() => ondevice(parts.input!)}>{modelShort(plan.devices[parts.input].model)}</button
+        >
       {:else}
-        <button type="button" class="chip text-quiet border-dashed" tabindex={-1} onclick={ontoggle}>no input</button>
+        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}>no input</button>
       {/if}
     </div>
   </div>
@@ -95,7 +151,10 @@
   <span class="num wide text-right" title="Least room between peak and clip, dB">{show(report?.room)}</span>
   <span class="verdict flex min-w-0 items-center gap-2 {report ? SEVERITY_TEXT[report.severity] : 'text-quiet'}">
     {#if report}
-      <Mark severity={report.severity} /><span class="truncate {report.severity === 'clean' ? '' : 'font-semibold'}" data-verdict={report.severity}>{verdict(report)}</span>
+      <Mark severity={report.severity} /><span
+        class="truncate {report.severity === 'clean' ? '' : 'font-semibold'}"
+        data-verdict={report.severity}>{verdict(report)}</span
+      >
     {:else}computing{/if}
   </span>
 </div>

@@ -27,39 +27,55 @@
   const { plan, line, report, remedies, onapply, onedit, oncopy, ondelete, oninfo }: Props = $props();
 
   const found = $derived(report ? problems(report) : []);
-  const hasBox = $derived(line.devices.length > 2 && line.devices.some((id) => modelOf(plan.devices[id].model).family !== 'input'));
+  const hasBox = $derived(
+    line.devices.length > 2 && line.devices.some((id) => modelOf(plan.devices[id].model).family !== 'input')
+  );
   let shownWhy = $state<number | null>(null);
   const name = $derived(line.info?.name ?? 'this line');
 </script>
 
-<section class="bg-card border-primary border-b-2 pb-4" aria-label="{name}, unfolded">
+<section class="border-b-2 border-primary bg-card pb-4" aria-label="{name}, unfolded">
   {#if report?.response}
     <div class="board-row">
       <div class="corridor-cell"><Corridor {report} {hasBox} /></div>
       <div class="response-cell"><ResponseChart {report} /></div>
     </div>
   {/if}
-  <div class="grid grid-cols-2 gap-x-5 px-5 pt-2 max-sm:px-3.5 max-lg:grid-cols-1 max-lg:gap-y-4">
+  <div class="grid grid-cols-2 gap-x-5 px-5 pt-2 max-lg:grid-cols-1 max-lg:gap-y-4 max-sm:px-3.5">
     <div>
       <h3 class="heading">{found.length === 0 ? 'Nothing is wrong' : 'What is wrong'}</h3>
       {#if report && found.length === 0}
-        <p class="text-quiet py-2">
-          {#each report.findings.filter((f) => ['bridges', 'keeps-response', 'gain', 'headroom'].includes(f.code)).slice(0, 4) as f, k (k)}{sentence(f)} {/each}
+        <p class="py-2 text-quiet">
+          {#each report.findings
+            .filter((f) => ['bridges', 'keeps-response', 'gain', 'headroom'].includes(f.code))
+            .slice(0, 4) as f, k (k)}{sentence(f)}
+          {/each}
         </p>
       {/if}
       <ul>
         {#each found as f, k (k)}
           {@const told = why(f)}
-          <li class="border-base-300 grid grid-cols-[22px_1fr_auto] items-start py-1.5 [&+li]:border-t">
-            <span class="pt-0.5"><Mark severity={f.severity} /><span class="sr-only">{SEVERITY_NAMES[f.severity]}: </span></span>
-            <p class="font-semibold {f.severity === 'note' ? 'font-normal' : ''}" data-finding={f.code}>{sentence(f)}</p>
-            <button type="button" class="text-quiet hover:text-base-content px-2 underline decoration-dotted" aria-expanded={shownWhy === k} onclick={() => (shownWhy = shownWhy === k ? null : k)}>why</button>
+          <li class="grid grid-cols-[22px_1fr_auto] items-start border-base-300 py-1.5 [&+li]:border-t">
+            <span class="pt-0.5"
+              ><Mark severity={f.severity} /><span class="sr-only">{SEVERITY_NAMES[f.severity]}: </span></span
+            >
+            <p class="font-semibold {f.severity === 'note' ? 'font-normal' : ''}" data-finding={f.code}>
+              {sentence(f)}
+            </p>
+            <button
+              type="button"
+              class="px-2 text-quiet underline decoration-dotted hover:text-base-content"
+              aria-expanded={shownWhy === k}
+              onclick={() => (shownWhy = shownWhy === k ? null : k)}>why</button
+            >
             {#if shownWhy === k}
               <div class="col-span-2 col-start-2 pt-0.5 pb-1 leading-snug">
                 <p>{told.reason}</p>
-                <p class="text-quiet pt-1">{told.formula}</p>
-                <p class="num text-quiet pt-1 leading-relaxed">
-                  {#each told.inputs as input, i (i)}{#if i > 0}<span aria-hidden="true"> · </span>{/if}<span class="whitespace-nowrap">{input.name} <span class="text-base-content">{input.value}</span></span>{/each}
+                <p class="pt-1 text-quiet">{told.formula}</p>
+                <p class="num pt-1 leading-relaxed text-quiet">
+                  {#each told.inputs as input, i (i)}{#if i > 0}<span aria-hidden="true"> · </span>{/if}<span
+                      class="whitespace-nowrap">{input.name} <span class="text-base-content">{input.value}</span></span
+                    >{/each}
                   <span class="whitespace-nowrap"> → <span class="text-base-content">{told.result}</span></span>
                 </p>
               </div>
@@ -72,29 +88,53 @@
       <h3 class="heading">{found.length === 0 ? 'What to do with it' : 'What would fix it'}</h3>
       {#if found.length > 0}
         {#if remedies === null}
-          <p class="text-quiet py-2" aria-live="polite">Trying remedies on the network …</p>
+          <p class="py-2 text-quiet" aria-live="polite">Trying remedies on the network …</p>
         {:else if remedies.length === 0}
-          <p class="text-quiet py-2">No single change or pair of changes tried here makes it better. Edit the line in words, or change a device by clicking it.</p>
+          <p class="py-2 text-quiet">
+            No single change or pair of changes tried here makes it better. Edit the line in words, or change a device
+            by clicking it.
+          </p>
         {/if}
         <ol>
           {#each remedies ?? [] as remedy, k (JSON.stringify(remedy.ops))}
-            <li class="border-base-300 grid grid-cols-[26px_1fr_auto_auto] items-center gap-x-2 py-1.5 [&+li]:border-t max-sm:grid-cols-[26px_1fr_auto]">
+            <li
+              class="grid grid-cols-[26px_1fr_auto_auto] items-center gap-x-2 border-base-300 py-1.5 max-sm:grid-cols-[26px_1fr_auto] [&+li]:border-t"
+            >
               <kbd class="key">{k + 1}</kbd>
               <span class="leading-snug">{remedyText(remedy.what)}</span>
-              <span class="num text-quiet text-right text-[0.86em] leading-snug max-sm:col-start-2 max-sm:row-start-2 max-sm:text-left">
+              <span
+                class="num text-right text-[0.86em] leading-snug text-quiet max-sm:col-start-2 max-sm:row-start-2 max-sm:text-left"
+              >
                 {measure(remedy.before)} → {remedy.after ? measure(remedy.after) : 'gone'}<br />
-                <span class={SEVERITY_TEXT[remedy.severityAfter]}>{remedy.leftAfter === 0 ? 'clean' : `${remedy.leftAfter} left, worst ${SEVERITY_NAMES[remedy.severityAfter]}`}</span>
+                <span class={SEVERITY_TEXT[remedy.severityAfter]}
+                  >{remedy.leftAfter === 0
+                    ? 'clean'
+                    : `${remedy.leftAfter} left, worst ${SEVERITY_NAMES[remedy.severityAfter]}`}</span
+                >
               </span>
-              <button type="button" class="btn btn-sm btn-primary {k === 0 ? '' : 'btn-outline'} max-sm:row-span-2" onclick={() => onapply(remedy)} aria-label="Apply remedy {k + 1}: {remedyText(remedy.what)}">Apply</button>
+              <button
+                type="button"
+                class="btn btn-primary btn-sm {k === 0 ? '' : 'btn-outline'} max-sm:row-span-2"
+                onclick={() => onapply(remedy)}
+                aria-label="Apply remedy {k + 1}: {remedyText(remedy.what)}">Apply</button
+              >
             </li>
           {/each}
         </ol>
       {/if}
-      <p class="text-quiet no-print flex flex-wrap gap-x-4 gap-y-1 pt-3">
-        <button type="button" class="hover:text-base-content" onclick={onedit}><kbd class="key">E</kbd> edit in words</button>
-        <button type="button" class="hover:text-base-content" onclick={oninfo}><kbd class="key">I</kbd> name, channel</button>
-        <button type="button" class="hover:text-base-content" onclick={oncopy}><kbd class="key">D</kbd> duplicate</button>
-        <button type="button" class="hover:text-base-content" onclick={ondelete}><kbd class="key">Del</kbd> delete</button>
+      <p class="no-print flex flex-wrap gap-x-4 gap-y-1 pt-3 text-quiet">
+        <button type="button" class="hover:text-base-content" onclick={onedit}
+          ><kbd class="key">E</kbd> edit in words</button
+        >
+        <button type="button" class="hover:text-base-content" onclick={oninfo}
+          ><kbd class="key">I</kbd> name, channel</button
+        >
+        <button type="button" class="hover:text-base-content" onclick={oncopy}
+          ><kbd class="key">D</kbd> duplicate</button
+        >
+        <button type="button" class="hover:text-base-content" onclick={ondelete}
+          ><kbd class="key">Del</kbd> delete</button
+        >
       </p>
     </div>
   </div>

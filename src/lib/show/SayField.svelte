@@ -91,7 +91,10 @@
 
   const hint = $derived.by(() => {
     const { partial, missing, assumed, spec } = reading;
-    if (spec) return assumed.length > 0 ? `${assumedText(assumed)} Enter ${editing ? 'changes' : 'adds'} it.` : `Enter ${editing ? 'changes' : 'adds'} it.`;
+    if (spec)
+      return assumed.length > 0
+        ? `${assumedText(assumed)} Enter ${editing ? 'changes' : 'adds'} it.`
+        : `Enter ${editing ? 'changes' : 'adds'} it.`;
     if (missing.includes('source')) return 'Next: what is played.';
     if (!partial.lead) return 'Next: the lead, as 3 m.';
     return partial.box ? 'Next: the run and the input.' : 'Next: a box, or the run straight to an input.';
@@ -115,12 +118,14 @@
   });
 </script>
 
-<div class="no-print grid grid-cols-[minmax(0,620px)_minmax(0,1fr)] items-start gap-x-4 px-5 pt-2.5 max-lg:grid-cols-1 max-sm:px-3.5">
+<div
+  class="no-print grid grid-cols-[minmax(0,620px)_minmax(0,1fr)] items-start gap-x-4 px-5 pt-2.5 max-lg:grid-cols-1 max-sm:px-3.5"
+>
   <div class="relative">
     <input
       bind:this={field}
       bind:value={text}
-      class="border-primary bg-card focus:outline-primary h-[38px] w-full rounded-[9px] border px-3 text-[1.07em] max-sm:h-12"
+      class="h-[38px] w-full rounded-[9px] border border-primary bg-card px-3 text-[1.07em] focus:outline-primary max-sm:h-12"
       placeholder={editing ? '' : 'Say a line: upright bass piezo, 3 m, active box, 40 m, mic'}
       aria-label={editing ? 'The line in words' : 'Say a line'}
       role="combobox"
@@ -146,7 +151,12 @@
       onblur={() => (focused = false)}
     />
     {#if open}
-      <ul id="say-options" role="listbox" aria-label="Ways to go on" class="border-base-300 bg-card absolute z-30 mt-1 w-full max-w-sm overflow-hidden rounded-[9px] border shadow-lg">
+      <ul
+        id="say-options"
+        role="listbox"
+        aria-label="Ways to go on"
+        class="absolute z-30 mt-1 w-full max-w-sm overflow-hidden rounded-[9px] border border-base-300 bg-card shadow-lg"
+      >
         {#each options as option, k (option.text)}
           <li
             id="say-{k}"
@@ -158,7 +168,9 @@
               take(option);
             }}
           >
-            <span>{option.text}</span><span class="text-quiet">{option.role === 'instrument' ? 'plays' : option.role}</span>
+            <span>{option.text}</span><span class="text-quiet"
+              >{option.role === 'instrument' ? 'plays' : option.role}</span
+            >
           </li>
         {/each}
       </ul>
@@ -167,7 +179,9 @@
   <div id="say-reading" class="min-h-[38px] self-center py-1 leading-snug max-lg:min-h-0" aria-live="polite">
     {#if empty}
       <span class="text-quiet">
-        {#if editing}Empty: Esc leaves the line as it was.{:else}<span class="max-sm:hidden"><kbd class="key">N</kbd> from anywhere. Any order, commas if you like.</span>{/if}
+        {#if editing}Empty: Esc leaves the line as it was.{:else}<span class="max-sm:hidden"
+            ><kbd class="key">N</kbd> from anywhere. Any order, commas if you like.</span
+          >{/if}
       </span>
     {:else}
       {#if reading.faults.length > 0}
@@ -176,15 +190,23 @@
             <span class="text-error">{sayFaultText(fault)}</span>
             {#if fault.code === 'unknown'}
               {#each fault.suggestions as suggestion (suggestion)}
-                <button type="button" class="text-primary ml-2 underline" onclick={() => replace(fault, suggestion)}>{suggestion}</button>
+                <button type="button" class="ml-2 text-primary underline" onclick={() => replace(fault, suggestion)}
+                  >{suggestion}</button
+                >
               {/each}
-              <button type="button" class="text-primary ml-2 underline" onclick={() => replace(fault, '')}>leave it out</button>
+              <button type="button" class="ml-2 text-primary underline" onclick={() => replace(fault, '')}
+                >leave it out</button
+              >
             {/if}
           </p>
         {/each}
       {:else}
         <p>
-          {#if read.length > 0}<span class="text-quiet">reads as </span>{/if}{#each read as part, k (k)}{#if k > 0}<span class="text-quiet">, </span>{/if}<span class={part.strong ? 'font-semibold' : 'text-quiet'}>{part.text}</span>{/each}{#if read.length > 0}.{/if}
+          {#if read.length > 0}<span class="text-quiet">reads as </span>{/if}{#each read as part, k (k)}{#if k > 0}<span
+                class="text-quiet"
+                >,
+              </span>{/if}<span class={part.strong ? 'font-semibold' : 'text-quiet'}>{part.text}</span
+            >{/each}{#if read.length > 0}.{/if}
           <span class="text-quiet">{hint}</span>
         </p>
       {/if}

@@ -7,11 +7,19 @@ export type Filter = Severity | 'wrong' | null;
 type Reports = ReadonlyMap<string, LineReport>;
 
 /** Lines as the board shows them. A line that is open stays, whatever the filter says. */
-export function arrange(lines: readonly Line[], reports: Reports, sort: Sort, filter: Filter, open: string | null): Line[] {
+export function arrange(
+  lines: readonly Line[],
+  reports: Reports,
+  sort: Sort,
+  filter: Filter,
+  open: string | null
+): Line[] {
   const severity = (line: Line): Severity => reports.get(line.id)?.severity ?? 'clean';
   const kept = lines.filter(
     (line) =>
-      filter === null || line.id === open || (filter === 'wrong' ? severity(line) !== 'clean' : severity(line) === filter)
+      filter === null ||
+      line.id === open ||
+      (filter === 'wrong' ? severity(line) !== 'clean' : severity(line) === filter)
   );
   if (sort === 'channel') return kept;
   const weight = (line: Line): number => {

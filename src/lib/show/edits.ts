@@ -99,4 +99,3 @@ export const setInfo = (plan: Plan, line: Line, change: Partial<LineInfo>): Edit
     if (next.channel === undefined) delete next.channel;
     draft.lines[line.id] = next;
   });
-

@@ -3,7 +3,7 @@ import type { Edit, Op } from '$core/plan/schema';
 import type { SentEdit } from './wire';
 
 /** An edit that can be taken back or brought again, under the id it was first made with. */
-export interface Step {
+interface Step {
   readonly id: string;
   readonly label: Edit['label'];
   readonly ops: readonly Op[];
@@ -19,7 +19,8 @@ const DEPTH = 200;
 /** History after one more edit. Folding it over a show's log gives the same history on any device. */
 export function record(history: History, { edit, kind, of }: SentEdit): History {
   const { undo, redo } = history;
-  if (kind === 'do') return { undo: [...undo, { id: edit.id, label: edit.label, ops: edit.ops }].slice(-DEPTH), redo: [] };
+  if (kind === 'do')
+    return { undo: [...undo, { id: edit.id, label: edit.label, ops: edit.ops }].slice(-DEPTH), redo: [] };
   const id = of ?? edit.id;
   const step = (kind === 'undo' ? undo : redo).findLast((s) => s.id === id) ?? {
     id,

@@ -1,6 +1,16 @@
 import type { LineReport } from '$core/judge/judge';
 import { formatHz, formatNumber } from '$core/units/format';
-import { Chart, Legend, LinearScale, LineController, LineElement, LogarithmicScale, type Plugin, PointElement, Tooltip } from 'chart.js';
+import {
+  Chart,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  LogarithmicScale,
+  type Plugin,
+  PointElement,
+  Tooltip
+} from 'chart.js';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, LogarithmicScale, Legend, Tooltip);
 
@@ -63,7 +73,10 @@ export class ResponseView {
             min: 20,
             max: 20000,
             afterBuildTicks: (axis) => (axis.ticks = DECADES.map((value) => ({ value }))),
-            ticks: { callback: (value) => (Number(value) >= 1000 ? `${Number(value) / 1000}k` : String(value)), autoSkip: false }
+            ticks: {
+              callback: (value) => (Number(value) >= 1000 ? `${Number(value) / 1000}k` : String(value)),
+              autoSkip: false
+            }
           },
           y: {
             afterBuildTicks: (axis) => {
@@ -92,18 +105,35 @@ export class ResponseView {
     const { response, notes, severity } = report;
     if (!response) return;
     const best = Math.max(...response.db);
-    const idealBest = Math.max(...response.ideal.filter((_, k) => !notes || (response.hz[k] >= notes.low && response.hz[k] <= notes.reach)));
+    const idealBest = Math.max(
+      ...response.ideal.filter((_, k) => !notes || (response.hz[k] >= notes.low && response.hz[k] <= notes.reach))
+    );
     const xy = (values: readonly number[], zero: number) => response.hz.map((x, k) => ({ x, y: values[k] - zero }));
     const ink = token('--color-base-content');
     const quiet = token('--color-secondary');
     const bad = severity === 'stop' || severity === 'danger';
-    const line = bad ? token('--color-error') : severity === 'care' ? token('--color-warning') : token('--color-primary');
-    this.#band = notes && { low: notes.low, high: notes.high, colour: token('--color-accent'), text: token('--color-accent') };
+    const line = bad
+      ? token('--color-error')
+      : severity === 'care'
+        ? token('--color-warning')
+        : token('--color-primary');
+    this.#band = notes && {
+      low: notes.low,
+      high: notes.high,
+      colour: token('--color-accent'),
+      text: token('--color-accent')
+    };
     const asPlanned = xy(response.db, best);
     const low = Math.min(...asPlanned.filter((p) => p.x >= 40 && p.x <= 15000).map((p) => p.y));
     this.#chart.data.datasets = [
       { label: 'as planned', data: asPlanned, borderColor: line, borderWidth: 2.2 },
-      { label: 'into 10 MΩ, no lead', data: xy(response.ideal, idealBest), borderColor: quiet, borderWidth: 1.2, borderDash: [4, 3] }
+      {
+        label: 'into 10 MΩ, no lead',
+        data: xy(response.ideal, idealBest),
+        borderColor: quiet,
+        borderWidth: 1.2,
+        borderDash: [4, 3]
+      }
     ];
     const { scales, plugins } = this.#chart.options;
     Object.assign(scales!.y!, { min: Math.max(Math.floor((low - MARGIN_DB) / 10) * 10, -60), max: MARGIN_DB });

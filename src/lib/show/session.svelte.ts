@@ -14,7 +14,6 @@ const LONGEST_WAIT = 8000;
 /** Two settings of the same field within this time are one step of undo, milliseconds. */
 const SAME_STEP = 1200;
 
-
 /** A show open in this browser: edits apply at once, are kept, sent, and brought together with what others did. */
 export class ShowSession {
   plan = $state.raw<Plan>() as Plan;

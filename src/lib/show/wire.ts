@@ -14,8 +14,6 @@ export const SentEditSchema = z.strictObject({
 });
 export type SentEdit = z.infer<typeof SentEditSchema>;
 
-
-
 export const PushSchema = z.strictObject({
   base: z.number().int().min(0),
   edits: z.array(SentEditSchema).min(1).max(BATCH)

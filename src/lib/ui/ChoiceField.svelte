@@ -17,7 +17,7 @@
       {#each choices as choice (choice.value)}
         <button
           type="button"
-          class="btn btn-sm join-item {choice.value === value ? 'btn-primary' : 'border-base-300'}"
+          class="btn join-item btn-sm {choice.value === value ? 'btn-primary' : 'border-base-300'}"
           aria-pressed={choice.value === value}
           onclick={() => choice.value !== value && onset(choice.value)}>{choice.text}</button
         >
@@ -25,7 +25,12 @@
     </div>
   {:else}
     <label for={id}>{label}</label>
-    <select {id} class="select select-sm w-60 max-sm:w-44" {value} onchange={(event) => onset(event.currentTarget.value)}>
+    <select
+      {id}
+      class="select w-60 select-sm max-sm:w-44"
+      {value}
+      onchange={(event) => onset(event.currentTarget.value)}
+    >
       {#each choices as choice (choice.value)}
         <option value={choice.value}>{choice.text}</option>
       {/each}

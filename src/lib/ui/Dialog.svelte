@@ -18,7 +18,7 @@
 
 <dialog
   bind:this={dialog}
-  class="bg-card text-base-content border-base-300 m-auto max-h-[92dvh] w-full overflow-y-auto rounded-[9px] border p-0 backdrop:bg-black/45 {wide
+  class="m-auto max-h-[92dvh] w-full overflow-y-auto rounded-[9px] border border-base-300 bg-card p-0 text-base-content backdrop:bg-black/45 {wide
     ? 'max-w-[640px]'
     : 'max-w-[460px]'} max-sm:mb-0 max-sm:max-w-none"
   aria-label={title}
@@ -31,7 +31,7 @@
   <div class="p-5">
     <div class="mb-3 flex items-start justify-between gap-3">
       <h2 class="text-[1.2em] font-bold">{title}</h2>
-      <button type="button" class="text-quiet hover:text-base-content -mt-1 px-2 py-1" onclick={onclose}>Close</button>
+      <button type="button" class="-mt-1 px-2 py-1 text-quiet hover:text-base-content" onclick={onclose}>Close</button>
     </div>
     {@render children()}
   </div>

@@ -12,12 +12,14 @@
   const { show, status = '', statusTone = 'text-quiet', onhelp, extra }: Props = $props();
 </script>
 
-<header class="border-base-300 bg-card no-print flex h-[46px] items-center gap-x-5 border-b px-5 max-sm:gap-x-3 max-sm:px-3.5">
+<header
+  class="no-print flex h-[46px] items-center gap-x-5 border-b border-base-300 bg-card px-5 max-sm:gap-x-3 max-sm:px-3.5"
+>
   <a href="/" class="text-[1.3em] font-bold tracking-tight" aria-label="Guanxi, all shows">Guanxi</a>
   {#if show}
     <a href="/show/{show.id}" class="min-w-0 truncate font-bold" aria-current="page">{show.name}</a>
     <nav aria-label="Show" class="max-sm:hidden">
-      <a href="/show/{show.id}" aria-current="page" class="bg-base-200 rounded-lg px-3 py-2 font-semibold">Lines</a>
+      <a href="/show/{show.id}" aria-current="page" class="rounded-lg bg-base-200 px-3 py-2 font-semibold">Lines</a>
     </nav>
   {/if}
   <div class="ml-auto flex items-center gap-3">

@@ -38,7 +38,7 @@
   <label for={id}>{label}</label>
   <input
     {id}
-    class="input input-sm num w-full {error ? 'input-error' : ''}"
+    class="num input w-full input-sm {error ? 'input-error' : ''}"
     value={typed ?? show(value)}
     aria-invalid={error !== null}
     aria-describedby={error ? `${id}-error` : undefined}
@@ -47,9 +47,9 @@
     onkeydown={(event) => event.key === 'Enter' && commit()}
   />
   {#if error}
-    <p id="{id}-error" class="text-error col-span-2 pt-0.5 text-right" role="alert">{error}</p>
+    <p id="{id}-error" class="col-span-2 pt-0.5 text-right text-error" role="alert">{error}</p>
   {:else if typ !== undefined && typ !== value}
-    <p class="text-quiet col-span-2 text-right text-[0.9em]">
+    <p class="col-span-2 text-right text-[0.9em] text-quiet">
       usually {show(typ)} · <button type="button" class="underline" onclick={() => onset(typ)}>back to it</button>
     </p>
   {/if}

@@ -24,6 +24,11 @@
   }
 </script>
 
-<button type="button" class="text-quiet hover:text-base-content px-1 py-1" onclick={flip} title="Light for load-in, dark for the show">
+<button
+  type="button"
+  class="px-1 py-1 text-quiet hover:text-base-content"
+  onclick={flip}
+  title="Light for load-in, dark for the show"
+>
   {dark ? 'Day' : 'Show'}<span class="sr-only"> theme</span>
 </button>

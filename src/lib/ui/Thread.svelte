@@ -28,14 +28,45 @@
 </script>
 
 <div class="relative h-full min-w-0 self-stretch" data-strokes={strokes}>
-  <svg class="absolute inset-x-0 top-[4px] h-3 w-full" aria-hidden="true" preserveAspectRatio="none" viewBox="0 0 100 12">
+  <svg
+    class="absolute inset-x-0 top-[4px] h-3 w-full"
+    aria-hidden="true"
+    preserveAspectRatio="none"
+    viewBox="0 0 100 12"
+  >
     {#if strokes === 0}
-      <line x1="0" x2="100" y1="6" y2="6" class="stroke-quiet" stroke-width="1.4" stroke-dasharray="1.2 5" vector-effect="non-scaling-stroke" stroke-linecap="round" />
+      <line
+        x1="0"
+        x2="100"
+        y1="6"
+        y2="6"
+        class="stroke-quiet"
+        stroke-width="1.4"
+        stroke-dasharray="1.2 5"
+        vector-effect="non-scaling-stroke"
+        stroke-linecap="round"
+      />
     {:else if strokes === 1}
       <line x1="0" x2="100" y1="6" y2="6" class="stroke-primary" stroke-width="2" vector-effect="non-scaling-stroke" />
     {:else}
-      <line x1="0" x2="100" y1="3.6" y2="3.6" class="stroke-primary" stroke-width="1.3" vector-effect="non-scaling-stroke" />
-      <line x1="0" x2="100" y1="8.4" y2="8.4" class="stroke-primary" stroke-width="1.3" vector-effect="non-scaling-stroke" />
+      <line
+        x1="0"
+        x2="100"
+        y1="3.6"
+        y2="3.6"
+        class="stroke-primary"
+        stroke-width="1.3"
+        vector-effect="non-scaling-stroke"
+      />
+      <line
+        x1="0"
+        x2="100"
+        y1="8.4"
+        y2="8.4"
+        class="stroke-primary"
+        stroke-width="1.3"
+        vector-effect="non-scaling-stroke"
+      />
     {/if}
   </svg>
   {#if marks}
@@ -49,7 +80,9 @@
           aria-label={told(check, severity)}
           onclick={onpick}
         >
-          <span class={severity === 'clean' ? '' : 'bg-base-100 rounded-full'}><Mark {severity} size={severity === 'clean' ? 15 : 16} /></span>
+          <span class={severity === 'clean' ? '' : 'rounded-full bg-base-100'}
+            ><Mark {severity} size={severity === 'clean' ? 15 : 16} /></span
+          >
         </button>
       {/each}
     </div>
@@ -58,7 +91,7 @@
     <button
       type="button"
       tabindex={reachable ? 0 : -1}
-      class="text-quiet hover:text-base-content absolute inset-x-0 bottom-0 truncate text-center text-[0.86em] leading-tight"
+      class="absolute inset-x-0 bottom-0 truncate text-center text-[0.86em] leading-tight text-quiet hover:text-base-content"
       title="Change this cable"
       onclick={onedit}>{label}</button
     >

@@ -1,0 +1,50 @@
+// Folders of the core in the order of the pipeline: each may use those before it, none those after it.
+const ORDER = ['units', 'circuit', 'gear', 'plan', 'rig', 'judge', 'advise', 'say', 'words'];
+
+const upward = ORDER.map((folder, k) => ({
+  name: `core-${folder}-looks-down`,
+  severity: 'error',
+  from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^core/(${ORDER.slice(k + 1).join('|') || 'none'})/` }
+}));
+
+module.exports = {
+  forbidden: [
+    ...upward,
+    {
+      name: 'core-is-pure',
+      comment: 'The core knows no interface, no Node, no database; of packages only what is named here.',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '(\\.test\\.ts$|^core/testing/)' },
+      to: { pathNot: '^(core/(?!testing/)|node_modules/(zod|fastest-levenshtein)/)' }
+    },
+    {
+      name: 'testing-stays-in-tests',
+      severity: 'error',
+      from: { pathNot: '(\\.test\\.ts$|^core/testing/|^bench/|^e2e/)' },
+      to: { path: '^core/testing/' }
+    },
+    {
+      name: 'server-stays-on-server',
+      severity: 'error',
+      from: { path: '^src/lib/(ui|show)/' },
+      to: { path: '^src/lib/server/' }
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }
+    }
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^\\.svelte-kit/|\\$types|^build/)' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.depcruise.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['svelte', 'import', 'node', 'default', 'types']
+    }
+  }
+};

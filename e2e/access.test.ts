@@ -1,0 +1,60 @@
+import { expect, expectAccessible, freshShow, row, test } from './app';
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`nothing for axe to find, ${theme}`, async ({ page, app, path }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    await page.goto(path('/'));
+    await expectAccessible(page);
+    await freshShow(page, app.url, 'The Salt Road');
+    await expectAccessible(page);
+    await row(page, 'Modular rack').locator('[data-open]').click();
+    await expect(page.getByRole('button', { name: /^Apply remedy 1/ })).toBeVisible();
+    await page.getByRole('button', { name: 'why' }).first().click();
+    await expect(page.locator('canvas')).toBeVisible();
+    await expectAccessible(page);
+    await row(page, 'Modular rack').getByRole('button', { name: 'Active box 1 MΩ' }).click();
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await row(page, 'Modular rack').getByRole('button', { name: /^3.m$/ }).click();
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('i');
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Shift+?');
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('n');
+    await page.keyboard.type('upright bass, foo, act');
+    await expectAccessible(page);
+    await page.goto(path('/nowhere'));
+    await expectAccessible(page);
+  });
+}
+
+test('the theme follows the system, can be changed, and is remembered', async ({ page, path }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.goto(path('/'));
+  const background = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  expect(await background()).toBe('rgb(18, 21, 23)');
+  await page.getByRole('button', { name: 'Day theme' }).click();
+  expect(await background()).toBe('rgb(250, 247, 240)');
+  await page.reload();
+  expect(await background()).toBe('rgb(250, 247, 240)');
+  await expect(page.getByRole('button', { name: 'Show theme' })).toBeVisible();
+});
+
+test('on a phone nothing runs out of the screen, and a line can be mended by thumb', async ({ page, app, path }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(path('/'));
+  const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(await overflow()).toBeLessThanOrEqual(0);
+  await freshShow(page, app.url, 'The Salt Road');
+  expect(await overflow()).toBeLessThanOrEqual(0);
+  await row(page, 'Modular rack').locator('[data-open]').click();
+  await page.getByRole('button', { name: /^Apply remedy 1/ }).click();
+  await expect(row(page, 'Modular rack').locator('[data-verdict]')).toHaveAttribute('data-verdict', 'clean');
+  expect(await overflow()).toBeLessThanOrEqual(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(row(page, 'Modular rack').locator('[data-verdict]')).toHaveAttribute('data-verdict', 'stop');
+});

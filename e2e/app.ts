@@ -1,0 +1,89 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { test as base, expect, type Page } from '@playwright/test';
+import { freePort } from '../scripts/lib/ports.mjs';
+import { startServer, stopServer } from '../scripts/lib/server.mjs';
+
+/** The built app on a port of its own, with the means to kill it and bring it back. */
+export class App {
+  #server: Awaited<ReturnType<typeof startServer>> | null = null;
+  port = 0;
+  async start(): Promise<void> {
+    if (this.port === 0) this.port = (await freePort()) as number;
+    const databaseUrl = process.env.TEST_DATABASE_URL;
+    if (!databaseUrl) throw new Error('TEST_DATABASE_URL is not set: run npm run test:e2e');
+    this.#server = await startServer({ port: this.port, databaseUrl, quiet: true });
+  }
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+  /** As a power cut would: no farewell. */
+  async kill(): Promise<void> {
+    this.#server!.child.kill('SIGKILL');
+    await this.#server!.ended;
+  }
+  stop(): Promise<void> {
+    return stopServer(this.#server!);
+  }
+}
+
+export const test = base.extend<{ path: (to: string) => string; troubles: string[] }, { app: App }>({
+  app: [
+    async ({}, use) => {
+      const app = new App();
+      await app.start();
+      await use(app);
+      await app.stop();
+    },
+    { scope: 'worker' }
+  ],
+  path: async ({ app }, use) => use((to) => `${app.url}${to}`),
+  /** Errors and policy violations that the page reports; each test ends by finding none. */
+  troubles: async ({ page }, use) => {
+    const found: string[] = [];
+    page.on('pageerror', (error) => found.push(error.message));
+    page.on('console', (m) => {
+      if (m.type() === 'error' && !/Failed to load resource|net::ERR/.test(m.text())) found.push(m.text());
+    });
+    await use(found);
+    expect(found).toEqual([]);
+  }
+});
+export { expect };
+
+/** Opens a show by its name and waits until every line has its verdict. */
+export async function openShow(page: Page, url: string, name: string): Promise<void> {
+  await page.goto(url);
+  await page
+    .getByRole('link', { name: new RegExp(name) })
+    .first()
+    .click();
+  await settled(page);
+}
+export async function settled(page: Page): Promise<void> {
+  await expect(page.locator('[data-verdict]').first()).toBeVisible();
+  await expect(page.getByText('computing', { exact: true })).toHaveCount(0);
+}
+/** A copy of a demo show, so that tests do not meet in one. */
+export async function freshShow(page: Page, url: string, name: string): Promise<string> {
+  await page.goto(url);
+  const href = await page
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .last()
+    .getAttribute('href');
+  const id = href!.split('/').pop()!;
+  const response = await page.request.post(`${url}/api/shows/${id}/copy`, { headers: { origin: url } });
+  const made = (await response.json()) as { id: string };
+  await page.goto(`${url}/show/${made.id}`);
+  await settled(page);
+  return made.id;
+}
+export const row = (page: Page, name: string) =>
+  page.locator('li', { has: page.getByRole('button', { name, exact: true }) });
+export const saved = (page: Page) => expect(page.getByRole('status')).toHaveText('Saved');
+
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target} ${n.failureSummary ?? ''}`).join(' | ')}`)
+  ).toEqual([]);
+}

@@ -1,0 +1,55 @@
+import { request } from 'node:http';
+import { expect, test } from './app';
+
+test('pages carry a policy that lets nothing in from elsewhere', async ({ page, path }) => {
+  const response = await page.goto(path('/'));
+  const policy = response!.headers()['content-security-policy'];
+  expect(policy).toContain("default-src 'self'");
+  expect(policy).toContain("frame-ancestors 'none'");
+  expect(policy).not.toContain('unsafe-eval');
+  expect(/script-src[^;]*/.exec(policy)![0]).not.toContain('unsafe-inline');
+});
+
+test('a page from elsewhere can change nothing', async ({ request: api, path }) => {
+  const post = (headers: Record<string, string>) => api.post(path('/api/shows'), { data: { name: 'x' }, headers });
+  expect((await post({ origin: 'http://elsewhere.example' })).status()).toBe(403);
+  expect((await post({ origin: 'null' })).status()).toBe(403);
+  expect((await post({ 'sec-fetch-site': 'cross-site' })).status()).toBe(403);
+  expect((await post({ origin: path('') })).status()).toBe(201);
+});
+
+test('a foreign name pointed at this machine gets no answer', async ({ app }) => {
+  const status = await new Promise((resolve, reject) => {
+    const req = request(
+      { host: '127.0.0.1', port: app.port, path: '/', headers: { host: 'elsewhere.example' } },
+      (res) => resolve(res.statusCode)
+    );
+    req.on('error', reject);
+    req.end();
+  });
+  expect(status).toBe(421);
+});
+
+test('bad bodies are refused with the field and the reason, too large ones unread', async ({ request: api, path }) => {
+  const origin = path('');
+  const shows = await (await api.get(path('/'))).text();
+  const id = /\/show\/([0-9a-f-]{36})/.exec(shows)![1];
+  const post = (to: string, data: unknown) => api.post(path(to), { data, headers: { origin } });
+  const empty = await post('/api/shows', { name: ' ' });
+  expect([empty.status(), ((await empty.json()) as { message: string }).message]).toEqual([
+    400,
+    'name: a show needs a name'
+  ]);
+  expect((await post(`/api/shows/${id}/edits`, { base: 0, edits: [] })).status()).toBe(400);
+  expect((await post(`/api/shows/${id}/edits`, 'x')).status()).toBe(400);
+  expect((await post('/api/shows/none/edits', { base: 0, edits: [] })).status()).toBe(404);
+  expect((await post('/api/import', { kind: 'guanxi-show', name: 'x', plan: 'y'.repeat(2_000_000) })).status()).toBe(
+    413
+  );
+  // A cable that is none: refused as an edit, and the show is unharmed.
+  const op = { op: 'add', table: 'cables', id: 'x', value: { kind: 'mic' } };
+  const edit = { id: crypto.randomUUID(), label: { code: 'set', subject: '' }, ops: [op] };
+  const answer = await post(`/api/shows/${id}/edits`, { base: 0, edits: [{ edit, kind: 'do', of: null }] });
+  expect(answer.status()).toBe(409);
+  expect(await answer.json()).toMatchObject({ accepted: [], conflict: { fault: { code: 'bad-row' } } });
+});

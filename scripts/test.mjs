@@ -1,0 +1,148 @@
+// npm test: set-up, every check, unit tests, build, browser tests. The last line counts them all.
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { runBrowserTests, withTestDatabase } from './e2e.mjs';
+import { Refusal, say } from './lib/say.mjs';
+import { checkMachine, DATA, ensureBuild, ensureChromium, ensurePackages, ROOT } from './lib/setup.mjs';
+
+const counts = { passed: 0, failed: 0 };
+const failed = [];
+const count = (name, passed, failures) => {
+  counts.passed += passed;
+  counts.failed += failures;
+  if (failures > 0) failed.push(name);
+};
+
+/** A check that passes or fails as a whole. */
+function check(name, run) {
+  const from = Date.now();
+  let problem = null;
+  try {
+    problem = run();
+  } catch (error) {
+    problem = error instanceof Refusal ? error.message : String(error.stack ?? error);
+  }
+  say(`${problem === null ? 'ok  ' : 'FAIL'}  ${name}  (${((Date.now() - from) / 1000).toFixed(1)} s)`);
+  if (problem !== null) say(problem);
+  count(name, problem === null ? 1 : 0, problem === null ? 0 : 1);
+}
+
+const bin = (path, ...args) => {
+  const result = spawnSync(process.execPath, [join(ROOT, 'node_modules', path), ...args], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    maxBuffer: 1e8
+  });
+  return result.status === 0 ? null : `${result.stdout}${result.stderr}`;
+};
+const all = (...runs) => runs.map((run) => run()).find((problem) => problem !== null) ?? null;
+
+/** JavaScript that the first view of a page loads, gzipped bytes: what its HTML names as modules to preload or run. */
+function firstViewBytes() {
+  const manifest = JSON.parse(readFileSync(join(ROOT, '.svelte-kit/output/client/.vite/manifest.json'), 'utf8'));
+  const seen = new Set();
+  const add = (key) => {
+    const entry = manifest[key];
+    if (!entry || seen.has(entry.file)) return;
+    seen.add(entry.file);
+    (entry.imports ?? []).forEach(add);
+  };
+  // Start, app, root layout and the largest page: the line board.
+  const nodes = readdirSync(join(ROOT, '.svelte-kit/generated/client-optimized/nodes')).map((f) => f);
+  for (const [key, entry] of Object.entries(manifest)) {
+    if (entry.isEntry && !key.includes('nodes/')) add(key);
+  }
+  const sizes = nodes.map((file) => {
+    const before = new Set(seen);
+    add(`.svelte-kit/generated/client-optimized/nodes/${file}`);
+    const total = [...seen].reduce(
+      (sum, f) => sum + gzipSync(readFileSync(join(ROOT, '.svelte-kit/output/client', f))).length,
+      0
+    );
+    seen.clear();
+    before.forEach((f) => seen.add(f));
+    return total;
+  });
+  return Math.max(...sizes);
+}
+const FIRST_VIEW_LIMIT = 150_000;
+
+const results = join(DATA, 'test');
+try {
+  checkMachine();
+  rmSync(results, { recursive: true, force: true });
+  mkdirSync(results, { recursive: true });
+  ensurePackages();
+  ensureChromium();
+  check('set-up', () => null);
+  check('svelte-kit sync', () => bin('@sveltejs/kit/svelte-kit.js', 'sync'));
+  check('format', () => bin('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'));
+  check('lint', () => bin('eslint/bin/eslint.js', '.'));
+  check('types', () =>
+    all(
+      () =>
+        bin(
+          'svelte-check/bin/svelte-check',
+          '--tsconfig',
+          './tsconfig.json',
+          '--fail-on-warnings',
+          '--output',
+          'human'
+        ),
+      () => bin('typescript/bin/tsc', '-p', 'core/tsconfig.json'),
+      () => bin('typescript/bin/tsc', '-p', 'tsconfig.tools.json')
+    )
+  );
+  check('dependency rule', () =>
+    bin(
+      'dependency-cruiser/bin/dependency-cruise.mjs',
+      '--config',
+      '.dependency-cruiser.cjs',
+      'core',
+      'src',
+      'cli',
+      'bench'
+    )
+  );
+  check('unused code', () => bin('knip/bin/knip.js'));
+  check('unit tests ran', () => {
+    const file = join(results, 'unit.json');
+    const problem = bin(
+      'vitest/vitest.mjs',
+      'run',
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${file}`
+    );
+    const report = JSON.parse(readFileSync(file, 'utf8'));
+    say(`      ${report.numPassedTests} unit tests passed, ${report.numFailedTests} failed`);
+    count('unit tests', report.numPassedTests, report.numFailedTests);
+    return problem;
+  });
+  check('build', () => {
+    ensureBuild();
+    return null;
+  });
+  check('first view', () => {
+    const bytes = firstViewBytes();
+    say(`      first view: ${(bytes / 1000).toFixed(0)} kB of JavaScript gzipped, limit ${FIRST_VIEW_LIMIT / 1000} kB`);
+    return bytes <= FIRST_VIEW_LIMIT ? null : 'The first view loads too much.';
+  });
+  await withTestDatabase((url) => {
+    const file = join(results, 'browser.json');
+    check('browser tests ran', () => {
+      const status = runBrowserTests([], { TEST_DATABASE_URL: url, E2E_JSON: file });
+      const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+      count('browser tests', stats.expected + stats.flaky, stats.unexpected);
+      return status === 0 ? null : 'Some browser tests failed, see above.';
+    });
+  });
+} catch (error) {
+  say(error instanceof Refusal ? error.message : String(error.stack ?? error));
+  count('set-up', 0, 1);
+}
+if (failed.length > 0) say(`Failed: ${failed.join(', ')}`);
+say(`${counts.passed} passed, ${counts.failed} failed`);
+process.exitCode = counts.failed > 0 || counts.passed === 0 ? 1 : 0;
