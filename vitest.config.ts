@@ -1,8 +1,7 @@
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  test: {
-    include: ['core/**/*.test.ts', 'src/**/*.test.ts', 'scripts/**/*.test.ts', 'cli/**/*.test.ts'],
-    reporters: ['default']
-  }
+  resolve: { alias: { $core: fileURLToPath(new URL('./core', import.meta.url)) } },
+  test: { include: ['core/**/*.test.ts', 'src/**/*.test.ts', 'cli/**/*.test.ts'] }
 });

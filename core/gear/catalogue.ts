@@ -78,5 +78,3 @@ export class Readings {
     return INSTRUMENTS[this.instrument];
   }
 }
-
-;

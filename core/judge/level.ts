@@ -30,7 +30,7 @@ function headroom(c: JoinContext): Finding {
       fact('peak', 'dBu', point.peakDbu),
       fact('clip', 'dBu', point.clipDbu),
       fact('model', 'id', end.model.id),
-      fact('lowest', 'frequency', c.source.notes.low)
+      ...(core ? [fact('lowest', 'frequency', c.source.notes.low)] : [])
     ]
   );
 }

@@ -1,5 +1,5 @@
 import { divide, magnitude, minus, type Solution, System } from '../circuit/system';
-import type { Network} from '../circuit/network';
+import type { Network } from '../circuit/network';
 import { type Node } from '../circuit/network';
 import { modelOf, Readings } from '../gear/catalogue';
 import { isComplete, type Line, lineScope } from '../plan/lines';

@@ -137,7 +137,7 @@ function nearest(word: string, most = 3): string[] {
       text: p.text,
       off: Math.min(
         ...p.words.map((w) =>
-          w.startsWith(lower) && lower.length > 1 ? 0.5 : distance(lower, w) / Math.max(w.length, 4)
+          w.startsWith(lower) && lower.length > 1 ? 0.2 : distance(lower, w) / Math.max(w.length, 4)
         )
       )
     }))

@@ -98,9 +98,9 @@ export const CHECK_NAMES: Readonly<Record<Check, string>> = {
 const SETTING_NAMES: Readonly<Record<string, string>> = {
   nominal: 'Average level',
   crest: 'Crest factor',
-  R: 'Output resistance',
-  L: 'Winding inductance',
-  C: 'Self-capacitance',
+  R: 'Resistance',
+  L: 'Inductance',
+  C: 'Capacitance',
   loss: 'Eddy loss',
   eddy: 'Eddy loss counted',
   volume: 'Volume pot',

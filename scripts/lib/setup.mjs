@@ -1,6 +1,6 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { accessSync, constants, existsSync, mkdirSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
+import fs, { accessSync, constants, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { explain, Refusal, say } from './say.mjs';
@@ -22,7 +22,7 @@ export function checkMachine() {
   } catch (error) {
     throw explain(error, ROOT);
   }
-  const disk = statfsSync(ROOT);
+  const disk = fs.statfsSync(ROOT);
   if (!existsSync(join(ROOT, 'node_modules')) && disk.bavail * disk.bsize < NEEDED)
     throw new Refusal(`Too little room on the disk: 600 MB are needed at ${ROOT}.`);
 }

@@ -26,7 +26,9 @@ export async function bodyOf<T extends z.ZodType>(request: Request, schema: T): 
   let raw: unknown;
   try {
     raw = await request.json();
-  } catch {
+  } catch (cause) {
+    // The server's own limit on a body speaks up while it is being read.
+    if ((cause as { status?: number }).status === 413) error(413, 'That is too large: 1 MB at most.');
     error(400, 'The request is not JSON.');
   }
   const parsed = schema.safeParse(raw);

@@ -57,6 +57,27 @@
       .join('; ')
   );
   const dbu = (v: number): string => formatNumber(v, 0, true);
+
+  /** Least distance between two lines of text, pixels. */
+  const LEADING = 13;
+  /** Each label next to its line; where lines come close, pushed apart downwards and back up from the foot. */
+  const labels = $derived.by(() => {
+    const list = [
+      { text: `peak ${dbu(last.peak)}`, y: y(last.peak) - 5, tone: clips ? 'fill-error' : 'fill-primary' },
+      {
+        text: last.nominal <= -150 ? 'playing −∞' : `playing ${dbu(last.nominal)}`,
+        y: y(last.nominal) + 15,
+        tone: 'fill-primary'
+      }
+    ];
+    if (last.clip !== null && last.clip <= range.high)
+      list.push({ text: `clips ${dbu(last.clip)}`, y: y(last.clip) + (clips ? 14 : -5), tone: 'fill-error' });
+    list.sort((a, b) => a.y - b.y);
+    list.forEach((label, k) => (label.y = Math.max(label.y, k === 0 ? 11 : list[k - 1].y + LEADING)));
+    const over = list[list.length - 1].y - (HEIGHT - 6);
+    if (over > 0) list.forEach((label) => (label.y -= over));
+    return list;
+  });
 </script>
 
 <div class="grid grid-cols-[minmax(0,1fr)_58px] gap-x-2">
@@ -82,21 +103,9 @@
       <polygon points={between} class="fill-primary" opacity="0.15" />
       <path d={path((p) => p.peak)} fill="none" class={clips ? 'stroke-error' : 'stroke-primary'} stroke-width="1.4" />
       <path d={path((p) => p.nominal)} fill="none" class="stroke-primary" stroke-width="3" />
-      {#if last.clip !== null && last.clip <= range.high}
-        <text x={width - 4} y={Math.max(y(ceiling(last)) - 5, 11)} text-anchor="end" class="fill-error" font-size="12"
-          >clips {dbu(last.clip)}</text
-        >
-      {/if}
-      <text
-        x={width - 4}
-        y={y(last.peak) - 5}
-        text-anchor="end"
-        class={clips ? 'fill-error' : 'fill-primary'}
-        font-size="12">peak {dbu(last.peak)}</text
-      >
-      <text x={width - 4} y={y(last.nominal) + 15} text-anchor="end" class="fill-primary" font-size="12"
-        >{last.nominal <= -150 ? 'playing −∞' : `playing ${dbu(last.nominal)}`}</text
-      >
+      {#each labels as label (label.text)}
+        <text x={width - 4} y={label.y} text-anchor="end" class={label.tone} font-size="12">{label.text}</text>
+      {/each}
       <text x="-8" y={HEIGHT - 3} text-anchor="end" class="fill-quiet" font-size="11">dBu</text>
     </svg>
   </div>

@@ -150,9 +150,12 @@
     button?.scrollIntoView({ block: 'nearest' });
   }
 
-  function toggle(line: Line): void {
+  async function toggle(line: Line): Promise<void> {
     currentId = line.id;
     openId = openId === line.id ? null : line.id;
+    if (!openId) return;
+    await tick();
+    document.querySelector(`[data-line="${line.id}"]`)?.parentElement?.scrollIntoView({ block: 'nearest' });
   }
 
   const change = (edit: Edit | null): boolean => session.do(edit);
@@ -310,7 +313,7 @@
             report={reports.get(line.id)}
             open={openId === line.id}
             current={current?.id === line.id}
-            ontoggle={() => toggle(line)}
+            ontoggle={() => void toggle(line)}
             ondevice={(id) => (dialog = { kind: 'device', id, line: line.id })}
             oncable={(id) => (dialog = { kind: 'cable', id, line: line.id })}
             oninfo={() => (dialog = { kind: 'info', id: line.id, line: line.id })}

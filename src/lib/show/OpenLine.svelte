@@ -43,7 +43,7 @@
   {/if}
   <div class="grid grid-cols-2 gap-x-5 px-5 pt-2 max-lg:grid-cols-1 max-lg:gap-y-4 max-sm:px-3.5">
     <div>
-      <h3 class="heading">{found.length === 0 ? 'Nothing is wrong' : 'What is wrong'}</h3>
+      <h2 class="heading">{found.length === 0 ? 'Nothing is wrong' : 'What is wrong'}</h2>
       {#if report && found.length === 0}
         <p class="py-2 text-quiet">
           {#each report.findings
@@ -85,7 +85,7 @@
       </ul>
     </div>
     <div>
-      <h3 class="heading">{found.length === 0 ? 'What to do with it' : 'What would fix it'}</h3>
+      <h2 class="heading">{found.length === 0 ? 'What to do with it' : 'What would fix it'}</h2>
       {#if found.length > 0}
         {#if remedies === null}
           <p class="py-2 text-quiet" aria-live="polite">Trying remedies on the network …</p>

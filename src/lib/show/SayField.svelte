@@ -8,6 +8,7 @@
   import { formatQuantity } from '$core/units/format';
   import { sayFaultText } from '$core/words/faults';
   import { CABLE_NAMES, modelName } from '$core/words/names';
+  import { untrack } from 'svelte';
 
   interface Props {
     plan: Plan;
@@ -30,16 +31,24 @@
   const options = $derived(focused ? complete(text, caret, reading) : []);
   const open = $derived(options.length > 0 && text.trim() !== '');
   const empty = $derived(text.trim() === '');
+  /** A word still being typed is not yet a mistake. */
+  const faults = $derived(
+    reading.faults.filter((f) => !(f.code === 'unknown' && options.length > 0 && f.piece.to === caret))
+  );
 
+  // Only the choice of a line puts words in; typing and the plan's other changes must not put them in again.
   $effect(() => {
-    if (editing) {
-      const spec = specOf(plan, editing);
-      draft = text;
-      if (spec) text = tellLine(spec, supplies);
-      field.focus();
-      field.select();
-    }
+    const line = editing;
+    if (line) untrack(() => begin(line));
   });
+
+  function begin(line: Line): void {
+    const spec = specOf(plan, line);
+    draft = text;
+    if (spec) text = tellLine(spec, supplies);
+    field.focus();
+    field.select();
+  }
 
   export function focus(): void {
     field.focus();
@@ -184,8 +193,8 @@
           >{/if}
       </span>
     {:else}
-      {#if reading.faults.length > 0}
-        {#each reading.faults.slice(0, 2) as fault (fault.piece.from)}
+      {#if faults.length > 0}
+        {#each faults.slice(0, 2) as fault (fault.piece.from)}
           <p>
             <span class="text-error">{sayFaultText(fault)}</span>
             {#if fault.code === 'unknown'}

@@ -6,7 +6,8 @@ import type { RequestHandler } from './$types';
 
 /** Takes edits in. 409 when one of them no longer fits; those before it are taken in all the same. */
 export const POST: RequestHandler = async ({ params, request, locals }) => {
+  const id = idOf(params.id);
   const { base, edits } = await bodyOf(request, PushSchema);
-  const answer = found(await pushEdits(locals.who, idOf(params.id), base, edits));
+  const answer = found(await pushEdits(locals.who, id, base, edits));
   return json(answer, { status: answer.conflict ? 409 : 200 });
 };

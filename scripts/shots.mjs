@@ -1,0 +1,90 @@
+// npm run shots: one current picture of each main view, from the demo data, into docs/screenshots/.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { withTestDatabase } from './e2e.mjs';
+import { freePort } from './lib/ports.mjs';
+import { main, say } from './lib/say.mjs';
+import { startServer, stopServer } from './lib/server.mjs';
+import {
+  checkMachine,
+  chromium as chromiumPath,
+  ensureBuild,
+  ensureChromium,
+  ensurePackages,
+  ROOT
+} from './lib/setup.mjs';
+
+const OUT = join(ROOT, 'docs/screenshots');
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+/** Opens The Salt Road and waits for its verdicts. */
+async function lines(page, url) {
+  await page.goto(url);
+  await page.getByRole('link', { name: /^The Salt Road/ }).click();
+  await page.locator('[data-verdict]').nth(11).waitFor();
+}
+async function open(page, name) {
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.getByRole('button', { name: /^Apply remedy 1/ }).waitFor();
+  await page.waitForTimeout(400);
+}
+const VIEWS = [
+  { name: 'shows', size: DESK, go: (page, url) => page.goto(url) },
+  {
+    name: 'lines',
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await open(page, 'Hammered dulcimer');
+    }
+  },
+  {
+    name: 'say-a-line',
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.keyboard.press('n');
+      await page.keyboard.type('cello piezo, 4 m, act');
+      await page.waitForTimeout(200);
+    }
+  },
+  {
+    name: 'phone',
+    size: PHONE,
+    go: async (page, url) => {
+      await lines(page, url);
+      await open(page, 'Theremin');
+    }
+  }
+];
+
+await main(async () => {
+  checkMachine();
+  ensurePackages();
+  ensureChromium();
+  ensureBuild();
+  mkdirSync(OUT, { recursive: true });
+  const { chromium } = await import('@playwright/test');
+  await withTestDatabase(async (databaseUrl) => {
+    const server = await startServer({ port: await freePort(), databaseUrl, quiet: true });
+    const browser = await chromium.launch({
+      executablePath: chromiumPath(),
+      args: ['--headless', '--no-sandbox', '--disable-gpu']
+    });
+    for (const { name, size, go } of VIEWS) {
+      for (const [theme, colorScheme] of [
+        ['day', 'light'],
+        ['show', 'dark']
+      ]) {
+        const page = await browser.newPage({ viewport: size, colorScheme, reducedMotion: 'reduce', locale: 'en-GB' });
+        await go(page, server.origin);
+        await page.screenshot({ path: join(OUT, `${name}-${theme}.png`) });
+        await page.close();
+        say(`docs/screenshots/${name}-${theme}.png`);
+      }
+    }
+    await browser.close();
+    await stopServer(server);
+  });
+});
