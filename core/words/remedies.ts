@@ -1,5 +1,7 @@
 import type { RemedyWhat } from '../advise/remedies';
+import { modelOf } from '../gear/catalogue';
 import type { CableKindId } from '../gear/cables';
+import type { Family } from '../gear/types';
 import type { Plug } from '../gear/sockets';
 import { formatQuantity } from '../units/format';
 import { CABLE_NAMES, choiceName, modelName, PLUG_NAMES } from './names';
@@ -39,12 +41,25 @@ function one(w: RemedyWhat): string {
 const a = (noun: string): string => `${/^[aeiou]/i.test(noun) ? 'an' : 'a'} ${noun}`;
 
 function setting(w: Extract<RemedyWhat, { code: 'setting' }>): string {
-  const at = `on the ${modelName(w.model)}`;
-  if (w.setting === 'lift') return w.value === 'lifted' ? `lift the signal ground ${at}` : `join the ground ${at}`;
-  if (w.setting === 'phantom') return `switch phantom ${w.value} ${at}`;
-  if (w.setting === 'power')
-    return w.value === 'battery' ? `a battery in the ${modelName(w.model)}` : `phantom for the ${modelName(w.model)}`;
-  if (w.setting === 'pad')
-    return w.value === 'off' ? `take the pad out ${at}` : `pad ${choiceName('pad', w.value)} ${at}`;
-  return `${w.setting} ${choiceName(w.setting, w.value)} ${at}`;
+  const at = PLACES[modelOf(w.model).family];
+  switch (w.setting) {
+    case 'lift':
+      return w.value === 'lifted' ? `lift the signal ground at ${at}` : `join the ground at ${at}`;
+    case 'phantom':
+      return `switch phantom ${w.value} at ${at}`;
+    case 'power':
+      return w.value === 'battery' ? `run ${at} on a battery` : `run ${at} on phantom`;
+    case 'pad':
+      return w.value === 'off' ? `take the pad out at ${at}` : `pad ${choiceName('pad', w.value)} at ${at}`;
+    default:
+      return `${w.setting} ${choiceName(w.setting, w.value)} at ${at}`;
+  }
 }
+
+/** A line has one of each, so the family names it. */
+const PLACES: Readonly<Record<Family, string>> = {
+  source: 'the source',
+  box: 'the box',
+  input: 'the input',
+  joint: 'the adapter'
+};

@@ -117,7 +117,9 @@
     void judging
       .remedies(plan, openReport.id)
       .then((found) => {
-        if (key === asked) remedies = found;
+        if (key !== asked) return;
+        remedies = found;
+        void bringIntoView(openReport.id);
       })
       .catch(() => {
         if (key === asked) remedies = [];
@@ -154,8 +156,13 @@
     currentId = line.id;
     openId = openId === line.id ? null : line.id;
     if (!openId) return;
+    await bringIntoView(line.id);
+  }
+
+  /** The open line in one piece on the screen, as far as it fits. */
+  async function bringIntoView(id: string): Promise<void> {
     await tick();
-    document.querySelector(`[data-line="${line.id}"]`)?.parentElement?.scrollIntoView({ block: 'nearest' });
+    document.querySelector(`[data-line="${id}"]`)?.parentElement?.scrollIntoView({ block: 'nearest' });
   }
 
   const change = (edit: Edit | null): boolean => session.do(edit);

@@ -84,7 +84,7 @@
     onclick={ontoggle}>{name}</button
   >
   <div class="strip-cell">
-    <div class="strip h-[33px]">
+    <div class="strip">
       {#if parts.source}
         <button
           type="button"

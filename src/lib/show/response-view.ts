@@ -126,7 +126,12 @@ export class ResponseView {
     const asPlanned = xy(response.db, best);
     const low = Math.min(...asPlanned.filter((p) => p.x >= 40 && p.x <= 15000).map((p) => p.y));
     this.#chart.data.datasets = [
-      { label: 'as planned', data: asPlanned, borderColor: line, borderWidth: 2.2 },
+      {
+        label: `as planned${Math.abs(best) < 1 ? '' : `, 0 at ${formatNumber(best)}\u202FdB`}`,
+        data: asPlanned,
+        borderColor: line,
+        borderWidth: 2.2
+      },
       {
         label: 'into 10 MΩ, no lead',
         data: xy(response.ideal, idealBest),
