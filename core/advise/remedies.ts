@@ -7,7 +7,7 @@ import { judgeLine, type LineReport, problems } from '../judge/judge';
 import { type Code, type Finding, rank, type Severity } from '../judge/types';
 import { unbalancedLimit } from '../judge/limits';
 import { diffPlans } from '../plan/diff';
-import { applyEdit } from '../plan/edit';
+import { planFaults } from '../plan/integrity';
 import { type Line, traceLines } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
 import { putLine, rolesOf, specOf } from '../plan/spec';
@@ -101,11 +101,10 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
   for (const change of changes) change.apply(draft);
   const ops = diffPlans(plan, draft);
   if (ops.length === 0) return [];
-  const applied = applyEdit(plan, { ops });
-  if (!applied.ok) return [];
-  const next = traceLines(applied.plan).find((l) => l.id === line.id);
+  if (planFaults(draft).length > 0) return [];
+  const next = traceLines(draft).find((l) => l.id === line.id);
   if (!next) return [];
-  const report = judgeLine(applied.plan, next, perOctave);
+  const report = judgeLine(draft, next, perOctave);
   const [first] = problems(before);
   const left = problems(report);
   return [
@@ -120,7 +119,7 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
         // Two changes cost more time on a stage than one.
         score: penalty(before.findings) - penalty(report.findings) - changes.length * 0.5 - quieter(before, report)
       },
-      plan: applied.plan,
+      plan: draft,
       line: next,
       changes
     }

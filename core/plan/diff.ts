@@ -1,4 +1,4 @@
-import { has, same } from './edit';
+import { has, same } from './json';
 import type { Edit, Json, Op, Plan, TableName } from './schema';
 
 const TABLES = ['supplies', 'hosts', 'devices', 'cables', 'lines'] as const;

@@ -1,3 +1,4 @@
+import { has, same } from './json';
 import { type PlanFault, planFaults } from './integrity';
 import { type Edit, type Json, LIMITS, type Op, type Plan, ROWS, type TableName } from './schema';
 
@@ -15,8 +16,6 @@ type Rows = Record<string, Row>;
 /** The policy is a table of the one row `show`, so that every edit has one form. */
 const rowsOf = (plan: Plan, table: TableName): Rows =>
   (table === 'policy' ? { show: plan.policy } : plan[table]) as unknown as Rows;
-
-export const has = (rows: object, id: string): boolean => Object.prototype.hasOwnProperty.call(rows, id);
 
 /**
  * Applies an edit to a plan. Neither is changed; on failure nothing has happened.
@@ -114,20 +113,6 @@ function write(row: Row, [key, ...rest]: readonly string[], to: Json): Row {
   else if (to === null) delete copy[key];
   else copy[key] = to;
   return copy;
-}
-
-/** Equality of JSON values, key order aside; undefined members count as absent. */
-export function same(a: Json | undefined, b: Json | undefined): boolean {
-  if (a === b) return true;
-  if (a === null || b === null || typeof a !== 'object' || typeof b !== 'object') return false;
-  if (Array.isArray(a) || Array.isArray(b)) {
-    return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((item, k) => same(item, b[k]));
-  }
-  const keys = Object.keys(a).filter((k) => a[k] !== undefined);
-  return (
-    keys.length === Object.keys(b).filter((k) => b[k] !== undefined).length &&
-    keys.every((k) => has(b, k) && same(a[k], b[k]))
-  );
 }
 
 /** The steps that take an edit back. */

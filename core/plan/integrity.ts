@@ -1,5 +1,6 @@
 import { checkSetting, findModel, portOf, type SettingFault } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
+import { has } from './json';
 import type { Cable, Plan } from './schema';
 
 /** What is wrong in a document whose shape is right; `where` is a path like `cables.c3.to`. */
@@ -30,23 +31,19 @@ export function planFaults(plan: Plan): PlanFault[] {
       const fault = checkSetting(model, name, value);
       if (fault) faults.push({ where: `${where}.settings.${name}`, code: 'bad-setting', fault });
     }
-    if (device.supply !== undefined && !own(plan.supplies, device.supply))
+    if (device.supply !== undefined && !has(plan.supplies, device.supply))
       faults.push({ where: `${where}.supply`, code: 'missing-supply', got: device.supply });
-    if (device.host !== undefined && !own(plan.hosts, device.host))
+    if (device.host !== undefined && !has(plan.hosts, device.host))
       faults.push({ where: `${where}.host`, code: 'missing-host', got: device.host });
   }
   for (const [id, host] of Object.entries(plan.hosts)) {
-    if (host.supply !== undefined && !own(plan.supplies, host.supply))
+    if (host.supply !== undefined && !has(plan.supplies, host.supply))
       faults.push({ where: `hosts.${id}.supply`, code: 'missing-supply', got: host.supply });
   }
   const taken = new Map<string, string>();
   for (const [id, cable] of Object.entries(plan.cables)) cableFaults(plan, id, cable, taken, faults);
   if (faults.length === 0) faults.push(...cycles(plan));
   return faults;
-}
-
-function own<T>(rows: Record<string, T>, id: string): boolean {
-  return Object.prototype.hasOwnProperty.call(rows, id);
 }
 
 function cableFaults(plan: Plan, id: string, cable: Cable, taken: Map<string, string>, faults: PlanFault[]): void {
@@ -62,7 +59,7 @@ function cableFaults(plan: Plan, id: string, cable: Cable, taken: Map<string, st
   for (const side of ['from', 'to'] as const) {
     const end = cable[side];
     const where = `cables.${id}.${side}`;
-    if (!own(plan.devices, end.device)) {
+    if (!has(plan.devices, end.device)) {
       faults.push({ where, code: 'missing-device', got: end.device });
       continue;
     }

@@ -1,5 +1,5 @@
 // Plan: the show document, its reversible edits and the tracing of lines. Knows models by their table, computes nothing electrical.
-import { z } from 'zod';
+import * as z from 'zod';
 import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
 import { PLUGS } from '../gear/sockets';
 

@@ -22,14 +22,8 @@ export async function loadPending(showId: string): Promise<Pending> {
     .then((db) => db.get('pending', showId))
     .catch(() => undefined);
   if (raw === undefined) return { queue: [], aside: [] };
-  const { z } = await import('zod');
-  const { SentEditSchema } = await import('./wire');
-  const parsed = z
-    .object({
-      queue: z.array(SentEditSchema),
-      aside: z.array(z.object({ sent: SentEditSchema, why: z.string() }))
-    })
-    .safeParse(raw);
+  const { PendingSchema } = await import('./wire');
+  const parsed = PendingSchema.safeParse(raw);
   return parsed.success ? parsed.data : { queue: [], aside: [] };
 }
 

@@ -1,5 +1,5 @@
 import { EditSchema, PlanSchema } from '$core/plan/schema';
-import { z } from 'zod';
+import * as z from 'zod';
 import { BATCH } from './batch';
 
 /** What travels between browser and server, checked on arrival on both sides. */
@@ -17,6 +17,12 @@ export type SentEdit = z.infer<typeof SentEditSchema>;
 export const PushSchema = z.strictObject({
   base: z.number().int().min(0),
   edits: z.array(SentEditSchema).min(1).max(BATCH)
+});
+
+/** What a browser keeps of edits that are not on the server yet. */
+export const PendingSchema = z.object({
+  queue: z.array(SentEditSchema),
+  aside: z.array(z.object({ sent: SentEditSchema, why: z.string() }))
 });
 
 export const PushAnswerSchema = z.object({

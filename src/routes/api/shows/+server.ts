@@ -3,7 +3,7 @@ import { bodyOf } from '$lib/server/http';
 import { createShow } from '$lib/server/shows';
 import { SHOW_NAME } from '$lib/show/wire';
 import { json } from '@sveltejs/kit';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = async ({ request, locals }) => {

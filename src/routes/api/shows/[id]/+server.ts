@@ -2,7 +2,7 @@ import { bodyOf, found, idOf } from '$lib/server/http';
 import { getShow, renameShow, setDeleted } from '$lib/server/shows';
 import { SHOW_NAME } from '$lib/show/wire';
 import { json } from '@sveltejs/kit';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { RequestHandler } from './$types';
 
 /** Plan and revision, to catch up with what others did. */
