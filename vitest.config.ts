@@ -3,5 +3,5 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   resolve: { alias: { $core: fileURLToPath(new URL('./core', import.meta.url)) } },
-  test: { include: ['core/**/*.test.ts', 'src/**/*.test.ts', 'cli/**/*.test.ts'] }
+  test: { testTimeout: 60_000, include: ['core/**/*.test.ts', 'src/**/*.test.ts', 'cli/**/*.test.ts'] }
 });

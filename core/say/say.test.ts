@@ -57,6 +57,11 @@ describe('a line in words', () => {
     expect(spec('cue laptop, 2 m, media box, 20 m, mic').lead!.kind).toBe('mini');
   });
 
+  it('keeps the pad of an input apart from the words “mic input”', () => {
+    expect(spec('piezo, 3 m, mic padded').input.settings.pad).toBe('20');
+    expect(spec('piezo, 3 m, mic, input pad').input.settings.pad).toBe('20');
+  });
+
   it('names what it does not understand, where, and what it might be', () => {
     const { faults, spec: none, pieces } = readLine('piezo, 3 m, actve box, 40 m, mic');
     expect(none).toBeNull();

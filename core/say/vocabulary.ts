@@ -62,7 +62,7 @@ const PHRASES: readonly (readonly [readonly string[], Meaning])[] = [
   [['on battery', 'battery'], { role: 'switch', of: 'box', setting: 'power', value: 'battery' }],
   [['phantom on', 'phantom', 'p48'], { role: 'switch', of: 'input', setting: 'phantom', value: 'on' }],
   [['phantom off', 'no phantom'], { role: 'switch', of: 'input', setting: 'phantom', value: 'off' }],
-  [['input pad'], { role: 'switch', of: 'input', setting: 'pad', value: '20' }],
+  [['padded', 'input pad'], { role: 'switch', of: 'input', setting: 'pad', value: '20' }],
   [['earthed'], { role: 'switch', of: 'source', setting: 'feed', value: 'mains-1' }],
   [['wall-wart', 'two-pin'], { role: 'switch', of: 'source', setting: 'feed', value: 'mains-2' }],
   [['from battery', 'battery powered'], { role: 'switch', of: 'source', setting: 'feed', value: 'battery' }],

@@ -287,7 +287,7 @@
         >by {sort === 'channel' ? 'verdict' : 'channel'}</button
       >
     </div>
-    <div class="board-row border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!">
+    <div class="board-row board-head border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!">
       <button
         type="button"
         class="text-left"

@@ -104,10 +104,10 @@ export class ResponseView {
   draw(report: LineReport): void {
     const { response, notes, severity } = report;
     if (!response) return;
-    const best = Math.max(...response.db);
-    const idealBest = Math.max(
-      ...response.ideal.filter((_, k) => !notes || (response.hz[k] >= notes.low && response.hz[k] <= notes.reach))
-    );
+    // Zero is the best that is reached within what is played; a resonance beyond it must not push everything down.
+    const played = (k: number): boolean => !notes || (response.hz[k] >= notes.low && response.hz[k] <= notes.reach);
+    const best = Math.max(...response.db.filter((_, k) => played(k)));
+    const idealBest = Math.max(...response.ideal.filter((_, k) => played(k)));
     const xy = (values: readonly number[], zero: number) => response.hz.map((x, k) => ({ x, y: values[k] - zero }));
     const ink = token('--color-base-content');
     const quiet = token('--color-secondary');

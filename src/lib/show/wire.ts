@@ -6,7 +6,7 @@ import { BATCH } from './batch';
 
 export const SHOW_NAME = z.string().trim().min(1, 'a show needs a name').max(80, 'at most 80 characters');
 
-export const SentEditSchema = z.strictObject({
+const SentEditSchema = z.strictObject({
   edit: EditSchema,
   kind: z.enum(['do', 'undo', 'redo']),
   /** The edit that an undo takes back or a redo brings again. */
