@@ -122,6 +122,13 @@ plain('a killed server is started again', async () => {
   process.kill(Number(server), 'SIGKILL');
   await first.until(/Started again/);
   expect(await healthy(url)).toBe(true);
+  // With the database gone the page says so, under an id that the log has too.
+  stopCluster();
+  await expect.poll(() => healthy(url)).toBe(false);
+  const page = await fetch(url, { headers: { accept: 'text/html' } });
+  expect(page.status).toBe(500);
+  const id = /log as <span[^>]*>([0-9a-f]{8})</.exec(await page.text())![1];
+  expect(first.out()).toContain(`"id":"${id}"`);
   await end(first.child);
 });
 

@@ -6,7 +6,8 @@ declare global {
       id?: string;
     }
     interface Locals {
-      who: { crewId: string; personId: string };
+      /** Whose data this request may see; asked of the database on first use. */
+      who: () => Promise<{ crewId: string; personId: string }>;
     }
   }
 }

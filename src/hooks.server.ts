@@ -29,7 +29,8 @@ export const handle: Handle = async ({ event, resolve }) => {
       status: 403,
       headers: { 'content-type': 'application/json' }
     });
-  if (event.url.pathname !== '/healthz') event.locals.who = await whoIsHere();
+  let who: ReturnType<typeof whoIsHere> | undefined;
+  event.locals.who = () => (who ??= whoIsHere());
   const theme = event.cookies.get('theme');
   const response = await resolve(event, {
     transformPageChunk: ({ html }) =>

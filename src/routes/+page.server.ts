@@ -3,5 +3,5 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('app:shows');
-  return { shows: await listShows(locals.who.crewId) };
+  return { shows: await listShows((await locals.who()).crewId) };
 };

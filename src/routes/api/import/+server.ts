@@ -15,5 +15,5 @@ export const POST: RequestHandler = async ({ request, locals }) => {
       { message: 'Nothing was imported.', faults: loaded.faults.map((f) => `plan.${f.where}: ${loadFaultText(f)}`) },
       { status: 422 }
     );
-  return json({ id: await createShow(locals.who.crewId, name, loaded.plan), name }, { status: 201 });
+  return json({ id: await createShow((await locals.who()).crewId, name, loaded.plan), name }, { status: 201 });
 };

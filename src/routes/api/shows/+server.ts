@@ -8,5 +8,5 @@ import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = async ({ request, locals }) => {
   const { name } = await bodyOf(request, z.strictObject({ name: SHOW_NAME }));
-  return json({ id: await createShow(locals.who.crewId, name, blankPlan()) }, { status: 201 });
+  return json({ id: await createShow((await locals.who()).crewId, name, blankPlan()) }, { status: 201 });
 };

@@ -7,17 +7,17 @@ import type { RequestHandler } from './$types';
 
 /** Plan and revision, to catch up with what others did. */
 export const GET: RequestHandler = async ({ params, locals }) => {
-  const { name, plan, revision } = found(await getShow(locals.who.crewId, idOf(params.id)));
+  const { name, plan, revision } = found(await getShow((await locals.who()).crewId, idOf(params.id)));
   return json({ name, plan, revision });
 };
 
 export const PATCH: RequestHandler = async ({ params, request, locals }) => {
   const { name } = await bodyOf(request, z.strictObject({ name: SHOW_NAME }));
-  found(await renameShow(locals.who.crewId, idOf(params.id), name));
+  found(await renameShow((await locals.who()).crewId, idOf(params.id), name));
   return json({ name });
 };
 
 export const DELETE: RequestHandler = async ({ params, locals }) => {
-  found(await setDeleted(locals.who.crewId, idOf(params.id), true));
+  found(await setDeleted((await locals.who()).crewId, idOf(params.id), true));
   return json({});
 };

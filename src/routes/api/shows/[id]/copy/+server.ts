@@ -4,7 +4,7 @@ import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = async ({ params, locals }) => {
-  const { name, plan } = found(await getShow(locals.who.crewId, idOf(params.id)));
+  const { name, plan } = found(await getShow((await locals.who()).crewId, idOf(params.id)));
   const copy = `${name.slice(0, 72)}, copy`;
-  return json({ id: await createShow(locals.who.crewId, copy, plan), name: copy }, { status: 201 });
+  return json({ id: await createShow((await locals.who()).crewId, copy, plan), name: copy }, { status: 201 });
 };

@@ -8,6 +8,6 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ params, request, locals }) => {
   const id = idOf(params.id);
   const { base, edits } = await bodyOf(request, PushSchema);
-  const answer = found(await pushEdits(locals.who, id, base, edits));
+  const answer = found(await pushEdits(await locals.who(), id, base, edits));
   return json(answer, { status: answer.conflict ? 409 : 200 });
 };

@@ -4,7 +4,7 @@ import type { RequestHandler } from './$types';
 
 /** The show as an open file; docs/plan-format.md describes it. */
 export const GET: RequestHandler = async ({ params, locals }) => {
-  const { name, plan } = found(await getShow(locals.who.crewId, idOf(params.id)));
+  const { name, plan } = found(await getShow((await locals.who()).crewId, idOf(params.id)));
   const file = name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
   return new Response(JSON.stringify({ kind: 'guanxi-show', name, plan }, null, 2), {
     headers: {

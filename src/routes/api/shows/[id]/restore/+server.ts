@@ -5,6 +5,6 @@ import type { RequestHandler } from './$types';
 
 /** Brings a deleted show back. */
 export const POST: RequestHandler = async ({ params, locals }) => {
-  found(await setDeleted(locals.who.crewId, idOf(params.id), false));
+  found(await setDeleted((await locals.who()).crewId, idOf(params.id), false));
   return json({});
 };
