@@ -120,3 +120,40 @@ test('duplicate, delete, bring back, filter and sort by keys alone', async ({ pa
   await expect(page.locator('[aria-expanded="true"][data-open]')).toHaveCount(0);
   expect(troubles).toEqual([]);
 });
+
+test('a line built by pointing, a box put in and taken out, lines over the clipboard', async ({
+  page,
+  app,
+  context,
+  troubles
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await freshShow(page, app.url, 'Rope Room');
+  await page.getByRole('button', { name: 'build a line by pointing' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Add' }).click();
+  await expect(dialog.getByRole('alert')).toHaveText('A line needs a name.');
+  await dialog.getByLabel('Name').fill('Small harp');
+  await dialog.getByLabel('Plays').selectOption('harp');
+  await dialog.getByLabel('Box').selectOption('');
+  await dialog.getByRole('button', { name: 'the lead straight to the input' }).click();
+  await dialog.getByLabel('Input').selectOption({ label: 'line input' });
+  await dialog.getByRole('button', { name: 'Add' }).click();
+  const harp = row(page, 'Small harp');
+  await expect(harp.locator('[data-verdict]')).toHaveAttribute('data-verdict', 'stop');
+  await harp.getByRole('button', { name: 'no box' }).click();
+  await dialog.getByLabel('Box').selectOption({ label: 'active box, 10 MΩ' });
+  await dialog.getByLabel('Input').selectOption({ label: 'microphone input' });
+  await dialog.getByRole('button', { name: 'Change' }).click();
+  await expect(harp.locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);
+  await page.keyboard.press('Escape');
+  const lines = await page.locator('[data-open]').count();
+  await harp.locator('[data-open]').focus();
+  await page.keyboard.press('Control+c');
+  await page.keyboard.press('Control+v');
+  await expect(page.locator('[data-open]')).toHaveCount(lines + 1);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-open]')).toHaveCount(lines);
+  await saved(page);
+  expect(troubles).toEqual([]);
+});

@@ -16,7 +16,9 @@
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from './edits';
   import InfoDialog from './InfoDialog.svelte';
   import { Judging } from './judging.svelte';
+  import { copyText, readPaste } from './clipboard';
   import KeysDialog from './KeysDialog.svelte';
+  import LineDialog from './LineDialog.svelte';
   import LineRow from './LineRow.svelte';
   import OpenLine from './OpenLine.svelte';
   import SayField from './SayField.svelte';
@@ -40,9 +42,12 @@
   let sort = $state<Sort>('channel');
   let filter = $state<Filter>(null);
   let remedies = $state.raw<readonly Remedy[] | null>(null);
-  let dialog = $state.raw<{ kind: 'device' | 'cable' | 'info'; id: string; line: string } | { kind: 'keys' } | null>(
-    null
-  );
+  let dialog = $state.raw<
+    | { kind: 'device' | 'cable' | 'info' | 'build'; id: string; line: string }
+    | { kind: 'keys' }
+    | { kind: 'new' }
+    | null
+  >(null);
   let say: SayField;
 
   const rows = $derived(arrange(lines, reports, sort, filter, openId));
@@ -59,14 +64,10 @@
   onMount(() => {
     judging = new Judging();
     void session.open();
-    const ignore = (event: Event): boolean => {
-      const at = event.target as HTMLElement;
-      return dialog !== null || at.matches('input, select, textarea');
-    };
     const when =
       (act: (event: KeyboardEvent) => void) =>
       (event: KeyboardEvent): void => {
-        if (ignore(event)) return;
+        if (typing(event)) return;
         event.preventDefault();
         act(event);
       };
@@ -81,6 +82,7 @@
       k: move(-1),
       n: when(() => say.focus()),
       e: onLine(edit),
+      b: onLine(build),
       i: onLine((line) => (dialog = { kind: 'info', id: line.id, line: line.id })),
       d: onLine(copy),
       Delete: onLine(remove),
@@ -97,7 +99,11 @@
         [1, 2, 3, 4, 5].map((n) => [String(n), when(() => remedies?.[n - 1] && apply(remedies[n - 1]))])
       )
     });
+    document.addEventListener('copy', oncopy);
+    document.addEventListener('paste', onpaste);
     return () => {
+      document.removeEventListener('copy', oncopy);
+      document.removeEventListener('paste', onpaste);
       stop();
       session.close();
       judging?.close();
@@ -179,10 +185,41 @@
     await focusRow(target);
   }
 
+  function built(spec: LineSpec, line: Line | null): void {
+    dialog = null;
+    void said(spec, line);
+  }
+
   function edit(line: Line): void {
     if (specOf(plan, line)) editing = line;
     else toast('This line is more than words can say here: change its parts by clicking them.');
     currentId = line.id;
+  }
+
+  function build(line: Line): void {
+    if (specOf(plan, line)) dialog = { kind: 'build', id: line.id, line: line.id };
+    else toast('This line has more in it than fits here: change its parts by clicking them.');
+  }
+
+  const typing = (event: Event): boolean =>
+    dialog !== null || (event.target instanceof HTMLElement && event.target.matches('input, select, textarea'));
+
+  function oncopy(event: ClipboardEvent): void {
+    if (typing(event) || !current || String(getSelection()) !== '') return;
+    const text = copyText(plan, current);
+    if (!text) return;
+    event.clipboardData?.setData('text/plain', text);
+    event.preventDefault();
+    toast(`Copied ${lineName(current)} in words.`);
+  }
+
+  function onpaste(event: ClipboardEvent): void {
+    if (typing(event)) return;
+    const { specs, strange } = readPaste(plan, event.clipboardData?.getData('text/plain') ?? '');
+    for (const spec of specs) change(addLine(session.plan, spec));
+    if (specs.length > 0) toast(`Added ${specs.length} ${specs.length === 1 ? 'line' : 'lines'}.`);
+    if (strange) say.put(strange);
+    event.preventDefault();
   }
 
   function copy(line: Line): void {
@@ -236,9 +273,10 @@
 </Header>
 
 <main>
-  <h1 class="sr-only">{data.name}: lines</h1>
+  <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">{data.name}: lines</h1>
   <SayField
     bind:this={say}
+    onbuild={() => (dialog = { kind: 'new' })}
     {plan}
     {editing}
     ondone={(spec, line) => void said(spec, line)}
@@ -324,6 +362,7 @@
             ondevice={(id) => (dialog = { kind: 'device', id, line: line.id })}
             oncable={(id) => (dialog = { kind: 'cable', id, line: line.id })}
             oninfo={() => (dialog = { kind: 'info', id: line.id, line: line.id })}
+            onbuild={() => build(line)}
           />
           {#if openId === line.id}
             <OpenLine
@@ -336,6 +375,7 @@
               oncopy={() => copy(line)}
               ondelete={() => remove(line)}
               oninfo={() => (dialog = { kind: 'info', id: line.id, line: line.id })}
+              onbuild={() => build(line)}
             />
           {/if}
         </li>
@@ -353,12 +393,16 @@
 
 {#if dialog?.kind === 'keys'}
   <KeysDialog onclose={() => (dialog = null)} />
+{:else if dialog?.kind === 'new'}
+  <LineDialog {plan} line={null} ondone={built} onclose={() => (dialog = null)} />
 {:else if dialog}
   {@const line = lineOf(dialog.line)}
   {#if line && dialog.kind === 'device' && plan.devices[dialog.id]}
     <DeviceDialog {plan} id={dialog.id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
   {:else if line && dialog.kind === 'cable' && plan.cables[dialog.id]}
     <CableDialog {plan} id={dialog.id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
+  {:else if line && dialog.kind === 'build'}
+    <LineDialog {plan} {line} ondone={built} onclose={() => (dialog = null)} />
   {:else if line && dialog.kind === 'info'}
     <InfoDialog {plan} {line} onedit={change} onclose={() => (dialog = null)} />
   {/if}

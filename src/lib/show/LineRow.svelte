@@ -21,8 +21,9 @@
     ondevice: (id: string) => void;
     oncable: (id: string) => void;
     oninfo: () => void;
+    onbuild: () => void;
   }
-  const { plan, line, report, open, current, ontoggle, ondevice, oncable, oninfo }: Props = $props();
+  const { plan, line, report, open, current, ontoggle, ondevice, oncable, oninfo, onbuild }: Props = $props();
 
   const family = (id: string): string => modelOf(plan.devices[id].model).family;
   /** The parts of the line by the board's columns: whatever chain there is, columns stay shared. */
@@ -122,7 +123,13 @@
           onedit={() => ondevice(parts.box!)}
         />
       {:else}
-        <Thread strokes={0} label={parts.lead.length > 0 && parts.input ? 'no box' : ''} onedit={ontoggle} />
+        <Thread
+          strokes={0}
+          label={parts.lead.length > 0 && parts.input ? 'no box' : ''}
+          hint="Put in a box"
+          reachable={open}
+          onedit={onbuild}
+        />
       {/if}
       <Thread
         strokes={strokes(parts.run[0])}

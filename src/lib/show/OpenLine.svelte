@@ -23,8 +23,9 @@
     oncopy: () => void;
     ondelete: () => void;
     oninfo: () => void;
+    onbuild: () => void;
   }
-  const { plan, line, report, remedies, onapply, onedit, oncopy, ondelete, oninfo }: Props = $props();
+  const { plan, line, report, remedies, onapply, onedit, oncopy, ondelete, oninfo, onbuild }: Props = $props();
 
   const found = $derived(report ? problems(report) : []);
   const hasBox = $derived(
@@ -123,6 +124,9 @@
         </ol>
       {/if}
       <p class="no-print flex flex-wrap gap-x-4 gap-y-1 pt-3 text-quiet">
+        <button type="button" class="hover:text-base-content" onclick={onbuild}
+          ><kbd class="key">B</kbd> build by pointing</button
+        >
         <button type="button" class="hover:text-base-content" onclick={onedit}
           ><kbd class="key">E</kbd> edit in words</button
         >

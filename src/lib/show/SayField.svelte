@@ -16,8 +16,10 @@
     editing: Line | null;
     ondone: (spec: LineSpec, line: Line | null) => void;
     oncancel: () => void;
+    /** The same by pointing. */
+    onbuild: () => void;
   }
-  const { plan, editing, ondone, oncancel }: Props = $props();
+  const { plan, editing, ondone, oncancel, onbuild }: Props = $props();
 
   let text = $state('');
   let caret = $state(0);
@@ -51,6 +53,13 @@
   }
 
   export function focus(): void {
+    field.focus();
+  }
+
+  /** Puts text in to be corrected. */
+  export function put(given: string): void {
+    text = given;
+    caret = 0;
     field.focus();
   }
 
@@ -188,9 +197,12 @@
   <div id="say-reading" class="min-h-[38px] self-center py-1 leading-snug max-lg:min-h-0" aria-live="polite">
     {#if empty}
       <span class="text-quiet">
-        {#if editing}Empty: Esc leaves the line as it was.{:else}<span class="max-sm:hidden"
-            ><kbd class="key">N</kbd> from anywhere. Any order, commas if you like.</span
-          >{/if}
+        {#if editing}
+          Empty: Esc leaves the line as it was.
+        {:else}
+          <span class="max-sm:hidden"><kbd class="key">N</kbd> from anywhere. Any order, commas if you like. Or </span>
+          <button type="button" class="text-primary underline" onclick={onbuild}>build a line by pointing</button>
+        {/if}
       </span>
     {:else}
       {#if faults.length > 0}

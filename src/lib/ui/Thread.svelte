@@ -11,12 +11,23 @@
     at?: number;
     report?: LineReport | undefined;
     label?: string;
+    /** What a click on the label does. */
+    hint?: string;
     /** Marks take the focus only in the open line, so that Tab does not walk through every stitch of the show. */
     reachable?: boolean;
     onpick?: () => void;
     onedit?: () => void;
   }
-  const { strokes, at = -1, report, label = '', reachable = false, onpick, onedit }: Props = $props();
+  const {
+    strokes,
+    at = -1,
+    report,
+    label = '',
+    hint = 'Change this cable',
+    reachable = false,
+    onpick,
+    onedit
+  }: Props = $props();
 
   const marks = $derived(report?.marks[at]);
   function told(check: number, severity: Severity): string {
@@ -92,7 +103,7 @@
       type="button"
       tabindex={reachable ? 0 : -1}
       class="absolute inset-x-0 bottom-0 truncate text-center text-[0.86em] leading-tight text-quiet hover:text-base-content"
-      title="Change this cable"
+      title={hint}
       onclick={onedit}>{label}</button
     >
   {/if}

@@ -1,0 +1,175 @@
+<script lang="ts">
+  import { MODELS, modelOf } from '$core/gear/catalogue';
+  import { MAX_METRES } from '$core/gear/cables';
+  import { INSTRUMENT_IDS, type InstrumentId } from '$core/gear/instruments';
+  import type { Family } from '$core/gear/types';
+  import type { Line } from '$core/plan/lines';
+  import type { Exposure, Plan } from '$core/plan/schema';
+  import { type CableSpec, type DeviceSpec, type LineSpec, specOf } from '$core/plan/spec';
+  import { defaultKind } from '$core/say/read';
+  import { INSTRUMENT_NAMES, modelName } from '$core/words/names';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { untrack } from 'svelte';
+
+  interface Props {
+    plan: Plan;
+    /** The line to change; null for a new one. */
+    line: Line | null;
+    ondone: (spec: LineSpec, line: Line | null) => void;
+    onclose: () => void;
+  }
+  const { plan, line, ondone, onclose }: Props = $props();
+
+  const NEW: LineSpec = {
+    name: '',
+    source: { model: 'piezo', settings: {} },
+    lead: { kind: 'instrument', metres: 3 },
+    box: { model: 'active-box', settings: {} },
+    run: { kind: 'mic', metres: 10 },
+    input: { model: 'mic-in', settings: { phantom: 'on' } }
+  };
+  let spec = $state.raw<LineSpec>(untrack(() => (line && specOf(plan, line)) ?? NEW));
+  let tried = $state(false);
+
+  const kinds = (family: Family) =>
+    MODELS.filter((m) => m.family === family).map((m) => ({ value: m.id, text: modelName(m.id) }));
+  const BOXES = [{ value: '', text: 'no box' }, ...kinds('box')];
+  const change = (part: Partial<LineSpec>): void => void (spec = { ...spec, ...part });
+  const plays = $derived(
+    (spec.source.settings.instrument as InstrumentId | undefined) ?? modelOf(spec.source.model).signal!.instrument
+  );
+
+  /** Another device of the family, with what both know kept. */
+  function other(old: DeviceSpec | null, model: string): DeviceSpec {
+    const kept = Object.entries(old?.settings ?? {}).filter(
+      ([name]) => name in modelOf(model).options || name === 'instrument'
+    );
+    return { ...(old?.supply ? { supply: old.supply } : {}), model, settings: Object.fromEntries(kept) };
+  }
+  const cable = (place: 'lead' | 'run', old: CableSpec | null, metres: number): CableSpec => ({
+    ...(old ?? { kind: defaultKind(place, spec.source.model, metres) }),
+    metres
+  });
+
+  function setSource(model: string): void {
+    const lead = spec.lead && { ...spec.lead, kind: defaultKind('lead', model, spec.lead.metres), plugs: undefined };
+    change({ source: other(spec.source, model), lead });
+  }
+  function setBox(model: string): void {
+    const box = model === '' ? null : other(spec.box, model);
+    const phantom = box && modelOf(box.model).feeds[0] === 'phantom' && modelOf(spec.input.model).options.phantom;
+    change({
+      box,
+      run: box ? (spec.run ?? cable('run', null, 10)) : spec.run,
+      ...(phantom ? { input: { ...spec.input, settings: { ...spec.input.settings, phantom: 'on' } } } : {})
+    });
+  }
+  function setInput(model: string): void {
+    const input = other(spec.input, model);
+    const wants = spec.box && modelOf(spec.box.model).feeds[0] === 'phantom' && modelOf(model).options.phantom;
+    change({
+      input: wants ? { ...input, settings: { ...input.settings, phantom: 'on' } } : input,
+      ...(spec.run
+        ? { run: { ...spec.run, plugs: undefined } }
+        : spec.lead
+          ? { lead: { ...spec.lead, plugs: undefined } }
+          : {})
+    });
+  }
+  function submit(event: SubmitEvent): void {
+    event.preventDefault();
+    tried = true;
+    const name = spec.name.trim();
+    const { channel } = spec;
+    if (name === '' || (channel !== undefined && !(Number.isInteger(channel) && channel >= 1 && channel <= 999)))
+      return;
+    ondone({ ...spec, name }, line);
+  }
+  const EXPOSURES: { value: Exposure; text: string }[] = [
+    { value: 'lead', text: 'exposed' },
+    { value: 'normal', text: 'normal' },
+    { value: 'buried', text: 'buried' }
+  ];
+</script>
+
+<Dialog title={line ? `Build ${spec.name}` : 'Build a line'} {onclose}>
+  <form onsubmit={submit}>
+    <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 pb-1 max-sm:grid-cols-1">
+      <label for="line-name">Name</label>
+      <input
+        id="line-name"
+        class="input w-full input-sm"
+        maxlength="80"
+        value={spec.name}
+        oninput={(e) => change({ name: e.currentTarget.value })}
+      />
+      <label for="line-channel">Channel</label>
+      <input
+        id="line-channel"
+        class="num input w-full input-sm"
+        inputmode="numeric"
+        value={spec.channel ?? ''}
+        oninput={(e) =>
+          change({ channel: e.currentTarget.value.trim() === '' ? undefined : Number(e.currentTarget.value) })}
+      />
+    </div>
+    {#if tried && spec.name.trim() === ''}<p class="pb-1 text-right text-error" role="alert">
+        A line needs a name.
+      </p>{/if}
+    {#if tried && spec.channel !== undefined && !(spec.channel >= 1 && spec.channel <= 999)}
+      <p class="pb-1 text-right text-error" role="alert">A channel is a whole number from 1 to 999, or empty.</p>
+    {/if}
+    <ChoiceField label="Source" value={spec.source.model} choices={kinds('source')} onset={setSource} />
+    <ChoiceField
+      label="Plays"
+      value={plays}
+      choices={INSTRUMENT_IDS.map((value) => ({ value, text: INSTRUMENT_NAMES[value] }))}
+      onset={(instrument) => change({ source: { ...spec.source, settings: { ...spec.source.settings, instrument } } })}
+    />
+    <QuantityField
+      label="Lead"
+      kind="length"
+      value={spec.lead?.metres ?? 3}
+      low={0}
+      high={MAX_METRES}
+      onset={(m) => change({ lead: cable('lead', spec.lead, m) })}
+    />
+    <ChoiceField label="Box" value={spec.box?.model ?? ''} choices={BOXES} onset={setBox} />
+    {#if spec.box || spec.run}
+      <QuantityField
+        label="Run"
+        kind="length"
+        value={spec.run?.metres ?? 10}
+        low={0}
+        high={MAX_METRES}
+        onset={(m) => change({ run: cable('run', spec.run, m) })}
+      />
+    {/if}
+    {#if !spec.box}
+      <p class="py-1 text-right text-quiet">
+        {#if spec.run}
+          <button type="button" class="underline" onclick={() => change({ run: null })}
+            >the lead straight to the input</button
+          >
+        {:else}
+          <button type="button" class="underline" onclick={() => change({ run: cable('run', null, 10) })}
+            >a run after the lead</button
+          >
+        {/if}
+      </p>
+    {/if}
+    <ChoiceField label="Input" value={spec.input.model} choices={kinds('input')} onset={setInput} />
+    <ChoiceField
+      label="In the mix"
+      value={spec.exposure ?? 'normal'}
+      choices={EXPOSURES}
+      onset={(e) => change({ exposure: e as Exposure })}
+    />
+    <div class="flex justify-end gap-2 pt-4">
+      <button type="button" class="btn" onclick={onclose}>Cancel</button>
+      <button class="btn btn-primary">{line ? 'Change' : 'Add'}</button>
+    </div>
+  </form>
+</Dialog>
