@@ -62,6 +62,11 @@ export class SparseLU {
     this.#wIm = new Float64Array(n);
   }
 
+  /** Places of the factors beside the pivots: what one refill and one solve cost. */
+  get fill(): number {
+    return this.#lRe.length + this.#uRe.length;
+  }
+
   /** Factors the matrix with these values. Reuses the order; finds a new one only when a pivot has become too small. */
   factor(re: Float64Array, im: Float64Array): void {
     if (this.#order && this.#refill(this.#order, re, im) < 0) return;

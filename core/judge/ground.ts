@@ -44,7 +44,7 @@ const ringHasUnbalanced = (solution: LineSolution, ring: readonly GroundEdge[]):
  * The shortest ring of ground conductors through a cable's shield, or null when the shield is a dead end.
  * Breadth-first from one end of the shield to the other without using it.
  */
-function ringThrough(rig: Rig, cable: string): GroundEdge[] | null {
+export function ringThrough(rig: Rig, cable: string): GroundEdge[] | null {
   const own = rig.grounds.filter((e) => 'cable' in e.what && e.what.cable === cable);
   const others = rig.grounds.filter((e) => !own.includes(e));
   const start = rig.net.root(own[0].a);

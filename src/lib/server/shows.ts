@@ -1,11 +1,11 @@
 import { judgePlan } from '$core/judge/judge';
 import type { Severity } from '$core/judge/types';
-import { applyEdit } from '$core/plan/edit';
 import type { Plan } from '$core/plan/schema';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { PushAnswer, SentEdit } from '../show/wire';
 import { db } from './db';
 import { edit, show } from './schema';
+import { takeEdits } from './take';
 
 export interface Glance {
   readonly id: string;
@@ -117,34 +117,23 @@ export async function pushEdits(
     const known = new Set(
       (await tx.select({ id: edit.id }).from(edit).where(inArray(edit.id, ids))).map((known) => known.id)
     );
-    let { plan, revision } = row;
-    const accepted: string[] = [];
-    let conflict: PushAnswer['conflict'] = null;
-    for (const sent of edits) {
-      if (!known.has(sent.edit.id)) {
-        const applied = applyEdit(plan, sent.edit);
-        if (!applied.ok) {
-          conflict = { id: sent.edit.id, fault: applied.fault };
-          break;
-        }
-        plan = applied.plan;
-        revision++;
-        await tx.insert(edit).values({
+    const { plan, revision, accepted, conflict, fresh } = takeEdits(row, known, edits);
+    if (fresh.length > 0) {
+      await tx.insert(edit).values(
+        fresh.map(({ sent, revision: at }) => ({
           id: sent.edit.id,
           crewId: who.crewId,
           showId,
           personId: who.personId,
-          revision,
+          revision: at,
           kind: sent.kind,
           ofEdit: sent.of,
           label: sent.edit.label,
           ops: sent.edit.ops
-        });
-      }
-      accepted.push(sent.edit.id);
-    }
-    if (revision !== row.revision)
+        }))
+      );
       await tx.update(show).set({ plan, revision, changedAt: new Date() }).where(eq(show.id, showId));
+    }
     const stale = row.revision !== base || conflict !== null;
     return { revision, accepted, conflict, plan: stale ? plan : null };
   });

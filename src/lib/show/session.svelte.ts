@@ -30,6 +30,9 @@ export class ShowSession {
   #wait = FIRST_WAIT;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #lastSet = 0;
+  /** Edits that have been on their way once: the server may have them, so they must not change any more. */
+  readonly #tried = new Set<string>();
+  readonly #known: ReadonlySet<string>;
   #closed = false;
 
   constructor(
@@ -41,6 +44,7 @@ export class ShowSession {
     this.plan = plan;
     this.#revision = revision;
     this.history = log.reduce(record, NO_HISTORY);
+    this.#known = new Set(log.map((sent) => sent.edit.id));
   }
 
   /** Takes up unsent edits of an earlier visit and starts to listen. */
@@ -50,8 +54,9 @@ export class ShowSession {
     const added = this.#queue;
     this.#queue = [];
     for (const sent of [...queue, ...added]) {
+      // Made here a moment ago and applied, or on the server after all although its answer never came.
       if (added.includes(sent)) this.#queue.push(sent);
-      else this.#take(sent);
+      else if (!this.#known.has(sent.edit.id)) this.#takeUp(sent);
     }
     window.addEventListener('online', this.#retryNow);
     document.addEventListener('visibilitychange', this.#catchUp);
@@ -108,6 +113,13 @@ export class ShowSession {
     void this.#keep();
   }
 
+  /** An unsent edit of an earlier visit: what no longer fits is kept for a decision. */
+  #takeUp(sent: SentEdit): void {
+    const applied = applyEdit(this.plan, sent.edit);
+    if (applied.ok) this.#take(sent);
+    else this.aside = [...this.aside, { sent, why: editFaultText(applied.fault) }];
+  }
+
   #take(sent: SentEdit): boolean {
     const applied = applyEdit(this.plan, sent.edit);
     if (!applied.ok) {
@@ -130,7 +142,7 @@ export class ShowSession {
     const recent = now - this.#lastSet < SAME_STEP;
     const isSet = edit.label.code === 'set';
     this.#lastSet = isSet ? now : 0;
-    if (!isSet || !recent || !last || this.#queue.length <= this.#sending || last.kind !== 'do') return null;
+    if (!isSet || !recent || !last || this.#tried.has(last.edit.id) || last.kind !== 'do') return null;
     if (last.edit.label.code !== 'set' || last.edit.label.subject !== edit.label.subject) return null;
     const ops = squashOps([...last.edit.ops, ...edit.ops]);
     const applied = applyEdit(this.plan, edit);
@@ -166,6 +178,7 @@ export class ShowSession {
     if (this.#sending > 0 || this.#queue.length === 0) return;
     const edits = this.#queue.slice(0, BATCH);
     this.#sending = edits.length;
+    for (const { edit } of edits) this.#tried.add(edit.id);
     let answer: PushAnswer | null = null;
     let refused: string | null = null;
     try {

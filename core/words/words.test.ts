@@ -1,0 +1,249 @@
+import { describe, expect, it } from 'vitest';
+import { CODES, type Code, type Fact, type Finding, fact, type Severity } from '../judge/types';
+import { editFaultText, editText, loadFaultText, unitFaultText } from './faults';
+import { measure, sentence, short, verdict } from './findings';
+import { choiceName } from './names';
+import { remedyText } from './remedies';
+import { why } from './why';
+
+/** Thin spaces read as spaces here, so that the sentences can be read. */
+const plain = (text: string): string => text.replaceAll('\u202F', ' ');
+const finding = (
+  code: Code,
+  severity: Severity,
+  value: number,
+  because: Fact[] = [],
+  limit: number | null = null
+): Finding => ({
+  code,
+  check: CODES[code],
+  at: 0,
+  severity,
+  value,
+  unit: 'dB',
+  limit,
+  because
+});
+const model = fact('model', 'id', 'passive-box');
+const level = [fact('peak', 'dBu', 20.2), fact('clip', 'dBu', 9), model, fact('lowest', 'frequency', 41.2)];
+const gain = [
+  fact('arrives', 'level', 0.01),
+  fact('gainMin', 'gain', 10),
+  fact('gainMax', 'gain', 60),
+  fact('model', 'id', 'mic-in')
+];
+const load = [fact('zin', 'resistance', 2000), fact('zout', 'resistance', 700), fact('loss', 'gain', -2.6)];
+const response = [fact('at', 'frequency', 100), fact('source', 'id', 'piezo')];
+const loop = [fact('names', 'id', 'Annex and Stage left')];
+
+/** Every code with its sentence and its few words. */
+const SAID: Record<Code, [Finding, string, string]> = {
+  'plug-fits': [
+    finding('plug-fits', 'clean', 0, [fact('plug', 'id', 'xlr'), fact('socket', 'id', 'xlr')]),
+    'The XLR plug goes into the XLR socket.',
+    'fits'
+  ],
+  'plug-does-not-fit': [
+    finding('plug-does-not-fit', 'stop', 1, [
+      fact('plug', 'id', 'mini'),
+      fact('socket', 'id', 'xlr'),
+      fact('model', 'id', 'mic-in')
+    ]),
+    'The 3.5 mm stereo plug does not go into the microphone input, which has an XLR socket.',
+    'does not fit'
+  ],
+  'stereo-cancels': [
+    finding('stereo-cancels', 'stop', -80, [fact('model', 'id', 'mic-in')]),
+    'Left and right cancel: the balanced microphone input subtracts them, and what both carry is 80 dB down.',
+    'cancels'
+  ],
+  'right-shorted': [
+    finding('right-shorted', 'care', 10),
+    'The right channel is shorted to the sleeve and works into 10 Ω of its own.',
+    'right shorted'
+  ],
+  'leg-on-shield': [
+    finding('leg-on-shield', 'note', 6, [fact('model', 'id', 'pro-line')]),
+    'The plug puts the cold leg of the professional line output on its shield: one leg is left, 6.0 dB less.',
+    'one leg only'
+  ],
+  balanced: [finding('balanced', 'clean', 40), 'Balanced over 40 m.', 'balanced'],
+  'short-unbalanced': [finding('short-unbalanced', 'clean', 3), 'Unbalanced, but only 3 m.', '3 m unbalanced'],
+  'long-unbalanced': [
+    finding('long-unbalanced', 'care', 9, [], 6),
+    '9 m run unbalanced; 6 m is as far as it should go.',
+    '9 m unbalanced'
+  ],
+  coupled: [
+    finding('coupled', 'care', 2),
+    '2 couplers in this run: each is a contact that can go noisy.',
+    '2 couplers'
+  ],
+  headroom: [
+    finding('headroom', 'note', 4.2, level),
+    'Peaks stay 4.2 dB below what the passive box takes.',
+    '4 dB room'
+  ],
+  clips: [
+    finding('clips', 'stop', -11.2, level),
+    'Peaks of +20 dBu clip the passive box: 11 dB too much.',
+    'clips +11 dB'
+  ],
+  'core-saturates': [
+    finding('core-saturates', 'stop', -3, level),
+    'Peaks saturate the core of the passive box at 41.2 Hz: 3.0 dB too much.',
+    'core saturates'
+  ],
+  gain: [finding('gain', 'clean', 30, gain), 'Needs 30 dB of gain.', 'gain 30 dB'],
+  'too-quiet': [
+    finding('too-quiet', 'stop', 92, gain),
+    'Too quiet here: it would take 92 dB of gain and the microphone input has 60 dB.',
+    'too quiet'
+  ],
+  'much-gain': [
+    finding('much-gain', 'care', 58, gain, 55),
+    "Needs 58 dB of gain; above 55 dB the preamp's own hiss comes up.",
+    '58 dB gain'
+  ],
+  'too-hot': [
+    finding('too-hot', 'care', -5, gain),
+    'Too hot for the microphone input: it wants −5 dB and goes no lower than +10 dB.',
+    'too hot'
+  ],
+  bridges: [finding('bridges', 'clean', 16.7, load), 'Bridges: 2 kΩ on 700 Ω is 17 times.', 'bridging 17×'],
+  loads: [
+    finding('loads', 'stop', 2.86, load),
+    'The load is only 2.9 times the source: 2 kΩ on 700 Ω costs 2.6 dB.',
+    'bridging 2.9×'
+  ],
+  'keeps-response': [
+    finding('keeps-response', 'clean', -0.4, response),
+    'Keeps its response within 0.4 dB over what it plays.',
+    'response −0.4 dB'
+  ],
+  'bass-loss': [
+    finding('bass-loss', 'stop', -19.4, response),
+    'The load takes the bass: 100 Hz is 19 dB down.',
+    'bass −19 dB'
+  ],
+  'treble-loss': [
+    finding('treble-loss', 'care', -6.2, response),
+    'The load takes the treble: 100 Hz is 6.2 dB down.',
+    'treble −6.2 dB'
+  ],
+  'no-loop': [finding('no-loop', 'clean', 0), 'No ground loop through this shield.', 'no loop'],
+  loop: [
+    finding('loop', 'stop', 48, loop),
+    'A ground loop through Annex and Stage left hums 48 dB under the playing.',
+    'ground loop'
+  ],
+  'phantom-reaches': [
+    finding('phantom-reaches', 'clean', 0, [fact('model', 'id', 'active-box')]),
+    'Phantom reaches the active box, 1 MΩ.',
+    'phantom on'
+  ],
+  'phantom-off': [
+    finding('phantom-off', 'stop', 0, [fact('model', 'id', 'active-box')]),
+    'The active box, 1 MΩ runs on phantom, and phantom is off.',
+    'no phantom'
+  ],
+  'phantom-none': [
+    finding('phantom-none', 'stop', 0, [fact('model', 'id', 'active-box'), fact('input', 'id', 'line-in')]),
+    'The active box, 1 MΩ runs on phantom, and a line input has none.',
+    'no phantom'
+  ],
+  'phantom-into-source': [
+    finding('phantom-into-source', 'stop', 0, [fact('model', 'id', 'keyboard')]),
+    'Phantom is on and reaches the unbalanced line output, which was not made for it.',
+    'phantom hits source'
+  ],
+  'floats-lifted': [
+    finding('floats-lifted', 'care', 0, [fact('source', 'id', 'humbucker')]),
+    'The ground is lifted and nothing else earths the humbucker: it hangs in the air and will buzz.',
+    'floats, lifted'
+  ],
+  unfinished: [
+    finding('unfinished', 'note', 0, [fact('missing', 'id', 'input')]),
+    'It does not reach an input yet.',
+    'unfinished'
+  ],
+  unsolvable: [
+    finding('unsolvable', 'stop', 0, [fact('part', 'id', 'src/R')]),
+    'This line cannot be computed: something is undetermined at src/R.',
+    'not computed'
+  ]
+};
+
+describe('findings in words', () => {
+  it.each(Object.entries(SAID))('%s', (code, [f, said, few]) => {
+    expect(f.code).toBe(code);
+    expect(plain(sentence(f))).toBe(said);
+    expect(plain(short(f))).toBe(few);
+    expect(plain(measure(f)).length).toBeGreaterThan(2);
+    const told = why(f);
+    expect(told.formula.length).toBeGreaterThan(10);
+    expect(told.reason).toMatch(/[.]$/);
+    // True minus signs throughout; a hyphen before a digit would be a wrong one.
+    for (const text of [sentence(f), short(f), measure(f), told.result]) expect(text).not.toMatch(/(^|[^\w])-\d/);
+  });
+
+  it('a clean loop says what it does not do, a louder one than the music says that', () => {
+    expect(plain(sentence(finding('loop', 'clean', 92, loop)))).toBe(
+      'Part of a ground loop, but its hum stays 92 dB under the playing.'
+    );
+    expect(plain(sentence(finding('loop', 'stop', -4, loop)))).toContain('hums 4.0 dB over the playing');
+    expect(plain(sentence(finding('headroom', 'clean', Infinity, level)))).toBe('Nothing here clips.');
+    expect(plain(sentence(finding('gain', 'clean', -3, gain)))).toBe('Needs 3.0 dB of attenuation.');
+  });
+
+  it('the verdict is the one thing wrong, or how many', () => {
+    const [clips, quiet, care] = [SAID.clips[0], SAID['too-quiet'][0], SAID.coupled[0]];
+    expect(plain(verdict({ severity: 'stop', findings: [clips, care] }))).toBe('clips +11 dB');
+    expect(verdict({ severity: 'stop', findings: [clips, quiet, care] })).toBe('2 stops');
+    expect(verdict({ severity: 'care', findings: [care, { ...care }] })).toBe('2 with care');
+    expect(verdict({ severity: 'clean', findings: [SAID.balanced[0]] })).toBe('clean');
+  });
+
+  it('why shows formula, inputs with units, and the result against its limit', () => {
+    const told = why(SAID['long-unbalanced'][0]);
+    expect(plain(told.result)).toContain('against 6');
+    const inputs = why(SAID.loads[0]).inputs.map((i) => `${i.name} ${plain(i.value)}`);
+    expect(inputs).toEqual(['load there 2 kΩ', 'source 700 Ω', 'loss −2.6 dB']);
+    expect(why(SAID.loop[0]).reason).toContain('Mains earths stay connected');
+  });
+});
+
+describe('other words', () => {
+  it('remedies read like instructions', () => {
+    const say = (...what: Parameters<typeof remedyText>[0]) => plain(remedyText(what));
+    expect(say({ code: 'box', model: 'active-box-10m', instead: 'passive-box' }, { code: 'no-couplers' })).toBe(
+      'Active box, 10 MΩ instead of the passive box, and one lead in a piece, no couplers'
+    );
+    expect(say({ code: 'box', model: 'active-box', instead: null }, { code: 'input', model: 'mic-in' })).toBe(
+      'Put in an active box, 1 MΩ, and into a microphone input'
+    );
+    expect(say({ code: 'setting', model: 'active-box', setting: 'pad', value: '20' })).toBe('Pad −20 dB at the box');
+    expect(say({ code: 'setting', model: 'passive-box', setting: 'lift', value: 'lifted' })).toBe(
+      'Lift the signal ground at the box'
+    );
+    expect(say({ code: 'setting', model: 'mic-in', setting: 'phantom', value: 'on' })).toBe(
+      'Switch phantom on at the input'
+    );
+    expect(say({ code: 'move-box', metres: 6 })).toBe('Move the box to within 6 m of the player');
+  });
+  it('faults say what is wrong and the way out', () => {
+    expect(loadFaultText({ kind: 'meaning', where: 'x', code: 'bad-plug', got: 'mini', choices: ['xlr', 'trs'] })).toBe(
+      'a cable of this kind has XLR, balanced jack, not “mini”'
+    );
+    expect(editFaultText({ code: 'gone', table: 'cables', id: 'x' })).toBe('What it changes is no longer there.');
+    expect(editFaultText({ code: 'changed', table: 'cables', id: 'x', path: ['metres'], expected: 1, found: 2 })).toBe(
+      'Somebody has changed metres since.'
+    );
+    expect(editFaultText({ code: 'too-many', table: 'devices', most: 2000 })).toBe('A show has at most 2000 devices.');
+    expect(editText({ label: { code: 'remedy', subject: 'Bass' } })).toBe('remedy for Bass');
+    expect(plain(unitFaultText({ code: 'unknown-unit', got: '3 kg', kind: 'length', expected: '3 m or 20 ft' }))).toBe(
+      'The unit in “3 kg” does not belong here. Expected 3 m or 20 ft.'
+    );
+    expect(plain(choiceName('pad', '20'))).toBe('−20 dB');
+  });
+});

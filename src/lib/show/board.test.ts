@@ -1,0 +1,58 @@
+import { judgePlan } from '$core/judge/judge';
+import { traceLines } from '$core/plan/lines';
+import { saltRoad } from '$lib/server/demo-shows';
+import { describe, expect, it } from 'vitest';
+import { arrange, tally } from './board';
+import { copyText, readPaste } from './clipboard';
+
+const plan = saltRoad();
+const lines = traceLines(plan);
+const reports = new Map(judgePlan(plan).map((r) => [r.id, r]));
+const names = (list: typeof lines) => list.map((l) => l.info?.name);
+
+describe('the board', () => {
+  it('stands in channel order, and by verdict with the worst first', () => {
+    expect(lines.map((l) => l.info?.channel)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]);
+    const worst = arrange(lines, reports, 'verdict', null, null);
+    expect(names(worst)[0]).toBe('Modular rack');
+    const severities = worst.map((l) => reports.get(l.id)!.severity);
+    const order = ['stop', 'care', 'note', 'clean'];
+    expect([...severities].sort((a, b) => order.indexOf(a) - order.indexOf(b))).toEqual(severities);
+    // Within one verdict the channel order stays.
+    expect(names(worst).slice(-4)).toEqual(['Upright bass', 'Pump organ', 'Bouzouki amp', 'Narrator']);
+    expect(names(lines)[0]).toBe('Hammered dulcimer');
+  });
+  it('filters, but never hides the line that is open', () => {
+    expect(names(arrange(lines, reports, 'channel', 'care', null))).toEqual(['Electric bouzouki']);
+    const open = lines.find((l) => l.info?.name === 'Narrator')!.id;
+    expect(names(arrange(lines, reports, 'channel', 'care', open))).toEqual(['Electric bouzouki', 'Narrator']);
+    expect(arrange(lines, reports, 'channel', 'wrong', null).length).toBe(8);
+    expect(arrange(lines, new Map(), 'verdict', 'stop', null)).toEqual([]);
+  });
+  it('counts what there is', () => {
+    expect(tally(lines, reports)).toEqual([
+      { severity: 'clean', count: 4 },
+      { severity: 'note', count: 1 },
+      { severity: 'care', count: 1 },
+      { severity: 'stop', count: 6 }
+    ]);
+    expect(tally(lines, new Map())).toEqual([]);
+  });
+});
+
+describe('the clipboard', () => {
+  it('carries every line of the demo in words that read back', () => {
+    const text = lines.map((l) => copyText(plan, l)).join('\n');
+    const { specs, strange } = readPaste(plan, text);
+    expect(strange).toBeNull();
+    expect(specs.map((s) => s.name)).toEqual(names(lines));
+    expect(specs.map((s) => s.channel)).toEqual(lines.map((l) => l.info?.channel));
+  });
+  it('takes what it understands and hands back the first row that it does not', () => {
+    const { specs, strange } = readPaste(plan, '\n piezo, 3 m, mic \r\nwhatever this is, 4 parsecs\npiezo, 4 m, line');
+    expect(specs.length).toBe(2);
+    expect(strange).toBe('whatever this is, 4 parsecs');
+    expect(readPaste(plan, '').specs).toEqual([]);
+    expect(readPaste(plan, 'piezo, 3 m, mic\n'.repeat(500)).specs.length).toBe(64);
+  });
+});
