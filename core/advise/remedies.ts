@@ -54,6 +54,8 @@ const WEIGHTY: readonly RemedyWhat['code'][] = [
 /** The grid of a candidate: coarse is enough to rank. */
 const RANK_PER_OCTAVE = 12;
 const MOST = 5;
+/** Single changes that second ones are tried on top of. */
+const SEEDS = 3;
 
 /**
  * Remedies for a line, best first. Single changes first; where none clears the line, the best two together.
@@ -64,14 +66,15 @@ export function remediesFor(plan: Plan, line: Line): Remedy[] {
   const [first] = problems(before);
   if (!first) return [];
   const singles = candidates(plan, line).flatMap((change) => tryChange(plan, line, before, [change], RANK_PER_OCTAVE));
-  const better = singles.filter((r) => r.remedy.score > 0.05 && helps(r.remedy, before)).sort(byScore);
+  const promising = singles.filter((r) => r.remedy.score > 0.05).sort(byScore);
+  const better = promising.filter((r) => helps(r.remedy, before));
   let all = better;
-  if (better.length > 0 && better[0].remedy.severityAfter !== 'clean') {
-    const seeds = better.slice(0, 3);
-    const pairs = seeds.flatMap((seed) =>
+  if (better[0]?.remedy.severityAfter !== 'clean') {
+    // What alone is not enough may be half of what is: a box lets the ground be lifted.
+    const pairs = promising.slice(0, SEEDS).flatMap((seed) =>
       candidates(seed.plan, seed.line)
         .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], RANK_PER_OCTAVE))
-        .filter((r) => r.remedy.score > seed.remedy.score + PAIR_MUST_GAIN)
+        .filter((r) => r.remedy.score > seed.remedy.score + PAIR_MUST_GAIN && helps(r.remedy, before))
     );
     all = [...better, ...pairs].sort(byScore);
   }
@@ -116,8 +119,13 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
         after: matching(first, report),
         severityAfter: report.severity,
         leftAfter: left.length,
-        // Two changes cost more time on a stage than one.
-        score: penalty(before.findings) - penalty(report.findings) - changes.length * 0.5 - quieter(before, report)
+        // Two changes cost more time on a stage than one, and a battery has to be watched.
+        score:
+          penalty(before.findings) -
+          penalty(report.findings) -
+          changes.length * 0.5 -
+          batteries(changes) -
+          quieter(before, report)
       },
       plan: draft,
       line: next,
@@ -138,6 +146,9 @@ function closeness(f: Finding): number {
   if (f.severity === 'clean' || f.limit === null || !Number.isFinite(f.value)) return 0;
   return Math.min(Math.abs(f.value - f.limit), 60) / 10;
 }
+
+const batteries = (changes: readonly Change[]): number =>
+  changes.filter(({ what }) => what.code === 'setting' && what.value === 'battery').length;
 
 /** Level lost on the way has to be made up by gain, and gain brings noise: a tenth of a point per decibel. */
 const quieter = (before: LineReport, after: LineReport): number =>

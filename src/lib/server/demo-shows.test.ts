@@ -32,6 +32,29 @@ describe('demo shows', () => {
       Narrator: 'clean',
       'Hearing assist': 'stop leg-on-shield long-unbalanced clips loop'
     }));
+  it('its numbers stand: level arriving, gain and room in dB', () => {
+    const plan = saltRoad();
+    const numbers = Object.fromEntries(
+      judgePlan(plan).map((r) => [
+        plan.lines[r.id].name,
+        [r.arrives, r.gain, r.room].map((x) => (x === null ? null : Math.round(x)))
+      ])
+    );
+    expect(numbers).toEqual({
+      'Hammered dulcimer': [-51, 55, 37],
+      'Electric bouzouki': [-19, 23, 11],
+      'Upright bass': [-25, 29, 11],
+      'Pump organ': [-24, 28, 10],
+      Theremin: [-3, 7, 11],
+      'Tape loops': [-8, 12, 4],
+      'Cue laptop': [-88, 92, 86],
+      'Modular rack': [9, -5, -13],
+      'Foley table': [4, 0, 4],
+      'Bouzouki amp': [-43, 47, 29],
+      Narrator: [-49, 53, 35],
+      'Hearing assist': [-2, 6, -4]
+    });
+  });
   it('Rope Room has its own', () =>
     expect(golden(ropeRoom())).toMatchObject({
       'Bouzouki dry track': 'clean',

@@ -351,7 +351,10 @@
     </div>
     <ol class="border-primary max-[1200px]:border-t-2">
       {#each rows as line (line.id)}
-        <li class="border-b border-base-300 {openId === line.id ? 'border-b-0' : ''}">
+        <li
+          onfocusin={() => (currentId = line.id)}
+          class="border-b border-base-300 {openId === line.id ? 'border-b-0' : ''}"
+        >
           <LineRow
             {plan}
             {line}

@@ -58,6 +58,7 @@ export class ShowSession {
       if (added.includes(sent)) this.#queue.push(sent);
       else if (!this.#known.has(sent.edit.id)) this.#takeUp(sent);
     }
+    await this.#keep();
     window.addEventListener('online', this.#retryNow);
     document.addEventListener('visibilitychange', this.#catchUp);
     if (this.#queue.length > 0) this.#schedule(0);

@@ -1,0 +1,109 @@
+import { describe, expect, it } from 'vitest';
+import { judgeLine, problems } from '../judge/judge';
+import { blankPlan } from '../plan/blank';
+import { applyEdit } from '../plan/edit';
+import { traceLines } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import { putLine, specOf } from '../plan/spec';
+import { readLine } from '../say/read';
+import { tellLine } from '../say/tell';
+import { remedyText } from '../words/remedies';
+import { remediesFor } from './remedies';
+
+function plan(text: string): Plan {
+  const made = blankPlan();
+  made.supplies = {
+    stage: { name: 'Stage', emf: 0.01, ohm: 0.2, dimmers: false },
+    annex: { name: 'Annex', emf: 0.3, ohm: 0.2, dimmers: false }
+  };
+  made.hosts.desk.supply = 'annex';
+  putLine(made, readLine(text, [{ id: 'stage', name: 'Stage' }]).spec!, (role) => role);
+  return made;
+}
+const plain = (text: string): string => text.replaceAll('\u202F', ' ');
+
+describe('the first remedy', () => {
+  it.each([
+    ['upright bass piezo, 3 m, active box, 40 m, mic', 'Active box, 10 MΩ instead of the active box, 1 MΩ'],
+    ['dulcimer piezo, 6 m, passive box, 40 m, mic', 'Active box, 10 MΩ instead of the passive box'],
+    ['guitar humbucker, 3 m, active box lifted, 20 m, mic', 'Join the ground at the box, and pad −10 dB at the box'],
+    ['piezo, 2 m, active box 10m, 20 m, mic, phantom off', 'Switch phantom on at the input'],
+    ['bouzouki single coil, 9 m, active box, 40 m, mic', 'Move the box to within 6 m of the player'],
+    ['laptop, 3 m, mic', 'Put in a passive media box, stereo to mono'],
+    ['guitar single coil, 3 m, line', 'Into an instrument input'],
+    ['guitar single coil, 3 m 2 couplers, active box, 20 m, mic', 'One lead in a piece, no couplers'],
+    ['theremin wall-wart, 2 m, 10 m, mic, phantom on', 'Put in a passive box'],
+    ['theremin wall-wart, 5 m, 40 m, line', 'Put in a passive box, and into a microphone input'],
+    ['rca player earthed on Stage, 12 m, rca input', 'Put in a passive box, and lift the signal ground at the box'],
+    ['balanced line on Stage, 20 m, rca input', 'Into a line input']
+  ])('%s → %s', (text, best) => {
+    const before = plan(text);
+    const [line] = traceLines(before);
+    const remedies = remediesFor(before, line);
+    expect(remedies.map((r) => plain(remedyText(r.what)))[0]).toBe(best);
+  });
+
+  it.each(['piezo, 2 m, active box 10m, 20 m, mic', 'guitar single coil, 3 m, active box, 40 m, mic'])(
+    '%s needs none',
+    (text) => {
+      const fine = plan(text);
+      expect(remediesFor(fine, traceLines(fine)[0])).toEqual([]);
+    }
+  );
+});
+
+describe('what a remedy may touch', () => {
+  const texts = [
+    'rca player earthed on Stage, 12 m, rca input',
+    'modular rack earthed on Stage, 3 m, active box on battery, 40 m, mic',
+    'keyboard earthed on Stage, 20 m, line'
+  ];
+  it.each(texts)('%s: protective earth stays, feeds and supplies too', (text) => {
+    const before = plan(text);
+    const [line] = traceLines(before);
+    for (const { ops } of remediesFor(before, line)) {
+      const applied = applyEdit(before, { ops: [...ops] });
+      if (!applied.ok) throw new Error(JSON.stringify(applied.fault));
+      const { devices, supplies, hosts } = applied.plan;
+      expect({ supplies, hosts }).toEqual({ supplies: before.supplies, hosts: before.hosts });
+      expect(devices.src.settings.feed).toBe('mains-1');
+      expect(devices.src.supply).toBe('stage');
+    }
+  });
+  it('no two remedies lead to the same plan, and the best stands first', () => {
+    const before = plan(texts[1]);
+    const [line] = traceLines(before);
+    const remedies = remediesFor(before, line);
+    const after = remedies.map(({ ops }) => {
+      const applied = applyEdit(before, { ops: [...ops] });
+      return applied.ok ? JSON.stringify(applied.plan) : '';
+    });
+    expect(new Set(after).size).toBe(remedies.length);
+    const scores = remedies.map((r) => r.score);
+    expect([...scores].sort((a, b) => b - a)).toEqual(scores);
+    expect(remedies.length).toBeGreaterThan(2);
+  });
+  it('a longer lead moved to the run is not lost on the way', () => {
+    const before = plan('bouzouki single coil, 9 m, active box, 40 m, mic');
+    const [line] = traceLines(before);
+    const [move] = remediesFor(before, line);
+    const applied = applyEdit(before, { ops: [...move.ops] });
+    if (!applied.ok) throw new Error();
+    const spec = specOf(applied.plan, traceLines(applied.plan)[0])!;
+    expect(plain(tellLine(spec))).toContain('single coil, 6 m, active box, 43 m, mic');
+  });
+  it('a line more than words can say still gets those that fit it', () => {
+    const before = plan('keyboard wall-wart, 3 m, active box on battery, 20 m, mic');
+    before.devices.second = { model: 'resistor', settings: {} };
+    before.cables.thru = {
+      kind: 'instrument',
+      metres: 1,
+      from: { device: 'mid', port: 'thru' },
+      to: { device: 'second', port: 'in' },
+      plugs: ['ts', 'ts']
+    };
+    const line = traceLines(before).find((l) => l.id === 'in')!;
+    expect(problems(judgeLine(before, line)).map((f) => f.code)).toContain('clips');
+    expect(remediesFor(before, line).length).toBeGreaterThan(0);
+  });
+});
