@@ -1,6 +1,6 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import fs, { accessSync, constants, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import fs, { accessSync, constants, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { explain, Refusal, say } from './say.mjs';
@@ -19,6 +19,7 @@ export function checkMachine() {
     accessSync(ROOT, constants.W_OK);
     mkdirSync(DATA, { recursive: true });
     writeFileSync(join(DATA, '.probe'), '');
+    rmSync(join(DATA, '.probe'));
   } catch (error) {
     throw explain(error, ROOT);
   }
