@@ -15,19 +15,19 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'The core knows no interface, no Node, no database; of packages only what is named here.',
       severity: 'error',
-      from: { path: '^core/', pathNot: '(\\.test\\.ts$|^core/testing/)' },
-      to: { pathNot: '^(core/(?!testing/)|node_modules/(zod|fastest-levenshtein)/)' }
+      from: { path: '^core/', pathNot: '(\\.test\\.ts$|^core/tests/)' },
+      to: { pathNot: '^(core/(?!tests/)|node_modules/(zod|fastest-levenshtein)/)' }
     },
     {
-      name: 'testing-stays-in-tests',
+      name: 'test-helpers-stay-in-tests',
       severity: 'error',
-      from: { pathNot: '(\\.test\\.ts$|^core/testing/|^bench/|^e2e/)' },
-      to: { path: '^core/testing/' }
+      from: { pathNot: '(\\.test\\.ts$|^core/tests/|^bench/|^e2e/)' },
+      to: { path: '^core/tests/' }
     },
     {
       name: 'server-stays-on-server',
       severity: 'error',
-      from: { path: '^src/lib/(ui|show)/' },
+      from: { path: '^src/lib/(ui|show)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/lib/server/' }
     },
     {

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, it } from 'vitest';
-import { device, lead, oneLine } from '../core/testing/plans';
+import { device, lead, oneLine } from '../core/tests/plans';
 import { run, Wrong } from './commands';
 
 it('judges and solves a line in words, reads units', () => {

@@ -5,7 +5,7 @@ import { main, say } from './lib/say.mjs';
 import { ROOT } from './lib/setup.mjs';
 
 const isCode = (file) => /\.(ts|js|mjs|svelte|css|html|sql)$/.test(file) && !/^drizzle\/|\.d\.ts$/.test(file);
-const isTest = (file) => /(^|\/)(e2e|testing)\/|\.test\./.test(file);
+const isTest = (file) => /(^|\/)(e2e|tests)\/|\.test\./.test(file);
 const linesOf = (file) =>
   readFileSync(`${ROOT}/${file}`, 'utf8')
     .split('\n')

@@ -1,31 +1,24 @@
 // npm run dev: the same set-up as npm start, then the development server with reload.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { Cluster } from './lib/postgres.mjs';
+import { appDatabase } from './lib/postgres.mjs';
 import { main } from './lib/say.mjs';
 import { checkMachine, ensurePackages, ROOT } from './lib/setup.mjs';
 
 await main(async () => {
   checkMachine();
   ensurePackages();
-  let cluster;
-  let databaseUrl = process.env.DATABASE_URL;
-  if (!databaseUrl) {
-    cluster = new Cluster('pg');
-    await cluster.start();
-    cluster.ensureDatabase('guanxi');
-    databaseUrl = cluster.url('guanxi');
-  }
+  const database = await appDatabase();
   const vite = spawn(
     process.execPath,
     [join(ROOT, 'node_modules/vite/bin/vite.js'), 'dev', '--host', '127.0.0.1', ...process.argv.slice(2)],
     {
       cwd: ROOT,
       stdio: 'inherit',
-      env: { ...process.env, DATABASE_URL: databaseUrl }
+      env: { ...process.env, DATABASE_URL: database.url }
     }
   );
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => vite.kill(signal));
   await new Promise((resolve) => vite.once('exit', resolve));
-  cluster?.stop();
+  database.stop();
 });

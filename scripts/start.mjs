@@ -1,7 +1,7 @@
 // npm start: everything that is needed, then the server, until Ctrl-C. Uses nothing but Node.
 import { announce, dropLock, lockHolder, takeLock } from './lib/lock.mjs';
 import { portFrom } from './lib/ports.mjs';
-import { Cluster } from './lib/postgres.mjs';
+import { appDatabase } from './lib/postgres.mjs';
 import { main, Refusal, say } from './lib/say.mjs';
 import { hostFromEnv, sleep, startServer, stopServer } from './lib/server.mjs';
 import { checkMachine, ensureBuild, ensurePackages } from './lib/setup.mjs';
@@ -19,32 +19,26 @@ await main(async () => {
   const other = takeLock();
   if (other) return pointTo(other);
 
-  let cluster;
+  let database;
   let server;
   let stopping = false;
   const stop = async (code) => {
     if (stopping) return;
     stopping = true;
     if (server) await stopServer(server);
-    cluster?.stop();
+    database?.stop();
     dropLock();
     process.exit(code);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
   try {
     ensurePackages();
-    let databaseUrl = process.env.DATABASE_URL;
-    if (!databaseUrl) {
-      cluster = new Cluster('pg');
-      await cluster.start();
-      cluster.ensureDatabase('guanxi');
-      databaseUrl = cluster.url('guanxi');
-    }
+    database = await appDatabase();
     ensureBuild();
     const port = await portFrom(wanted);
     if (port !== wanted) say(`Port ${wanted} is taken; using ${port}.`);
     for (let run = 0; !stopping; run++) {
-      server = await startServer({ host, port, databaseUrl });
+      server = await startServer({ host, port, databaseUrl: database.url });
       announce(server.origin);
       say(run === 0 ? `Guanxi is at ${server.origin}   (Ctrl-C stops it)` : 'Started again.');
       await server.ended;

@@ -7,16 +7,12 @@ import type { Plan } from '../plan/schema';
 import { putLine, specOf } from '../plan/spec';
 import { readLine } from '../say/read';
 import { tellLine } from '../say/tell';
+import { addThru, device, onTwoSupplies } from '../tests/plans';
 import { remedyText } from '../words/remedies';
 import { remediesFor } from './remedies';
 
 function plan(text: string): Plan {
-  const made = blankPlan();
-  made.supplies = {
-    stage: { name: 'Stage', emf: 0.01, ohm: 0.2, dimmers: false },
-    annex: { name: 'Annex', emf: 0.3, ohm: 0.2, dimmers: false }
-  };
-  made.hosts.desk.supply = 'annex';
+  const made = onTwoSupplies(blankPlan());
   putLine(made, readLine(text, [{ id: 'stage', name: 'Stage' }]).spec!, (role) => role);
   return made;
 }
@@ -94,14 +90,7 @@ describe('what a remedy may touch', () => {
   });
   it('a line more than words can say still gets those that fit it', () => {
     const before = plan('keyboard wall-wart, 3 m, active box on battery, 20 m, mic');
-    before.devices.second = { model: 'resistor', settings: {} };
-    before.cables.thru = {
-      kind: 'instrument',
-      metres: 1,
-      from: { device: 'mid', port: 'thru' },
-      to: { device: 'second', port: 'in' },
-      plugs: ['ts', 'ts']
-    };
+    addThru(before, device('resistor'));
     const line = traceLines(before).find((l) => l.id === 'in')!;
     expect(problems(judgeLine(before, line)).map((f) => f.code)).toContain('clips');
     expect(remediesFor(before, line).length).toBeGreaterThan(0);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { denseVoltages } from '../testing/dense';
+import { denseVoltages } from '../tests/dense';
 import { CircuitError, Network } from './network';
 import { magnitude, System } from './system';
 

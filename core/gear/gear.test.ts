@@ -3,7 +3,7 @@ import { MINUS } from '../units/quantity';
 import { Network, type Node } from '../circuit/network';
 import { magnitude, System } from '../circuit/system';
 import { formatQuantity } from '../units/format';
-import { modelName, modelShort, settingName } from '../words/names';
+import { modelShort, settingName } from '../words/names';
 import { CABLES, plugFor } from './cables';
 import { checkSetting, choicesOf, findModel, MODELS, modelOf, Readings } from './catalogue';
 import { INSTRUMENTS } from './instruments';

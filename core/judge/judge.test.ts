@@ -7,7 +7,8 @@ import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/spec';
 import { remediesFor } from '../advise/remedies';
 import { readLine } from '../say/read';
-import { plan as anyPlan } from '../testing/arbitrary';
+import { plan as anyPlan } from '../tests/arbitrary';
+import { addThru, device, onTwoSupplies } from '../tests/plans';
 import { measure, sentence, short, verdict } from '../words/findings';
 import { remedyText } from '../words/remedies';
 import { why } from '../words/why';
@@ -17,12 +18,7 @@ import { CHECKS, CODES, type Code, rank, type Severity } from './types';
 
 /** A show of spoken lines on two supplies 0.3 V apart, the desk on the second. */
 function show(...lines: string[]): Plan {
-  const plan = blankPlan();
-  plan.supplies = {
-    stage: { name: 'Stage', emf: 0.01, ohm: 0.2, dimmers: false },
-    annex: { name: 'Annex', emf: 0.3, ohm: 0.2, dimmers: false }
-  };
-  plan.hosts.desk.supply = 'annex';
+  const plan = onTwoSupplies(blankPlan());
   lines.forEach((text, k) => {
     const { spec, faults } = readLine(text, [{ id: 'stage', name: 'Stage' }]);
     if (!spec) throw new Error(`${text}: ${JSON.stringify(faults)}`);
@@ -128,14 +124,7 @@ describe('numbers by hand', () => {
   it('a second load on the thru is part of what the pickup sees', () => {
     const plan = show('bass guitar passive bass, 3 m, active box, 20 m, mic');
     const alone = of(judgePlan(plan)[0], 'keeps-response')!;
-    plan.devices.amp = { model: 'resistor', settings: { zin: 20e3 } };
-    plan.cables.thru = {
-      kind: 'instrument',
-      metres: 2,
-      from: { device: 'l0-mid', port: 'thru' },
-      to: { device: 'amp', port: 'in' },
-      plugs: ['ts', 'ts']
-    };
+    addThru(plan, device('resistor', { zin: 20e3 }), 'l0-mid');
     const both = judgePlan(plan).find((r) => r.id === 'l0-in')!;
     const zin = (f: typeof alone) => f.because.find((b) => b.name === 'zinOneK')!.value as number;
     expect(zin(alone)).toBeGreaterThan(300e3);
@@ -155,12 +144,15 @@ describe('numbers by hand', () => {
   });
 });
 
+/** Points an octave, enough to see whether anything is a number. */
+const COARSE = 6;
+
 describe('over random shows', () => {
   it('every line has a report, all numbers are numbers, every finding has its words', () =>
     fc.assert(
       fc.property(anyPlan, (plan) => {
         for (const line of traceLines(plan)) {
-          const report = judgeLine(plan, line, 6);
+          const report = judgeLine(plan, line, COARSE);
           expect(of(report, 'unsolvable')).toBeUndefined();
           expect(report.marks.length).toBe(line.cables.length);
           for (const f of report.findings) {

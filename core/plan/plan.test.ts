@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { lineSpec, plan as anyPlan } from '../testing/arbitrary';
-import { device, lead, oneLine, run } from '../testing/plans';
+import { lineSpec, plan as anyPlan } from '../tests/arbitrary';
+import { addThru, device, lead, oneLine, run } from '../tests/plans';
 import { diffPlans, editBy, forceOnto } from './diff';
 import { applyEdit, reverseOps, squashOps } from './edit';
 import { isComplete, lineKey, lineScope, traceLines } from './lines';
@@ -215,14 +215,7 @@ describe('lines', () => {
       run: run(30),
       input: device('mic-in')
     });
-    plan.devices.amp = { model: 'instrument-in', settings: {} };
-    plan.cables.thru = {
-      kind: 'instrument',
-      metres: 2,
-      from: { device: 'mid', port: 'thru' },
-      to: { device: 'amp', port: 'in' },
-      plugs: ['ts', 'ts']
-    };
+    addThru(plan);
     const lines = traceLines(plan);
     expect(lines.map((l) => l.devices.join(' ')).sort()).toEqual(['src mid amp', 'src mid in']);
     expect(new Set(lines.map((l) => l.id))).toEqual(new Set(['in', 'amp']));

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { System } from '../circuit/system';
 import { lineScope } from '../plan/lines';
-import { device, farads, oneLine, run } from '../testing/plans';
+import { device, farads, oneLine, run } from '../tests/plans';
 import { compileRig } from './compile';
 import { gainAt, solveLine } from './solve';
 

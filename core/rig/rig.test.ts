@@ -4,7 +4,7 @@ import { System } from '../circuit/system';
 import { lineScope, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { ringThrough } from '../judge/ground';
-import { device, lead, oneLine, run } from '../testing/plans';
+import { device, lead, oneLine, run } from '../tests/plans';
 import { compileRig, type GroundEdge, type Rig } from './compile';
 import { Network } from '../circuit/network';
 import { gainAt, solveLine } from './solve';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { lineSpec } from '../testing/arbitrary';
+import { lineSpec } from '../tests/arbitrary';
 import { sayFaultText } from '../words/faults';
 import { complete } from './complete';
 import { readLine } from './read';

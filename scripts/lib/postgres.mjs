@@ -137,6 +137,19 @@ export class Cluster {
   }
 }
 
+/**
+ * The database of the app: the one DATABASE_URL names, or that of the private cluster, which is started.
+ * @returns its address and what stops it again
+ */
+export async function appDatabase() {
+  const given = process.env.DATABASE_URL;
+  if (given) return { url: given, stop: () => {} };
+  const cluster = new Cluster('pg');
+  await cluster.start();
+  cluster.ensureDatabase('guanxi');
+  return { url: cluster.url('guanxi'), stop: () => cluster.stop() };
+}
+
 const postgresIds = () =>
   ['-u', '-g'].map((flag) => Number(spawnSync('id', [flag, 'postgres'], { encoding: 'utf8' }).stdout));
 

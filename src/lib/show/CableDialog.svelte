@@ -2,21 +2,15 @@
   import { modelOf, portOf } from '$core/gear/catalogue';
   import { CABLE_KIND_IDS, CABLES, type CableKindId, MAX_METRES, plugFor } from '$core/gear/cables';
   import type { Plug } from '$core/gear/sockets';
-  import type { Cable, Edit, Plan } from '$core/plan/schema';
+  import type { Cable } from '$core/plan/schema';
   import { CABLE_NAMES, modelName, PLUG_NAMES, settingName } from '$core/words/names';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
+  import type { PartDialogProps } from './part-dialog';
   import { setCable } from './edits';
 
-  interface Props {
-    plan: Plan;
-    id: string;
-    lineName: string;
-    onedit: (edit: Edit | null) => void;
-    onclose: () => void;
-  }
-  const { plan, id, lineName, onedit, onclose }: Props = $props();
+  const { plan, id, lineName, onedit, onclose }: PartDialogProps = $props();
 
   const cable = $derived(plan.cables[id]);
   const kind = $derived(CABLES[cable.kind]);

@@ -1,21 +1,14 @@
 <script lang="ts">
   import { choicesOf, MODELS, modelOf, Readings } from '$core/gear/catalogue';
   import { INSTRUMENT_IDS } from '$core/gear/instruments';
-  import type { Edit, Plan } from '$core/plan/schema';
   import { choiceName, INSTRUMENT_NAMES, modelName, settingName } from '$core/words/names';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
+  import type { PartDialogProps } from './part-dialog';
   import { setDevice, setModel, setSupply } from './edits';
 
-  interface Props {
-    plan: Plan;
-    id: string;
-    lineName: string;
-    onedit: (edit: Edit | null) => void;
-    onclose: () => void;
-  }
-  const { plan, id, lineName, onedit, onclose }: Props = $props();
+  const { plan, id, lineName, onedit, onclose }: PartDialogProps = $props();
 
   const device = $derived(plan.devices[id]);
   const model = $derived(modelOf(device.model));

@@ -1,4 +1,4 @@
-// Testing: small plans for the tests of the core. Not part of the program.
+// Tests: small plans for the tests of the core. Not part of the program.
 import { blankPlan } from '../plan/blank';
 import { type Line, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -23,4 +23,26 @@ export function oneLine(parts: Parts): { plan: Plan; line: Line } {
   const plan = blankPlan();
   putLine(plan, { lead: null, box: null, run: null, ...parts, name: 'Test' }, (role) => role);
   return { plan, line: traceLines(plan)[0] };
+}
+
+/** Plugs a second load into the thru of a plan's box; it is called `amp`. */
+export function addThru(plan: Plan, load: DeviceSpec = device('instrument-in'), box = 'mid'): void {
+  plan.devices.amp = { model: load.model, settings: load.settings };
+  plan.cables.thru = {
+    kind: 'instrument',
+    metres: 2,
+    from: { device: box, port: 'thru' },
+    to: { device: 'amp', port: 'in' },
+    plugs: ['ts', 'ts']
+  };
+}
+
+/** Two supplies 0.3 V apart, the desk on the second. */
+export function onTwoSupplies(plan: Plan): Plan {
+  plan.supplies = {
+    stage: { name: 'Stage', emf: 0.01, ohm: 0.2, dimmers: false },
+    annex: { name: 'Annex', emf: 0.3, ohm: 0.2, dimmers: false }
+  };
+  plan.hosts.desk.supply = 'annex';
+  return plan;
 }
