@@ -296,7 +296,7 @@
       </p>
     </div>
   {:else}
-    <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-5 pt-2.5 pb-1 max-sm:px-3.5">
+    <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-5 pt-1.5 pb-1 max-sm:px-3.5">
       <span class="text-quiet">{lines.length} {lines.length === 1 ? 'line' : 'lines'}</span>
       {#each counts as { severity, count } (severity)}
         <button

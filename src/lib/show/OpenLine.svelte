@@ -31,6 +31,9 @@
   const hasBox = $derived(
     line.devices.length > 2 && line.devices.some((id) => modelOf(plan.devices[id].model).family !== 'input')
   );
+  /** What to tell of a line that has nothing wrong: the numbers one would ask for. */
+  const good = (of: LineReport) =>
+    of.findings.filter((f) => ['bridges', 'keeps-response', 'gain', 'headroom'].includes(f.code)).slice(0, 4);
   let shownWhy = $state<number | null>(null);
   const name = $derived(line.info?.name ?? 'this line');
 </script>
@@ -46,12 +49,9 @@
     <div>
       <h2 class="heading">{found.length === 0 ? 'Nothing is wrong' : 'What is wrong'}</h2>
       {#if report && found.length === 0}
-        <p class="py-2 text-quiet">
-          {#each report.findings
-            .filter((f) => ['bridges', 'keeps-response', 'gain', 'headroom'].includes(f.code))
-            .slice(0, 4) as f, k (k)}{sentence(f)}
-          {/each}
-        </p>
+        <ul class="py-1.5 text-quiet">
+          {#each good(report) as f, k (k)}<li class="py-0.5">{sentence(f)}</li>{/each}
+        </ul>
       {/if}
       <ul>
         {#each found as f, k (k)}

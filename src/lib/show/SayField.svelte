@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { InstrumentId } from '$core/gear/instruments';
   import type { Line } from '$core/plan/lines';
   import type { Plan } from '$core/plan/schema';
   import { type LineSpec, specOf } from '$core/plan/spec';
@@ -7,7 +8,7 @@
   import { tellLine } from '$core/say/tell';
   import { formatQuantity } from '$core/units/format';
   import { sayFaultText } from '$core/words/faults';
-  import { CABLE_NAMES, modelName } from '$core/words/names';
+  import { CABLE_NAMES, INSTRUMENT_NAMES, modelName } from '$core/words/names';
   import { untrack } from 'svelte';
 
   interface Props {
@@ -31,7 +32,8 @@
   const supplies = $derived(Object.entries(plan.supplies).map(([id, s]) => ({ id, name: s.name })));
   const reading = $derived(readLine(text, supplies));
   const options = $derived(focused ? complete(text, caret, reading) : []);
-  const open = $derived(options.length > 0 && text.trim() !== '');
+  // A line that is complete is not to be covered by what it might go on with.
+  const open = $derived(options.length > 0 && text.trim() !== '' && reading.spec === null);
   const empty = $derived(text.trim() === '');
   /** A word still being typed is not yet a mistake. */
   const faults = $derived(
@@ -122,12 +124,18 @@
       .map((a) => (a === 'phantom' ? 'Phantom on.' : `${a === 'lead' ? 'A lead' : 'A run'} of usual length.`))
       .join(' ');
 
+  const playing = (instrument: unknown): string =>
+    instrument ? ` (${INSTRUMENT_NAMES[instrument as InstrumentId]})` : '';
+
   const read = $derived.by(() => {
     const { partial } = reading;
     const metres = (c: { metres: number; kind: keyof typeof CABLE_NAMES }): string =>
       `${formatQuantity('length', c.metres)} ${CABLE_NAMES[c.kind]}`;
     return [
-      partial.source && { strong: true, text: modelName(partial.source.model) },
+      partial.source && {
+        strong: true,
+        text: modelName(partial.source.model) + playing(partial.source.settings.instrument)
+      },
       partial.lead && { strong: false, text: metres(partial.lead) },
       partial.box && { strong: true, text: modelName(partial.box.model) },
       partial.run && { strong: false, text: metres(partial.run) },
@@ -194,7 +202,7 @@
       </ul>
     {/if}
   </div>
-  <div id="say-reading" class="min-h-[38px] self-center py-1 leading-snug max-lg:min-h-0" aria-live="polite">
+  <div id="say-reading" class="min-h-[46px] self-center py-1 leading-snug max-lg:min-h-0" aria-live="polite">
     {#if empty}
       <span class="text-quiet">
         {#if editing}
@@ -223,11 +231,12 @@
         {/each}
       {:else}
         <p>
-          {#if read.length > 0}<span class="text-quiet">reads as </span>{/if}{#each read as part, k (k)}{#if k > 0}<span
-                class="text-quiet"
-                >,
-              </span>{/if}<span class={part.strong ? 'font-semibold' : 'text-quiet'}>{part.text}</span
-            >{/each}{#if read.length > 0}.{/if}
+          {#if read.length > 0}<span class="mr-1 text-quiet">reads as</span>{/if}
+          {#each read as part, k (k)}
+            <span class="mr-1 {part.strong ? 'font-semibold' : 'text-quiet'}"
+              >{part.text}{k < read.length - 1 ? ',' : '.'}</span
+            >
+          {/each}
           <span class="text-quiet">{hint}</span>
         </p>
       {/if}
