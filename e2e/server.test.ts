@@ -46,6 +46,11 @@ test('bad bodies are refused with the field and the reason, too large ones unrea
   expect((await post('/api/import', { kind: 'guanxi-show', name: 'x', plan: 'y'.repeat(2_000_000) })).status()).toBe(
     413
   );
+  const nested = await api.post(path(`/api/shows/${id}/edits`), {
+    headers: { origin, 'content-type': 'application/json' },
+    data: `{"base":0,"edits":${'['.repeat(100_000)}${']'.repeat(100_000)}}`
+  });
+  expect(nested.status()).toBe(400);
   // A cable that is none: refused as an edit, and the show is unharmed.
   const op = { op: 'add', table: 'cables', id: 'x', value: { kind: 'mic' } };
   const edit = { id: crypto.randomUUID(), label: { code: 'set', subject: '' }, ops: [op] };

@@ -12,10 +12,26 @@ export const init: ServerInit = async () => {
       `HOST is "${host}". There are no accounts yet, so anyone who reaches this server may change every show: it serves loopback only. Set HOST=127.0.0.1, or start with npm start.`
     );
   }
-  await migrateDb();
-  await fillDemo();
+  try {
+    await migrateDb();
+    await fillDemo();
+  } catch (error) {
+    const cause = rootOf(error);
+    if (!/^(ECONN|ENOTFOUND|EHOST|CONNECT_TIMEOUT|28|3D)/.test(cause.code ?? '')) throw error;
+    console.error(
+      `The database cannot be reached (${cause.message}). Check DATABASE_URL, or leave it away for a private one.`
+    );
+    process.exit(1);
+  }
   process.on('sveltekit:shutdown', () => void closeDb());
 };
+
+/** The error at the bottom of a chain of causes: what the network or the database itself said. */
+function rootOf(error: unknown): { code?: string; message: string } {
+  let at = error as { code?: string; message: string; cause?: typeof at };
+  while (at.cause) at = at.cause;
+  return at;
+}
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 

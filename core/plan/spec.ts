@@ -2,7 +2,7 @@ import { modelOf, portOf } from '../gear/catalogue';
 import { type CableKindId, plugFor } from '../gear/cables';
 import type { Plug } from '../gear/sockets';
 import type { Settings } from '../gear/types';
-import type { Line } from './lines';
+import { type Line, traceLines } from './lines';
 import type { Cable, Device, Exposure, Plan } from './schema';
 
 /** A line as one says it: source, lead, box, run, input. Ids and ports follow from it. */
@@ -179,12 +179,14 @@ function putCable(draft: Plan, id: string, spec: CableSpec, from: [string, strin
   };
 }
 
-/** Takes a line out of the draft: its own devices, cables and info. Devices shared with another line stay. */
+/** Takes a line out of the draft: its devices, cables and info, but nothing that another line runs through as well. */
 export function dropLine(draft: Plan, line: Line): void {
-  for (const id of line.cables) delete draft.cables[id];
-  const used = new Set(Object.values(draft.cables).flatMap((c) => [c.from.device, c.to.device]));
+  const others = traceLines(draft).filter((l) => l.id !== line.id);
+  const devices = new Set(others.flatMap((l) => l.devices));
+  const cables = new Set(others.flatMap((l) => l.cables));
+  for (const id of line.cables) if (!cables.has(id)) delete draft.cables[id];
   for (const id of line.devices) {
-    if (used.has(id)) continue;
+    if (devices.has(id)) continue;
     delete draft.devices[id];
     delete draft.lines[id];
   }

@@ -31,10 +31,20 @@ export async function bodyOf<T extends z.ZodType>(request: Request, schema: T): 
     if ((cause as { status?: number }).status === 413) error(413, 'That is too large: 1 MB at most.');
     error(400, 'The request is not JSON.');
   }
-  const parsed = schema.safeParse(raw);
+  const parsed = parse(schema, raw);
   if (parsed.success) return parsed.data;
   const [issue] = parsed.error.issues;
   error(400, `${issue.path.join('.') || 'body'}: ${issue.message}`);
+}
+
+function parse<T extends z.ZodType>(schema: T, raw: unknown) {
+  try {
+    return schema.safeParse(raw);
+  } catch (cause) {
+    // Thousands of brackets in one another run the checker out of stack.
+    if (cause instanceof RangeError) error(400, 'The request is nested too deeply.');
+    throw cause;
+  }
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;

@@ -1,5 +1,6 @@
-import { judgePlan } from '$core/judge/judge';
+import { judgeLine } from '$core/judge/judge';
 import type { Severity } from '$core/judge/types';
+import { type Line, lineKey, traceLines } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { PushAnswer, SentEdit } from '../show/wire';
@@ -15,21 +16,25 @@ export interface Glance {
   readonly counts: Readonly<Record<Severity, number>>;
 }
 
-/** Judgements by show and revision; a revision never changes, so an entry never goes stale. */
-const judged = new Map<string, Pick<Glance, 'lines' | 'counts'>>();
-const MOST_JUDGED = 500;
+/** Severities by the text of all that a line depends on: an unchanged line is judged once, whatever else changes. */
+const judged = new Map<string, Severity>();
+const MOST_JUDGED = 5000;
 
-function glance(id: string, revision: number, plan: Plan): Pick<Glance, 'lines' | 'counts'> {
-  const key = `${id}@${revision}`;
+function severityOf(plan: Plan, line: Line): Severity {
+  const key = lineKey(plan, line);
   const known = judged.get(key);
   if (known) return known;
-  const reports = judgePlan(plan);
-  const counts: Record<Severity, number> = { clean: 0, note: 0, care: 0, stop: 0, danger: 0 };
-  for (const report of reports) counts[report.severity]++;
-  const made = { lines: reports.length, counts };
+  const { severity } = judgeLine(plan, line);
   if (judged.size >= MOST_JUDGED) judged.delete(judged.keys().next().value!);
-  judged.set(key, made);
-  return made;
+  judged.set(key, severity);
+  return severity;
+}
+
+function glance(plan: Plan): Pick<Glance, 'lines' | 'counts'> {
+  const lines = traceLines(plan);
+  const counts: Record<Severity, number> = { clean: 0, note: 0, care: 0, stop: 0, danger: 0 };
+  for (const line of lines) counts[severityOf(plan, line)]++;
+  return { lines: lines.length, counts };
 }
 
 /** All shows of a crew, last changed first. */
@@ -43,7 +48,7 @@ export async function listShows(crewId: string): Promise<Glance[]> {
     id: row.id,
     name: row.name,
     changedAt: row.changedAt.toISOString(),
-    ...glance(row.id, row.revision, row.plan)
+    ...glance(row.plan)
   }));
 }
 

@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import { addThru, device, lead, oneLine, run } from '../tests/plans';
+import { blankPlan } from './blank';
+import { planFaults } from './integrity';
+import { isComplete, lineScope, traceLines } from './lines';
+import { dropLine, putLine, rolesOf, specOf } from './spec';
+
+const bass = {
+  name: 'Bass',
+  channel: 3,
+  source: device('passive-bass'),
+  lead: lead(3),
+  box: device('active-box', { pad: '10' }),
+  run: run(30),
+  input: device('mic-in', { phantom: 'on' })
+};
+
+describe('a spoken line in a plan', () => {
+  it('puts an adapter between a lead and a balanced run, a coupler between two leads', () => {
+    const joint = (second: ReturnType<typeof run>) => {
+      const { plan } = oneLine({ source: device('keyboard'), lead: lead(5), run: second, input: device('line-in') });
+      expect(planFaults(plan)).toEqual([]);
+      return plan.devices.mid.model;
+    };
+    expect(joint(run(40))).toBe('jack-to-xlr');
+    expect(joint(lead(5))).toBe('coupler');
+  });
+
+  it('keeps ids where the role stays, and takes the box out whole', () => {
+    const plan = blankPlan();
+    putLine(plan, bass, (role) => role);
+    const [line] = traceLines(plan);
+    const before = { ...plan.devices };
+    putLine(
+      plan,
+      { ...bass, name: 'Bass, straight', box: null, run: null, lead: lead(6), input: device('instrument-in') },
+      (r) => `new-${r}`,
+      line
+    );
+    expect(Object.keys(plan.devices).sort()).toEqual(['in', 'src']);
+    expect(Object.keys(plan.cables)).toEqual(['lead']);
+    expect(plan.cables.lead).toMatchObject({ metres: 6, plugs: ['ts', 'ts'], to: { device: 'in', port: 'in' } });
+    expect(plan.lines.in).toMatchObject({ name: 'Bass, straight', channel: 3 });
+    expect(plan.devices.in.host).toBe(before.in.host);
+    expect(planFaults(plan)).toEqual([]);
+    putLine(plan, bass, (r) => `again-${r}`, traceLines(plan)[0]);
+    expect(specOf(plan, traceLines(plan)[0])).toMatchObject({
+      name: 'Bass',
+      box: { model: 'active-box', settings: { pad: '10' } }
+    });
+  });
+
+  it('gives a mains device a supply, a battery one none', () => {
+    const supply = (model: string) =>
+      oneLine({ source: device(model), lead: lead(3), input: device('line-in') }).plan.devices.src.supply;
+    expect(supply('keyboard')).toBe('house');
+    expect(supply('piezo')).toBeUndefined();
+  });
+
+  it('remembers a plug that is not the usual one', () => {
+    const { plan, line } = oneLine({
+      source: device('keyboard'),
+      lead: lead(3, { plugs: [null, 'xlr'] }),
+      input: device('mic-in')
+    });
+    expect(plan.cables.lead.plugs).toEqual(['ts', 'xlr']);
+    expect(specOf(plan, line)!.lead!.plugs).toEqual([null, null]);
+    plan.cables.lead.plugs[1] = 'rca';
+    expect(specOf(plan, line)!.lead!.plugs).toEqual([null, 'rca']);
+  });
+
+  it('has no words for what is more than one box', () => {
+    const plan = blankPlan();
+    putLine(plan, bass, (role) => role);
+    addThru(plan, device('active-box'));
+    plan.devices.end = { model: 'mic-in', settings: {} };
+    plan.cables.last = {
+      ...run(5),
+      from: { device: 'amp', port: 'out' },
+      to: { device: 'end', port: 'in' },
+      plugs: ['xlr', 'xlr']
+    };
+    const long = traceLines(plan).find((l) => l.id === 'end')!;
+    expect(long.devices).toEqual(['src', 'mid', 'amp', 'end']);
+    expect(isComplete(plan, long)).toBe(true);
+    expect(rolesOf(plan, long)).toBeNull();
+    expect(specOf(plan, long)).toBeNull();
+    expect(lineScope(plan, long).devices.sort()).toEqual(['amp', 'end', 'in', 'mid', 'src']);
+  });
+
+  it('dropping one of two lines that share a box leaves the other whole', () => {
+    const plan = blankPlan();
+    putLine(plan, bass, (role) => role);
+    addThru(plan);
+    const amp = traceLines(plan).find((l) => l.id === 'amp')!;
+    dropLine(plan, amp);
+    expect(planFaults(plan)).toEqual([]);
+    expect(traceLines(plan).map((l) => l.devices)).toEqual([['src', 'mid', 'in']]);
+    dropLine(plan, traceLines(plan)[0]);
+    expect([plan.devices, plan.cables, plan.lines]).toEqual([{}, {}, {}]);
+  });
+});
