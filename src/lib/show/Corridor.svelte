@@ -104,7 +104,16 @@
       <path d={path((p) => p.peak)} fill="none" class={clips ? 'stroke-error' : 'stroke-primary'} stroke-width="1.4" />
       <path d={path((p) => p.nominal)} fill="none" class="stroke-primary" stroke-width="3" />
       {#each labels as label (label.text)}
-        <text x={width - 4} y={label.y} text-anchor="end" class={label.tone} font-size="12">{label.text}</text>
+        <text
+          x={width - 4}
+          y={label.y}
+          text-anchor="end"
+          class="{label.tone} stroke-card"
+          stroke-width="3"
+          paint-order="stroke"
+          stroke-linejoin="round"
+          font-size="12">{label.text}</text
+        >
       {/each}
       <text x="-8" y={HEIGHT - 3} text-anchor="end" class="fill-quiet" font-size="11">dBu</text>
     </svg>

@@ -11,8 +11,13 @@
   let dialog: HTMLDialogElement;
 
   onMount(() => {
+    // The element is gone from the page before it could hand the focus back itself.
+    const opener = document.activeElement as HTMLElement | null;
     dialog.showModal();
-    return () => dialog.close();
+    return () => {
+      dialog.close();
+      opener?.focus();
+    };
   });
 </script>
 
