@@ -16,13 +16,11 @@ import { putLine, rolesOf, specOf } from '../plan/spec';
 export type RemedyWhat =
   | { code: 'box'; model: string; instead: string | null }
   | { code: 'setting'; model: string; setting: string; value: string }
-  | { code: 'shorten'; metres: number }
   | { code: 'no-couplers' }
   | { code: 'plugs'; plug: string; model: string }
   | { code: 'lead'; kind: string }
   | { code: 'input'; model: string }
-  | { code: 'move-box'; metres: number }
-  | { code: 'supply'; name: string };
+  | { code: 'move-box'; metres: number };
 
 export interface Remedy {
   readonly what: readonly RemedyWhat[];
@@ -39,17 +37,7 @@ export interface Remedy {
 type Change = { what: RemedyWhat; apply: (draft: Plan) => void };
 
 /** Order in which the parts of one remedy are named: what is carried to the stage first, switches last. */
-const WEIGHTY: readonly RemedyWhat['code'][] = [
-  'box',
-  'input',
-  'move-box',
-  'shorten',
-  'lead',
-  'plugs',
-  'no-couplers',
-  'supply',
-  'setting'
-];
+const WEIGHTY: readonly RemedyWhat['code'][] = ['box', 'input', 'move-box', 'lead', 'plugs', 'no-couplers', 'setting'];
 
 /** The grid of a candidate: coarse is enough to rank. */
 const RANK_PER_OCTAVE = 12;

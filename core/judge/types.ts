@@ -47,7 +47,7 @@ export const CODES = {
 } as const satisfies Record<string, Check>;
 export type Code = keyof typeof CODES;
 
-type Unit = 'dB' | 'dBu' | 'm' | '×' | 'Ω' | 'count' | 'none';
+type Unit = 'dB' | 'm' | '×' | 'Ω' | 'count' | 'none';
 
 /** A number that went into a judgement; `name` is a key for wording. */
 export interface Fact {

@@ -61,8 +61,10 @@ export function lineKey(plan: Plan, line: Line): string {
   const scope = lineScope(plan, line);
   return JSON.stringify([
     plan.policy,
+    // Few and small: telling which of them this line hangs on would cost more than it saves.
+    plan.supplies,
+    plan.hosts,
     scope.devices.map((d) => [d, plan.devices[d]]),
-    scope.cables.map((c) => [c, plan.cables[c]]),
-    line.info?.exposure
+    scope.cables.map((c) => [c, plan.cables[c]])
   ]);
 }

@@ -254,5 +254,7 @@ describe('lines', () => {
     const edited = apply(plan, [{ op: 'set', table: 'cables', id: 'o-lead', path: ['metres'], from: 2, to: 4 }]);
     expect(key(edited, 'in')).toBe(key(plan, 'in'));
     expect(key(edited, 'o-in')).not.toBe(key(plan, 'o-in'));
+    const louder = apply(plan, [{ op: 'set', table: 'supplies', id: 'house', path: ['emf'], from: 0.005, to: 1 }]);
+    expect(key(louder, 'in')).not.toBe(key(plan, 'in'));
   });
 });

@@ -21,8 +21,6 @@ function one(w: RemedyWhat): string {
         : `put in ${a(modelName(w.model))}`;
     case 'setting':
       return setting(w);
-    case 'shorten':
-      return `shorten the lead to ${formatQuantity('length', w.metres)}`;
     case 'no-couplers':
       return 'one lead in a piece, no couplers';
     case 'plugs':
@@ -33,8 +31,6 @@ function one(w: RemedyWhat): string {
       return `into ${a(modelName(w.model))}`;
     case 'move-box':
       return `move the box to within ${formatQuantity('length', w.metres)} of the player`;
-    case 'supply':
-      return `feed it from ${w.name}`;
   }
 }
 
