@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { judgePlan } from '../core/judge/judge';
+import { judgePlan, problems } from '../core/judge/judge';
 import { blankPlan } from '../core/plan/blank';
 import { type LoadFault, loadPlan } from '../core/plan/load';
 import type { Plan } from '../core/plan/schema';
@@ -12,7 +12,6 @@ import { parseQuantity } from '../core/units/parse';
 import { type Kind, KINDS } from '../core/units/quantity';
 import { loadFaultText, sayFaultText, unitFaultText } from '../core/words/faults';
 import { sentence, verdict } from '../core/words/findings';
-import { problems } from '../core/judge/judge';
 
 const USAGE = `guanxi COMMAND [--json]
   line "TEXT"          reads a line in words and judges it

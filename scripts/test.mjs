@@ -50,7 +50,7 @@ function firstViewBytes() {
     (entry.imports ?? []).forEach(add);
   };
   // Start, app, root layout and the largest page: the line board.
-  const nodes = readdirSync(join(ROOT, '.svelte-kit/generated/client-optimized/nodes')).map((f) => f);
+  const nodes = readdirSync(join(ROOT, '.svelte-kit/generated/client-optimized/nodes'));
   for (const [key, entry] of Object.entries(manifest)) {
     if (entry.isEntry && !key.includes('nodes/')) add(key);
   }
@@ -80,7 +80,6 @@ try {
   mkdirSync(results, { recursive: true });
   ensurePackages();
   ensureChromium();
-  check('set-up', () => null);
   check('svelte-kit sync', () => bin('@sveltejs/kit/svelte-kit.js', 'sync'));
   check('format', () => bin('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'));
   check('lint', () => bin('eslint/bin/eslint.js', '.'));

@@ -1,5 +1,5 @@
 // Advise: edits that would make a line better, each computed on the network before it is offered.
-import { choicesOf, findModel, modelOf, portOf } from '../gear/catalogue';
+import { choicesOf, givesPhantom, modelOf, portOf, wantsPhantom } from '../gear/catalogue';
 import { CABLES, plugFor } from '../gear/cables';
 import { mates } from '../gear/sockets';
 import type { Settings } from '../gear/types';
@@ -8,6 +8,7 @@ import { type Code, type Finding, rank, type Severity } from '../judge/types';
 import { unbalancedLimit } from '../judge/limits';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
+import { copyOf } from '../plan/json';
 import { type Line, traceLines } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
 import { putLine, rolesOf, specOf } from '../plan/spec';
@@ -88,7 +89,7 @@ const byScore = (a: Tried, b: Tried): number =>
   b.remedy.score - a.remedy.score || a.remedy.ops.length - b.remedy.ops.length;
 
 function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[], perOctave?: number): Tried[] {
-  const draft = JSON.parse(JSON.stringify(plan)) as Plan;
+  const draft = copyOf(plan);
   for (const change of changes) change.apply(draft);
   const ops = diffPlans(plan, draft);
   if (ops.length === 0) return [];
@@ -189,7 +190,7 @@ function boxChanges(plan: Plan, line: Line): Change[] {
   if (!spec) return [];
   const phantomOn = {
     ...spec.input.settings,
-    ...(findModel(spec.input.model)?.options.phantom ? { phantom: 'on' } : {})
+    ...(givesPhantom(spec.input.model) ? { phantom: 'on' } : {})
   };
   const lift: Settings = spec.box && typeof spec.box.settings.lift === 'string' ? { lift: spec.box.settings.lift } : {};
   const source = modelOf(spec.source.model);
@@ -221,7 +222,7 @@ function boxChanges(plan: Plan, line: Line): Change[] {
 }
 
 const INPUT_BALANCED = new Set(['mic-in', 'line-in']);
-const needsPhantom = (box: string): boolean => modelOf(box).feeds[0] === 'phantom';
+const needsPhantom = (box: string): boolean => wantsPhantom({ model: box, settings: {} });
 const boxTakes = (box: string, socket: string): boolean => {
   const carries = portOf(modelOf(box), 'in')!.carries;
   return (carries === 'stereo') === (socket === 'mini');
@@ -306,9 +307,7 @@ function inputChanges(plan: Plan, line: Line): Change[] {
   if (!rolesOf(plan, line)) return [];
   const device = plan.devices[line.id];
   const cable = line.cables[line.cables.length - 1];
-  const phantom = line.devices.some(
-    (id) => modelOf(plan.devices[id].model).feeds[0] === 'phantom' && plan.devices[id].settings.power !== 'battery'
-  );
+  const phantom = line.devices.some((id) => wantsPhantom(plan.devices[id]));
   return INPUT_CHOICES.filter((id) => id !== device.model).map((id) => ({
     what: { code: 'input', model: id },
     apply: (draft) => {

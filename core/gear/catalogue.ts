@@ -47,6 +47,20 @@ export function checkSetting(model: Model, setting: string, value: unknown): Set
   return choices.includes(value as string) ? null : { code: 'not-a-choice', setting, choices, got: value };
 }
 
+/** Switch positions, and what is played, that another model of the family knows as well. */
+export function keptSettings(model: Model, settings: Settings): Settings {
+  return Object.fromEntries(
+    Object.entries(settings).filter(
+      ([name, value]) => (name in model.options || name === 'instrument') && !checkSetting(model, name, value)
+    )
+  );
+}
+
+/** Whether a device as it is set runs on phantom, and whether an input of that model could give it. */
+export const wantsPhantom = (device: { model: string; settings: Settings }): boolean =>
+  new Readings(modelOf(device.model), device.settings).feed === 'phantom';
+export const givesPhantom = (model: string): boolean => modelOf(model).options.phantom !== undefined;
+
 /** Reads values and switch positions of a device, falling back to the class's typical ones. */
 export class Readings {
   constructor(

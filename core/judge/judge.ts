@@ -1,7 +1,6 @@
 import { CircuitError } from '../circuit/network';
-import { modelOf } from '../gear/catalogue';
+import { modelOf, Readings } from '../gear/catalogue';
 import type { Notes } from '../gear/instruments';
-import { Readings } from '../gear/catalogue';
 import { isComplete, type Line, lineKey, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { type LineSolution, solveLine } from '../rig/solve';

@@ -1,4 +1,4 @@
-import { has, same } from './json';
+import { has, isRow, type Row, type Rows, rowsOf, same, valueAt } from './json';
 import { type PlanFault, planFaults } from './integrity';
 import { type Edit, type Json, LIMITS, type Op, type Plan, ROWS, type TableName } from './schema';
 
@@ -10,12 +10,6 @@ export type EditFault =
   | { code: 'too-many'; table: TableName; most: number }
   | { code: 'breaks-plan'; faults: readonly PlanFault[] };
 export type Applied = { ok: true; plan: Plan } | { ok: false; fault: EditFault };
-
-type Row = Record<string, Json>;
-type Rows = Record<string, Row>;
-/** The policy is a table of the one row `show`, so that every edit has one form. */
-const rowsOf = (plan: Plan, table: TableName): Rows =>
-  (table === 'policy' ? { show: plan.policy } : plan[table]) as unknown as Rows;
 
 /**
  * Applies an edit to a plan. Neither is changed; on failure nothing has happened.
@@ -85,26 +79,14 @@ function applyOp(rows: Rows, op: Op): EditFault | null {
     case 'set': {
       if (!has(rows, id)) return { code: 'gone', table, id };
       // Written into nothing, a field would leave an empty bag behind when taken back.
-      if (!isRow(read(rows[id], op.path.slice(0, -1)))) return { code: 'gone', table, id };
-      const found = read(rows[id], op.path);
+      if (!isRow(valueAt(rows[id], op.path.slice(0, -1)))) return { code: 'gone', table, id };
+      const found = valueAt(rows[id], op.path);
       if (!same(found, op.from)) return { code: 'changed', table, id, path: op.path, expected: op.from, found };
       rows[id] = write(rows[id], op.path, op.to);
       return null;
     }
   }
 }
-
-/** Value at a path; null where there is none. */
-function read(row: Json, path: readonly string[]): Json {
-  let at: Json = row;
-  for (const key of path) {
-    if (!isRow(at) || !has(at, key)) return null;
-    at = at[key];
-  }
-  return at ?? null;
-}
-
-const isRow = (value: Json): value is Row => value !== null && typeof value === 'object' && !Array.isArray(value);
 
 /** A copy with the value at a path replaced; null takes the key away. The bag it lies in must exist. */
 function write(row: Row, [key, ...rest]: readonly string[], to: Json): Row {
@@ -143,7 +125,7 @@ export function squashOps(ops: readonly Op[]): Op[] {
     if (op.op === 'set' && last?.op === 'set' && same(last.path, op.path)) {
       if (same(last.from, op.to)) out.splice(at, 1);
       else out[at] = { ...last, to: op.to };
-    } else if (op.op === 'set' && last?.op === 'add' && isRow(read(last.value, op.path.slice(0, -1)))) {
+    } else if (op.op === 'set' && last?.op === 'add' && isRow(valueAt(last.value, op.path.slice(0, -1)))) {
       out[at] = { ...last, value: write(last.value as Row, op.path, op.to) };
     } else if (op.op === 'remove' && last?.op === 'add') {
       out.splice(at, 1);

@@ -1,6 +1,6 @@
 // Rig: turns a plan into one network of hot, cold and shield, and reads answers off it.
 import { Network, type Node } from '../circuit/network';
-import { modelOf, Readings } from '../gear/catalogue';
+import { modelOf, portOf, Readings } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { hasSecond, mates, socketHasSecond } from '../gear/sockets';
 import type { Model, PortNodes, PortSpec } from '../gear/types';
@@ -181,7 +181,7 @@ function plugIn(b: Builder, id: string, cable: Cable, side: 0 | 1, end: number):
   const { net } = b;
   const { device, port } = side === 0 ? cable.from : cable.to;
   const plug = cable.plugs[side];
-  const socket = modelOf(b.plan.devices[device].model).ports.find((p) => p.id === port)!.socket;
+  const socket = portOf(modelOf(b.plan.devices[device].model), port)!.socket;
   const nodes = b.ports.get(`${device}.${port}`)!;
   const a = net.node(`${id}/a${end}`);
   const s = net.node(`${id}/s${end}`);
@@ -201,6 +201,5 @@ function plugIn(b: Builder, id: string, cable: Cable, side: 0 | 1, end: number):
 
 /** The two nodes between which a port's signal stands. */
 export function signalNodes(model: Model, port: string, nodes: PortNodes): readonly [Node, Node] {
-  const spec = model.ports.find((p) => p.id === port)!;
-  return spec.carries === 'balanced' ? [nodes.hot, nodes.cold] : [nodes.hot, nodes.shield];
+  return portOf(model, port)!.carries === 'balanced' ? [nodes.hot, nodes.cold] : [nodes.hot, nodes.shield];
 }

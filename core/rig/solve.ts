@@ -1,7 +1,6 @@
 import { divide, magnitude, minus, type Solution, System } from '../circuit/system';
-import type { Network } from '../circuit/network';
-import { type Node } from '../circuit/network';
-import { modelOf, Readings } from '../gear/catalogue';
+import type { Node } from '../circuit/network';
+import { modelOf, portOf, Readings } from '../gear/catalogue';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { toDb, toDbu } from '../units/quantity';
@@ -77,7 +76,7 @@ export function solveLine(plan: Plan, line: Line, perOctave?: number): LineSolut
     const model = modelOf(plan.devices[device].model);
     const own = new Readings(model, plan.devices[device].settings);
     const limits = model.clip?.(own, low);
-    const spec = model.ports.find((p) => p.id === port)!;
+    const spec = portOf(model, port)!;
     const clip = spec.way === 'in' ? limits?.in : (limits?.out ?? (port === 'thru' ? limits?.in : undefined));
     return {
       device,
@@ -115,7 +114,7 @@ export function solveLine(plan: Plan, line: Line, perOctave?: number): LineSolut
 function legs(plan: Plan, rig: Rig, cable: string): Pick<Span, 'balanced' | 'coldOnShield'> {
   const ends = [plan.cables[cable].from, plan.cables[cable].to].map((end) => {
     const nodes = rig.ports.get(`${end.device}.${end.port}`)!;
-    const spec = modelOf(plan.devices[end.device].model).ports.find((p) => p.id === end.port)!;
+    const spec = portOf(modelOf(plan.devices[end.device].model), end.port)!;
     const apart = rig.net.root(nodes.cold) !== rig.net.root(nodes.shield);
     return { apart, two: spec.carries !== 'unbalanced', balanced: spec.carries === 'balanced' };
   });
@@ -221,7 +220,7 @@ function idealResponse(plan: Plan, sourceId: string, hz: Float64Array): Float64A
   const device = plan.devices[sourceId];
   const model = modelOf(device.model);
   const rig = compileRig({ ...plan, devices: { [sourceId]: device } }, { devices: [sourceId], cables: [] });
-  const net: Network = rig.net;
+  const { net } = rig;
   const [a, b] = signalNodes(model, 'out', rig.ports.get(`${sourceId}.out`)!);
   net.resistor('ideal-load', a, b, IDEAL_OHM);
   const system = new System(net);

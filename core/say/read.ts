@@ -1,4 +1,4 @@
-import { checkSetting, modelOf } from '../gear/catalogue';
+import { checkSetting, givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
 import { type CableKindId, CABLES, MAX_METRES } from '../gear/cables';
 import type { Setting } from '../gear/types';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
@@ -63,7 +63,6 @@ class Reader {
   source: DeviceDraft | null = null;
   instrument: { id: string; model: string; piece: Piece } | null = null;
   box: DeviceDraft | null = null;
-  noBox = false;
   input: DeviceDraft | null = null;
   readonly cables: CableDraft[] = [];
   readonly switches: { of: 'box' | 'input' | 'source'; setting: string; value: string; piece: Piece }[] = [];
@@ -91,9 +90,6 @@ class Reader {
         return this.#device('box', piece, read.model, order);
       case 'input':
         return this.#device('input', piece, read.model, order);
-      case 'no-box':
-        this.noBox = true;
-        return;
       case 'length':
         if (read.metres > MAX_METRES) this.faults.push({ code: 'too-long', piece, most: MAX_METRES });
         return this.#cable({ piece, metres: Math.min(read.metres, MAX_METRES), order });
@@ -126,6 +122,8 @@ class Reader {
         if (piece.part === 0) this.nameWords.push(piece);
         else this.faults.push({ code: 'unknown', piece, suggestions: read.suggestions });
         return;
+      // A line has no box until one is said.
+      case 'no-box':
       case 'filler':
         return;
     }
@@ -249,8 +247,7 @@ class Reader {
     const assumed: Reading['assumed'][number][] = [];
     const { lead, run } = this.#places();
     const source = this.source;
-    const fullLead = lead ? this.#spec(lead, 'lead') : null;
-    let leadSpec = fullLead;
+    let leadSpec = lead ? this.#spec(lead, 'lead') : null;
     let runSpec = run ? this.#spec(run, 'run') : null;
     if (source && this.input && !leadSpec) {
       leadSpec = { kind: this.#defaultKind('lead', DEFAULT_LEAD), metres: DEFAULT_LEAD };
@@ -306,11 +303,7 @@ class Reader {
 
   #phantomExpected(): boolean {
     if (!this.box || !this.input || this.input.settings.phantom !== undefined) return false;
-    return (
-      modelOf(this.box.model).feeds[0] === 'phantom' &&
-      this.box.settings.power !== 'battery' &&
-      modelOf(this.input.model).options.phantom !== undefined
-    );
+    return wantsPhantom(this.box) && givesPhantom(this.input.model);
   }
 
   /** Which cable is the lead and which the run: as said, else by its place next to the box, else by order. */

@@ -1,4 +1,4 @@
-import { modelOf } from '../gear/catalogue';
+import { givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
 import type { InstrumentId } from '../gear/instruments';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { formatQuantity } from '../units/format';
@@ -33,9 +33,9 @@ function source(spec: DeviceSpec): string {
 
 function input(spec: LineSpec): string {
   const { phantom, ...settings } = spec.input.settings;
-  const fed = spec.box && modelOf(spec.box.model).feeds[0] === 'phantom' && spec.box.settings.power !== 'battery';
+  const fed = spec.box !== null && wantsPhantom(spec.box);
   const said = device({ model: spec.input.model, settings }, 'input');
-  if (modelOf(spec.input.model).options.phantom === undefined) return said;
+  if (!givesPhantom(spec.input.model)) return said;
   if (fed && phantom !== 'on') return `${said}, phantom off`;
   return !fed && phantom === 'on' ? `${said}, phantom on` : said;
 }

@@ -4,6 +4,7 @@
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import { lineName, setInfo } from './edits';
+  import { EXPOSURES, isChannel, NO_CHANNEL, NO_NAME } from './line-fields';
 
   interface Props {
     plan: Plan;
@@ -16,7 +17,7 @@
 
   function setName(value: string): void {
     const name = value.trim();
-    if (name === '') error = 'A line needs a name.';
+    if (name === '') error = NO_NAME;
     else {
       error = null;
       onedit(setInfo(plan, line, { name: name.slice(0, 80) }));
@@ -25,18 +26,12 @@
   function setChannel(value: string): void {
     const channel = Number(value);
     if (value.trim() === '') onedit(setInfo(plan, line, { channel: undefined }));
-    else if (!Number.isInteger(channel) || channel < 1 || channel > 999)
-      error = 'A channel is a whole number from 1 to 999, or empty.';
+    else if (!isChannel(channel)) error = NO_CHANNEL;
     else {
       error = null;
       onedit(setInfo(plan, line, { channel }));
     }
   }
-  const EXPOSURES: { value: Exposure; text: string }[] = [
-    { value: 'lead', text: 'exposed' },
-    { value: 'normal', text: 'normal' },
-    { value: 'buried', text: 'buried' }
-  ];
 </script>
 
 <Dialog title={lineName(line)} {onclose}>

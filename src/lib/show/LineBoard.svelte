@@ -83,7 +83,7 @@
       n: when(() => say.focus()),
       e: onLine(edit),
       b: onLine(build),
-      i: onLine((line) => (dialog = { kind: 'info', id: line.id, line: line.id })),
+      i: onLine(inform),
       d: onLine(copy),
       Delete: onLine(remove),
       '$mod+z': undo,
@@ -195,6 +195,8 @@
     else toast('This line is more than words can say here: change its parts by clicking them.');
     currentId = line.id;
   }
+
+  const inform = (line: Line): void => void (dialog = { kind: 'info', id: line.id, line: line.id });
 
   function build(line: Line): void {
     if (specOf(plan, line)) dialog = { kind: 'build', id: line.id, line: line.id };
@@ -364,7 +366,7 @@
             ontoggle={() => void toggle(line)}
             ondevice={(id) => (dialog = { kind: 'device', id, line: line.id })}
             oncable={(id) => (dialog = { kind: 'cable', id, line: line.id })}
-            oninfo={() => (dialog = { kind: 'info', id: line.id, line: line.id })}
+            oninfo={() => inform(line)}
             onbuild={() => build(line)}
           />
           {#if openId === line.id}
@@ -377,7 +379,7 @@
               onedit={() => edit(line)}
               oncopy={() => copy(line)}
               ondelete={() => remove(line)}
-              oninfo={() => (dialog = { kind: 'info', id: line.id, line: line.id })}
+              oninfo={() => inform(line)}
               onbuild={() => build(line)}
             />
           {/if}

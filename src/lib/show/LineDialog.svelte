@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { MODELS, modelOf } from '$core/gear/catalogue';
+  import { givesPhantom, keptSettings, MODELS, modelOf } from '$core/gear/catalogue';
   import { MAX_METRES } from '$core/gear/cables';
   import { INSTRUMENT_IDS, type InstrumentId } from '$core/gear/instruments';
   import type { Family } from '$core/gear/types';
@@ -12,6 +12,7 @@
   import Dialog from '$lib/ui/Dialog.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import { untrack } from 'svelte';
+  import { EXPOSURES, isChannel, NO_CHANNEL, NO_NAME } from './line-fields';
 
   interface Props {
     plan: Plan;
@@ -42,12 +43,16 @@
   );
 
   /** Another device of the family, with what both know kept. */
-  function other(old: DeviceSpec | null, model: string): DeviceSpec {
-    const kept = Object.entries(old?.settings ?? {}).filter(
-      ([name]) => name in modelOf(model).options || name === 'instrument'
-    );
-    return { ...(old?.supply ? { supply: old.supply } : {}), model, settings: Object.fromEntries(kept) };
-  }
+  const other = (old: DeviceSpec | null, model: string): DeviceSpec => ({
+    ...(old?.supply ? { supply: old.supply } : {}),
+    model,
+    settings: keptSettings(modelOf(model), old?.settings ?? {})
+  });
+  /** The input with phantom on, where the box is of the kind that runs on it and the input has it. */
+  const feeding = (box: DeviceSpec | null, input: DeviceSpec): DeviceSpec =>
+    box && modelOf(box.model).feeds[0] === 'phantom' && givesPhantom(input.model)
+      ? { ...input, settings: { ...input.settings, phantom: 'on' } }
+      : input;
   const cable = (place: 'lead' | 'run', old: CableSpec | null, metres: number): CableSpec => ({
     ...(old ?? { kind: defaultKind(place, spec.source.model, metres) }),
     metres
@@ -59,18 +64,11 @@
   }
   function setBox(model: string): void {
     const box = model === '' ? null : other(spec.box, model);
-    const phantom = box && modelOf(box.model).feeds[0] === 'phantom' && modelOf(spec.input.model).options.phantom;
-    change({
-      box,
-      run: box ? (spec.run ?? cable('run', null, 10)) : spec.run,
-      ...(phantom ? { input: { ...spec.input, settings: { ...spec.input.settings, phantom: 'on' } } } : {})
-    });
+    change({ box, run: box ? (spec.run ?? cable('run', null, 10)) : spec.run, input: feeding(box, spec.input) });
   }
   function setInput(model: string): void {
-    const input = other(spec.input, model);
-    const wants = spec.box && modelOf(spec.box.model).feeds[0] === 'phantom' && modelOf(model).options.phantom;
     change({
-      input: wants ? { ...input, settings: { ...input.settings, phantom: 'on' } } : input,
+      input: feeding(spec.box, other(spec.input, model)),
       ...(spec.run
         ? { run: { ...spec.run, plugs: undefined } }
         : spec.lead
@@ -83,15 +81,9 @@
     tried = true;
     const name = spec.name.trim();
     const { channel } = spec;
-    if (name === '' || (channel !== undefined && !(Number.isInteger(channel) && channel >= 1 && channel <= 999)))
-      return;
+    if (name === '' || !(channel === undefined || isChannel(channel))) return;
     ondone({ ...spec, name }, line);
   }
-  const EXPOSURES: { value: Exposure; text: string }[] = [
-    { value: 'lead', text: 'exposed' },
-    { value: 'normal', text: 'normal' },
-    { value: 'buried', text: 'buried' }
-  ];
 </script>
 
 <Dialog title={line ? `Build ${spec.name}` : 'Build a line'} {onclose}>
@@ -115,11 +107,9 @@
           change({ channel: e.currentTarget.value.trim() === '' ? undefined : Number(e.currentTarget.value) })}
       />
     </div>
-    {#if tried && spec.name.trim() === ''}<p class="pb-1 text-right text-error" role="alert">
-        A line needs a name.
-      </p>{/if}
-    {#if tried && spec.channel !== undefined && !(spec.channel >= 1 && spec.channel <= 999)}
-      <p class="pb-1 text-right text-error" role="alert">A channel is a whole number from 1 to 999, or empty.</p>
+    {#if tried && spec.name.trim() === ''}<p class="pb-1 text-right text-error" role="alert">{NO_NAME}</p>{/if}
+    {#if tried && spec.channel !== undefined && !isChannel(spec.channel)}
+      <p class="pb-1 text-right text-error" role="alert">{NO_CHANNEL}</p>
     {/if}
     <ChoiceField label="Source" value={spec.source.model} choices={kinds('source')} onset={setSource} />
     <ChoiceField

@@ -1,4 +1,4 @@
-import { modelOf } from '$core/gear/catalogue';
+import { keptSettings, modelOf, portOf } from '$core/gear/catalogue';
 import { plugFor } from '$core/gear/cables';
 import { editBy } from '$core/plan/diff';
 import type { Line } from '$core/plan/lines';
@@ -71,17 +71,12 @@ export const setModel = (plan: Plan, device: string, subject: string, model: str
   set(plan, subject, (draft) => {
     const next = modelOf(model);
     const old = draft.devices[device];
-    const kept = Object.entries(old.settings).filter(([name]) => name in next.options || name === 'instrument');
-    draft.devices[device] = { ...old, model, settings: Object.fromEntries(kept) };
-    for (const [name, value] of kept) {
-      const choices = next.options[name]?.choices;
-      if (choices && !choices.includes(String(value))) delete draft.devices[device].settings[name];
-    }
+    draft.devices[device] = { ...old, model, settings: keptSettings(next, old.settings) };
     for (const cable of Object.values(draft.cables)) {
       (['from', 'to'] as const).forEach((side, k) => {
         const end = cable[side];
         if (end.device !== device) return;
-        const port = next.ports.find((p) => p.id === end.port);
+        const port = portOf(next, end.port);
         if (port) cable.plugs[k] = plugFor(cable.kind, port.socket);
       });
     }

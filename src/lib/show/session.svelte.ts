@@ -25,8 +25,8 @@ export class ShowSession {
   trouble = $state<string | null>(null);
   #queue: SentEdit[] = [];
   #revision: number;
-  /** How many edits at the head of the queue are on their way. */
-  #sending = 0;
+  /** A message is on its way. */
+  #sending = false;
   #wait = FIRST_WAIT;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #lastSet = 0;
@@ -117,7 +117,7 @@ export class ShowSession {
   /** An unsent edit of an earlier visit: what no longer fits is kept for a decision. */
   #takeUp(sent: SentEdit): void {
     const applied = applyEdit(this.plan, sent.edit);
-    if (applied.ok) this.#take(sent);
+    if (applied.ok) this.#enqueue(sent, applied.plan);
     else this.aside = [...this.aside, { sent, why: editFaultText(applied.fault) }];
   }
 
@@ -127,13 +127,17 @@ export class ShowSession {
       this.trouble = `Could not ${sent.kind === 'do' ? '' : `${sent.kind}: `}${editText(sent.edit)}. ${editFaultText(applied.fault)}`;
       return false;
     }
-    this.plan = applied.plan;
+    this.#enqueue(sent, applied.plan);
+    return true;
+  }
+
+  #enqueue(sent: SentEdit, plan: Plan): void {
+    this.plan = plan;
     this.history = record(this.history, sent);
     this.#queue.push(sent);
     this.save = this.save === 'retrying' ? 'retrying' : 'saving';
     void this.#keep();
     this.#schedule(0);
-    return true;
   }
 
   /** Turning a value by small steps makes one step of undo, as long as none of it has left. */
@@ -166,7 +170,7 @@ export class ShowSession {
   }
 
   #schedule(wait: number): void {
-    if (this.#closed || this.#sending > 0) return;
+    if (this.#closed || this.#sending) return;
     clearTimeout(this.#timer);
     this.#timer = setTimeout(() => void this.#send(), wait);
   }
@@ -176,9 +180,9 @@ export class ShowSession {
   };
 
   async #send(): Promise<void> {
-    if (this.#sending > 0 || this.#queue.length === 0) return;
+    if (this.#sending || this.#queue.length === 0) return;
     const edits = this.#queue.slice(0, BATCH);
-    this.#sending = edits.length;
+    this.#sending = true;
     for (const { edit } of edits) this.#tried.add(edit.id);
     let answer: PushAnswer | null = null;
     let refused: string | null = null;
@@ -193,7 +197,7 @@ export class ShowSession {
         answer = PushAnswerSchema.parse(await response.json());
       } else if (response.status === 404) {
         this.save = 'gone';
-        this.#sending = 0;
+        this.#sending = false;
         return;
       } else if (response.status < 500) {
         refused = ((await response.json().catch(() => null)) as { message?: string } | null)?.message ?? 'refused';
@@ -201,7 +205,7 @@ export class ShowSession {
     } catch {
       // No server, or half an answer: tried again below.
     }
-    this.#sending = 0;
+    this.#sending = false;
     if (answer) this.#settle(answer);
     else if (refused !== null) this.#setAside(edits[0].edit.id, refused);
     else return this.#later();
