@@ -22,7 +22,7 @@ describe('the first remedy', () => {
   it.each([
     ['upright bass piezo, 3 m, active box, 40 m, mic', 'Active box, 10 MΩ instead of the active box, 1 MΩ'],
     ['dulcimer piezo, 6 m, passive box, 40 m, mic', 'Active box, 10 MΩ instead of the passive box'],
-    ['guitar humbucker, 3 m, active box lifted, 20 m, mic', 'Join the ground at the box, and pad −10 dB at the box'],
+    ['guitar humbucker, 3 m, active box lifted, 20 m, mic', 'Join the ground at the box, and pad −20 dB at the input'],
     ['piezo, 2 m, active box 10m, 20 m, mic, phantom off', 'Switch phantom on at the input'],
     ['bouzouki single coil, 9 m, active box, 40 m, mic', 'Move the box to within 6 m of the player'],
     ['laptop, 3 m, mic', 'Put in a passive media box, stereo to mono'],

@@ -3,7 +3,8 @@ import { choicesOf, givesPhantom, modelOf, portOf, wantsPhantom } from '../gear/
 import { CABLES, plugFor } from '../gear/cables';
 import { mates } from '../gear/sockets';
 import type { Settings } from '../gear/types';
-import { judgeLine, type LineReport, problems } from '../judge/judge';
+import { judgeLine, type JudgeOptions, type LineReport, problems } from '../judge/judge';
+import { Whole } from '../judge/whole';
 import { type Code, type Finding, rank, type Severity } from '../judge/types';
 import { unbalancedLimit } from '../judge/limits';
 import { diffPlans } from '../plan/diff';
@@ -51,10 +52,12 @@ const SEEDS = 3;
  * Every candidate is applied to the plan and judged again, so what is shown as "after" is what applying gives.
  */
 export function remediesFor(plan: Plan, line: Line): Remedy[] {
-  const before = judgeLine(plan, line, RANK_PER_OCTAVE);
+  const around = new Whole(plan).around(line);
+  const at = { perOctave: RANK_PER_OCTAVE, around };
+  const before = judgeLine(plan, line, at);
   const [first] = problems(before);
   if (!first) return [];
-  const singles = candidates(plan, line).flatMap((change) => tryChange(plan, line, before, [change], RANK_PER_OCTAVE));
+  const singles = candidates(plan, line).flatMap((change) => tryChange(plan, line, before, [change], at));
   const promising = singles.filter((r) => r.remedy.score > 0.05).sort(byScore);
   const better = promising.filter((r) => helps(r.remedy, before));
   let all = better;
@@ -62,14 +65,14 @@ export function remediesFor(plan: Plan, line: Line): Remedy[] {
     // What alone is not enough may be half of what is: a box lets the ground be lifted.
     const pairs = promising.slice(0, SEEDS).flatMap((seed) =>
       candidates(seed.plan, seed.line)
-        .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], RANK_PER_OCTAVE))
+        .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], at))
         .filter((r) => r.remedy.score > seed.remedy.score + PAIR_MUST_GAIN && helps(r.remedy, before))
     );
     all = [...better, ...pairs].sort(byScore);
   }
   const top = distinct(all).slice(0, MOST);
-  const fine = judgeLine(plan, line);
-  return top.flatMap((r) => tryChange(plan, line, fine, r.changes)).map((r) => r.remedy);
+  const fine = judgeLine(plan, line, { around });
+  return top.flatMap((r) => tryChange(plan, line, fine, r.changes, { around })).map((r) => r.remedy);
 }
 
 /** It makes the worst problem itself less bad, or the line as a whole. */
@@ -88,7 +91,7 @@ interface Tried {
 const byScore = (a: Tried, b: Tried): number =>
   b.remedy.score - a.remedy.score || a.remedy.ops.length - b.remedy.ops.length;
 
-function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[], perOctave?: number): Tried[] {
+function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[], at: JudgeOptions): Tried[] {
   const draft = copyOf(plan);
   for (const change of changes) change.apply(draft);
   const ops = diffPlans(plan, draft);
@@ -96,7 +99,7 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
   if (planFaults(draft).length > 0) return [];
   const next = traceLines(draft).find((l) => l.id === line.id);
   if (!next) return [];
-  const report = judgeLine(draft, next, perOctave);
+  const report = judgeLine(draft, next, at);
   const [first] = problems(before);
   const left = problems(report);
   return [

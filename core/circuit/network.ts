@@ -8,8 +8,8 @@ export type Part =
   | { kind: 'R'; name: string; a: Node; b: Node; ohm: number }
   | { kind: 'C'; name: string; a: Node; b: Node; farad: number }
   | { kind: 'L'; name: string; a: Node; b: Node; henry: number }
-  | { kind: 'V'; name: string; a: Node; b: Node; volt: number }
-  | { kind: 'I'; name: string; a: Node; b: Node; ampere: number }
+  | { kind: 'V'; name: string; a: Node; b: Node; volt: number; noise: number }
+  | { kind: 'I'; name: string; a: Node; b: Node; ampere: number; noise: number }
   | { kind: 'VCVS'; name: string; a: Node; b: Node; ca: Node; cb: Node; gain: number }
   | { kind: 'VCCS'; name: string; a: Node; b: Node; ca: Node; cb: Node; siemens: number }
   | { kind: 'T'; name: string; a: Node; b: Node; c: Node; d: Node; ratio: number }
@@ -105,15 +105,23 @@ export class Network {
     check(name, henry, BOUNDS.L);
     this.parts.push({ kind: 'L', name, a, b, henry });
   }
-  /** Voltage source, V(a) − V(b) = volt. A source of 0 V reads the current through it. */
-  voltage(name: string, a: Node, b: Node, volt: number): void {
+  /**
+   * Voltage source, V(a) − V(b) = volt. A source of 0 V reads the current through it.
+   * @param noise density of its own noise, V/√Hz
+   */
+  voltage(name: string, a: Node, b: Node, volt: number, noise = 0): void {
     check(name, volt, [-1e9, 1e9, '±1 GV']);
-    this.parts.push({ kind: 'V', name, a, b, volt });
+    check(name, noise, [0, 1, '0 … 1 V/√Hz']);
+    this.parts.push({ kind: 'V', name, a, b, volt, noise });
   }
-  /** Current source driving `ampere` out of a, into b, through the source: it is drawn from a and delivered to b. */
-  current(name: string, a: Node, b: Node, ampere: number): void {
+  /**
+   * Current source driving `ampere` out of a, into b, through the source: it is drawn from a and delivered to b.
+   * @param noise density of its own noise, A/√Hz
+   */
+  current(name: string, a: Node, b: Node, ampere: number, noise = 0): void {
     check(name, ampere, [-1e9, 1e9, '±1 GA']);
-    this.parts.push({ kind: 'I', name, a, b, ampere });
+    check(name, noise, [0, 1, '0 … 1 A/√Hz']);
+    this.parts.push({ kind: 'I', name, a, b, ampere, noise });
   }
   /** V(a) − V(b) = gain · (V(ca) − V(cb)). */
   vcvs(name: string, a: Node, b: Node, ca: Node, cb: Node, gain: number): void {

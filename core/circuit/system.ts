@@ -27,6 +27,8 @@ export class System {
   /** Count of unknowns. */
   readonly n: number;
   hz = 0;
+  /** Which of the network's sources are on in `solveSources`, by name; all unless told. */
+  sourcesOf: ((part: string) => boolean) | null = null;
 
   constructor(readonly network: Network) {
     checkTopology(network);
@@ -88,6 +90,7 @@ export class System {
   solveSources(into: Solution = this.blank()): Solution {
     into.clear();
     for (const { part, branch } of this.#sources) {
+      if (this.sourcesOf && !this.sourcesOf(part.name)) continue;
       if (part.kind === 'V') into.re[branch] += part.volt;
       else if (part.kind === 'I') into.addCurrent(part.b, part.a, part.ampere);
     }
@@ -103,6 +106,14 @@ export class System {
     return into;
   }
 
+  /** Currents into a and out of b of each, amperes as [real, imaginary]; the network's own sources off. */
+  solveCurrents(list: readonly { a: Node; b: Node; ampere: Complex }[], into: Solution = this.blank()): Solution {
+    into.clear();
+    for (const { a, b, ampere } of list) into.addCurrent(a, b, ampere[0], ampere[1]);
+    this.#lu.solve(into.re, into.im);
+    return into;
+  }
+
   /**
    * The adjoint solve for the output V(a) − V(b): afterwards `voltage(p, q)` is the output caused by one ampere
    * into p and out of q, and `current(name)` the output caused by one volt in the voltage source of that name.
@@ -110,6 +121,14 @@ export class System {
   solveAdjoint(a: Node, b: Node, into: Solution = this.blank()): Solution {
     into.clear();
     into.addCurrent(a, b, 1);
+    this.#lu.solveAdjoint(into.re, into.im);
+    return into;
+  }
+
+  /** As `solveAdjoint`, with the current through a part that has a branch as the output. */
+  solveAdjointCurrent(part: string, into: Solution = this.blank()): Solution {
+    into.clear();
+    into.re[into.branch(part)] = 1;
     this.#lu.solveAdjoint(into.re, into.im);
     return into;
   }
@@ -131,11 +150,17 @@ export class Solution {
     this.re.fill(0);
     this.im.fill(0);
   }
-  addCurrent(into: Node, outOf: Node, ampere: number): void {
+  addCurrent(into: Node, outOf: Node, re: number, im = 0): void {
     const i = this.unknownOf[into];
     const o = this.unknownOf[outOf];
-    if (i >= 0) this.re[i] += ampere;
-    if (o >= 0) this.re[o] -= ampere;
+    if (i >= 0) {
+      this.re[i] += re;
+      this.im[i] += im;
+    }
+    if (o >= 0) {
+      this.re[o] -= re;
+      this.im[o] -= im;
+    }
   }
   /** V(a) − V(b). */
   voltage(a: Node, b: Node = GROUND): Complex {
@@ -145,9 +170,14 @@ export class Solution {
   }
   /** Current through a part that has a branch (V, L, VCVS, T, K), from its first node through it. */
   current(part: string): Complex {
+    const k = this.branch(part);
+    return [this.re[k], this.im[k]];
+  }
+  /** Index of a part's branch unknown. */
+  branch(part: string): number {
     const k = this.branchOf.get(part);
     if (k === undefined) throw new Error(`no branch current for ${part}`);
-    return [this.re[k], this.im[k]];
+    return k;
   }
 }
 

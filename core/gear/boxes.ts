@@ -1,18 +1,29 @@
 import { fromDbu } from '../units/quantity';
-import { type Model, type OptionSpec, param, type PortSpec, type StampContext } from './types';
+import {
+  cut,
+  density,
+  JOINT_OHM,
+  k,
+  lift,
+  M,
+  pad,
+  padDb,
+  pF,
+  polarity,
+  stampCut,
+  stampOutput,
+  stampPad,
+  stampTransformer,
+  transformerParams,
+  type TransformerValues
+} from './stages';
+import { type Model, param, type ParamSpec, type PortSpec, type StampContext } from './types';
 
-const k = 1e3;
-const M = 1e6;
-const pF = 1e-12;
-
-const lift: OptionSpec = { choices: ['joined', 'lifted'], default: 'joined' };
-const pad: OptionSpec = { choices: ['off', '10', '15', '20', '40'], default: 'off' };
-/** Contact and switch resistance of a ground joint inside a box, ohms. */
-const JOINT_OHM = 0.005;
+/** Boxes between an instrument and a balanced run: passive, active, preamp, speaker-level. */
 
 const jackIn: PortSpec = { id: 'in', way: 'in', socket: 'ts', carries: 'unbalanced', level: 'instrument' };
 const jackThru: PortSpec = { id: 'thru', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'instrument' };
-const xlrOut: PortSpec = {
+export const xlrOut: PortSpec = {
   id: 'out',
   way: 'out',
   socket: 'xlr',
@@ -21,73 +32,42 @@ const xlrOut: PortSpec = {
   ownShield: true
 };
 
-const padDb = (s: Pick<StampContext, 'choice'>): number => (s.choice('pad') === 'off' ? 0 : Number(s.choice('pad')));
-
-/** An L-pad of a given total resistance between a node and ground; returns the node behind it. */
-function stampPad(s: StampContext, from: number, ground: number, total: number): number {
-  const db = padDb(s);
-  if (db === 0) return from;
-  const after = s.inner('after-pad');
-  const foot = total * 10 ** (-db / 20);
-  s.net.resistor(s.part('pad-top'), from, after, total - foot);
-  s.net.resistor(s.part('pad-foot'), after, ground, foot);
-  return after;
-}
-
-/** Step-down transformer: winding resistances, leakage and primary inductance, primary C, and C between the windings. */
-function stampTransformer(s: StampContext, from: number): void {
-  const { net } = s;
-  const { hot, cold, shield } = s.port('out');
-  const near = s.inner('near');
-  const core = s.inner('core');
-  const secondary = s.inner('secondary');
-  net.capacitor(s.part('primary-c'), from, s.chassis, s.value('Cp'));
-  net.resistor(s.part('primary-r'), from, near, s.value('Rp'));
-  net.inductor(s.part('leakage'), near, core, s.value('leakage'));
-  net.inductor(s.part('primary'), core, s.chassis, s.value('Lp'));
-  net.transformer(s.part('windings'), core, s.chassis, secondary, cold, s.value('ratio'));
-  net.resistor(s.part('secondary-r'), secondary, hot, s.value('Rs'));
-  // The capacitance between windings is never quite even to both ends: 55 to 45.
-  net.capacitor(s.part('between-hot'), s.chassis, hot, s.value('Ciw') * 0.55);
-  net.capacitor(s.part('between-cold'), s.chassis, cold, s.value('Ciw') * 0.45);
+/** Joins pin 1 to the chassis, or leaves it open as an isolated box can. */
+export function stampLift(s: StampContext, shield: number): void {
   if (s.choice('lift') === 'joined') s.bond('ground', s.chassis, shield, JOINT_OHM);
 }
 
-interface Passive {
-  id: string;
-  ratio: number;
-  Lp: [number, number, number];
-  leakage: [number, number, number];
-  Ciw: [number, number, number];
-  /** Largest level at the primary at 20 Hz, dBu. */
-  saturation: number;
-}
+/** Constant flux: the level that saturates a core rises with frequency. */
+export const coreClip: Model['clip'] = (read, lowestHz) => ({
+  in: read.value('saturation') * (lowestHz / 20) * 10 ** (padDb(read) / 20)
+});
+
+type Passive = Omit<TransformerValues, 'Rp' | 'Rs' | 'Cp'> & { id: string };
 const passive = (c: Passive): Model => ({
   id: c.id,
   family: 'box',
   params: {
-    ratio: param('ratio', c.ratio * 0.9, c.ratio, c.ratio * 1.1, 1, 40),
-    Lp: param('inductance', ...c.Lp, 1, 5000),
-    leakage: param('inductance', ...c.leakage, 1e-3, 10),
-    Rp: param('resistance', 1 * k, 2 * k, 3 * k),
-    Rs: param('resistance', 20, 30, 60),
-    Cp: param('capacitance', 50 * pF, 100 * pF, 200 * pF),
-    Ciw: param('capacitance', ...c.Ciw, 0, 2000 * pF),
-    saturation: param('level', fromDbu(c.saturation - 3), fromDbu(c.saturation), fromDbu(c.saturation + 3), 0.05, 50),
+    ...transformerParams({
+      ...c,
+      Rp: [1 * k, 2 * k, 3 * k],
+      Rs: [20, 30, 60],
+      Cp: [50 * pF, 100 * pF, 200 * pF]
+    }),
     padOhm: param('resistance', 50 * k, 100 * k, 220 * k)
   },
-  options: { pad, lift },
+  options: { pad, lift, polarity },
   ports: [jackIn, jackThru, xlrOut],
   feeds: ['none'],
   isolated: true,
+  dc: 'floating',
   stamp(s) {
+    const { hot, cold, shield } = s.port('out');
     s.net.wire(s.port('in').hot, s.port('thru').hot);
-    stampTransformer(s, stampPad(s, s.port('in').hot, s.chassis, s.value('padOhm')));
+    const from = stampPad(s, s.port('in').hot, s.chassis, s.value('padOhm'));
+    stampTransformer(s, { primary: [from, s.chassis], secondary: [hot, cold] }, s.value('ratio'));
+    stampLift(s, shield);
   },
-  // Constant flux: the level that saturates a core rises with frequency.
-  clip: (read, lowestHz) => ({
-    in: read.value('saturation') * (lowestHz / 20) * 10 ** (padDb(read) / 20)
-  })
+  clip: coreClip
 });
 
 const mediaBase = passive({
@@ -96,41 +76,118 @@ const mediaBase = passive({
   Lp: [40, 100, 300],
   leakage: [0.02, 0.05, 0.2],
   Ciw: [2 * pF, 50 * pF, 200 * pF],
-  saturation: 14
+  saturation: 14,
+  area: [0.0005, 0.002, 0.01]
 });
 
-/** Stereo in, both channels through merge resistors into one transformer: a sum that shorts nobody. */
+/** Left and right on 3.5 mm or two RCA, summed through resistors into one transformer: a sum that shorts nobody. */
 const media: Model = {
   ...mediaBase,
   params: { ...mediaBase.params, merge: param('resistance', 2.2 * k, 4.7 * k, 10 * k) },
-  ports: [{ id: 'in', way: 'in', socket: 'mini', carries: 'stereo', level: 'consumer' }, xlrOut],
+  ports: [
+    { id: 'in', way: 'in', socket: 'mini', carries: 'stereo', level: 'consumer' },
+    { id: 'left', way: 'in', socket: 'rca', carries: 'unbalanced', level: 'consumer' },
+    { id: 'right', way: 'in', socket: 'rca', carries: 'unbalanced', level: 'consumer' },
+    { id: 'jack', way: 'in', socket: 'ts', carries: 'unbalanced', level: 'consumer' },
+    xlrOut
+  ],
   stamp(s) {
     const { hot, cold } = s.port('in');
+    const { net } = s;
+    for (const id of ['left', 'jack']) net.wire(hot, s.port(id).hot);
+    net.wire(cold, s.port('right').hot);
     const sum = s.inner('sum');
-    s.net.resistor(s.part('merge-left'), hot, sum, s.value('merge'));
-    s.net.resistor(s.part('merge-right'), cold, sum, s.value('merge'));
-    stampTransformer(s, stampPad(s, sum, s.chassis, s.value('padOhm')));
+    net.resistor(s.part('merge-left'), hot, sum, s.value('merge'));
+    net.resistor(s.part('merge-right'), cold, sum, s.value('merge'));
+    const from = stampPad(s, sum, s.chassis, s.value('padOhm'));
+    const out = s.port('out');
+    stampTransformer(s, { primary: [from, s.chassis], secondary: [out.hot, out.cold] }, s.value('ratio'));
+    stampLift(s, out.shield);
   }
 };
 
-/** Rails of a battery, volts: a fresh 9 V block. */
-const BATTERY_VOLTS = 9;
+/** The same inputs on two transformers: a stereo pair to two channels. */
+const mediaPair: Model = {
+  ...media,
+  id: 'media-pair',
+  ports: [...media.ports, { ...xlrOut, id: 'out-right' }],
+  stamp(s) {
+    const { hot, cold } = s.port('in');
+    const { net } = s;
+    for (const id of ['left', 'jack']) net.wire(hot, s.port(id).hot);
+    net.wire(cold, s.port('right').hot);
+    (['out', 'out-right'] as const).forEach((id, side) => {
+      const own: StampContext = { ...s, part: (n) => s.part(`${id}-${n}`), inner: (n) => s.inner(`${id}-${n}`) };
+      const from = stampPad(own, side === 0 ? hot : cold, s.chassis, s.value('padOhm'));
+      const port = s.port(id);
+      stampTransformer(own, { primary: [from, s.chassis], secondary: [port.hot, port.cold] }, s.value('ratio'));
+      if (s.choice('lift') === 'joined') s.bond(`ground-${id}`, s.chassis, port.shield, JOINT_OHM);
+    });
+  }
+};
+
 /** Phantom feed: 48 V through two 6.81 kΩ in parallel (IEC 61938, P48). */
-const PHANTOM_VOLTS = 48;
-const PHANTOM_OHM = 6810 / 2;
+export const PHANTOM_VOLTS = 48;
+export const PHANTOM_LEG_OHM = 6810;
 /** What an output stage keeps for itself between the rails, volts: 9 V then clips at +9 dBu. */
 const RAIL_LOSS = 2.8;
 
 /** RMS level that fits between rails so far apart. */
-const railClip = (volts: number): number => Math.max(volts - RAIL_LOSS, 0.1) / 2 / Math.SQRT2;
+export const railClip = (volts: number): number => Math.max(volts - RAIL_LOSS, 0.1) / 2 / Math.SQRT2;
 
 /** Supply voltage inside an active box fed by phantom: what the feed resistors leave, at most the box's regulator. */
-const phantomRail = (ampere: number, regulator: number): number =>
-  Math.min(regulator, PHANTOM_VOLTS - ampere * PHANTOM_OHM);
+export const phantomRail = (ampere: number, regulator: number): number =>
+  Math.min(regulator, PHANTOM_VOLTS - (ampere * PHANTOM_LEG_OHM) / 2);
+
+/** Rails of a box as it is fed, volts. */
+export const railOf = (read: Pick<StampContext, 'value' | 'choice'>): number =>
+  read.choice('power') === 'battery' ? read.value('battery') : phantomRail(read.value('draw'), read.value('regulator'));
+
+const powered: Record<string, ParamSpec> = {
+  draw: param('current', 2e-3, 4e-3, 10e-3, 1e-4, 0.014),
+  regulator: param('voltage', 15, 24, 41, 3, 48),
+  // A 9 V block: fresh to nearly spent, and what it holds (alkaline, 20 mA class).
+  battery: param('voltage', 7, 9, 9.5, 3, 24),
+  capacity: param('charge', 0.4, 0.5, 0.6, 0.05, 20)
+};
+const power = { choices: ['phantom', 'battery'], default: 'phantom' };
+
+/** Lift of a box that is not isolated: the phantom return needs a way home, so it is a resistor and a capacitor, not a gap. */
+function stampSoftLift(s: StampContext, shield: number): void {
+  if (s.choice('lift') === 'joined') s.bond('ground', s.chassis, shield, JOINT_OHM);
+  else {
+    s.net.resistor(s.part('lift-r'), s.chassis, shield, 100 * k);
+    s.net.capacitor(s.part('lift-c'), s.chassis, shield, s.value('liftC'));
+  }
+}
+
+/** High-impedance input with pad; returns the gate of the first stage. */
+function stampGate(s: StampContext): number {
+  const { net, chassis } = s;
+  const hot = s.port('in').hot;
+  net.capacitor(s.part('in-c'), hot, chassis, s.value('Cin'));
+  if (padDb(s) > 0) return stampPad(s, hot, chassis, s.value('zin'));
+  net.resistor(s.part('in-r'), hot, chassis, s.value('zin'));
+  return hot;
+}
+
+/** Output stage behind a gate with gain, polarity and its own noise, both legs driven. */
+function stampDrive(s: StampContext, gate: number, gainDb: number): void {
+  const { net, chassis } = s;
+  const sign = s.choice('polarity') === 'inverted' ? -1 : 1;
+  const gain = sign * 10 ** (gainDb / 20);
+  const { hot, cold, shield } = s.port('out');
+  const noisy = s.inner('noisy');
+  stampOutput(s, { hot: noisy, cold, shield }, 'symmetrical', s.value('zout'), (name, plus, minus, share) =>
+    net.vcvs(s.part(name), plus, minus, gate, chassis, share * gain)
+  );
+  s.hiss('self-noise', hot, noisy, density(s.value('hiss')));
+}
 
 interface Active {
   id: string;
   zin: number;
+  hissDbu?: number;
 }
 const active = (c: Active): Model => ({
   id: c.id,
@@ -140,39 +197,133 @@ const active = (c: Active): Model => ({
     Cin: param('capacitance', 30 * pF, 40 * pF, 50 * pF, 1 * pF, 1e-8),
     gain: param('gain', -10, 0, 10, -20, 20),
     zout: param('resistance', 100, 200, 600, 10, 10 * k),
-    draw: param('current', 2e-3, 4e-3, 10e-3, 1e-4, 0.014),
-    regulator: param('voltage', 15, 24, 41, 3, 48)
+    hiss: param('level', fromDbu(-110), fromDbu(c.hissDbu ?? -105), fromDbu(-100), 0, 0.01),
+    liftC: param('capacitance', 4.7e-9, 10e-9, 22e-9, 0, 1e-6),
+    ...powered
   },
-  options: { pad, lift, power: { choices: ['phantom', 'battery'], default: 'phantom' } },
+  options: { pad, lift, polarity, cut, thru: { choices: ['direct', 'buffered'], default: 'direct' }, power },
   ports: [jackIn, jackThru, xlrOut],
   feeds: ['phantom'],
   buffers: true,
+  dc: 'blocked',
   stamp(s) {
     const { net, chassis } = s;
-    const { hot, cold, shield } = s.port('out');
-    net.wire(s.port('in').hot, s.port('thru').hot);
-    net.capacitor(s.part('in-c'), s.port('in').hot, chassis, s.value('Cin'));
-    const gate = padDb(s) === 0 ? s.port('in').hot : stampPad(s, s.port('in').hot, chassis, s.value('zin'));
-    if (padDb(s) === 0) net.resistor(s.part('in-r'), gate, chassis, s.value('zin'));
-    const half = 10 ** (s.value('gain') / 20) / 2;
-    net.vcvs(s.part('drive-hot'), s.inner('plus'), chassis, gate, chassis, half);
-    net.vcvs(s.part('drive-cold'), s.inner('minus'), chassis, gate, chassis, -half);
-    net.resistor(s.part('out-hot'), s.inner('plus'), hot, s.value('zout') / 2);
-    net.resistor(s.part('out-cold'), s.inner('minus'), cold, s.value('zout') / 2);
-    if (s.choice('lift') === 'joined') s.bond('ground', chassis, shield, JOINT_OHM);
-    else {
-      // The phantom return needs a way home, so a lift here is a resistor and a capacitor, not a gap.
-      net.resistor(s.part('lift-r'), chassis, shield, 100 * k);
-      net.capacitor(s.part('lift-c'), chassis, shield, 10e-9);
-    }
+    const gate = stampGate(s);
+    if (s.choice('thru') === 'buffered') {
+      const after = s.inner('thru-drive');
+      net.vcvs(s.part('thru-stage'), after, chassis, s.port('in').hot, chassis, 1);
+      net.resistor(s.part('thru-out'), after, s.port('thru').hot, 100);
+    } else net.wire(s.port('in').hot, s.port('thru').hot);
+    stampDrive(s, stampCut(s, gate), s.value('gain'));
+    stampSoftLift(s, s.port('out').shield);
   },
   clip(read) {
-    const volts =
-      read.choice('power') === 'battery' ? BATTERY_VOLTS : phantomRail(read.value('draw'), read.value('regulator'));
-    const out = railClip(volts);
+    const out = railClip(railOf(read));
     return { in: (out / 10 ** (read.value('gain') / 20)) * 10 ** (padDb(read) / 20), out };
   }
 });
+
+/** Corners of the two shelves of a preamp's tone controls, hertz. */
+const LOW_SHELF = 120;
+const HIGH_SHELF = 4000;
+
+/** One shelf: what a first-order filter passes is taken this many decibels up or down. Returns the node behind it. */
+function stampShelf(s: StampContext, gate: number, name: 'low' | 'high', db: number): number {
+  if (db === 0) return gate;
+  const { net, chassis } = s;
+  const drive = s.inner(`${name}-drive`);
+  const part = s.inner(`${name}-part`);
+  const sum = s.inner(`${name}-sum`);
+  const farad = 1 / (2 * Math.PI * (name === 'low' ? LOW_SHELF : HIGH_SHELF) * 10 * k);
+  net.vcvs(s.part(`${name}-stage`), drive, chassis, gate, chassis, 1);
+  if (name === 'low') {
+    net.resistor(s.part('low-r'), drive, part, 10 * k);
+    net.capacitor(s.part('low-c'), part, chassis, farad);
+  } else {
+    net.capacitor(s.part('high-c'), drive, part, farad);
+    net.resistor(s.part('high-r'), part, chassis, 10 * k);
+  }
+  net.vcvs(s.part(`${name}-add`), sum, drive, part, chassis, 10 ** (db / 20) - 1);
+  return sum;
+}
+
+const preampBase = active({ id: 'preamp-box', zin: 10 * M, hissDbu: -100 });
+/** Preamp with tone controls for acoustic instruments. */
+const preamp: Model = {
+  ...preampBase,
+  params: {
+    ...preampBase.params,
+    gain: param('gain', -10, 0, 20, -20, 40),
+    low: param('gain', -12, 0, 12, -15, 15),
+    high: param('gain', -12, 0, 12, -15, 15)
+  },
+  stamp(s) {
+    const gate = stampCut(s, stampGate(s));
+    s.net.wire(s.port('in').hot, s.port('thru').hot);
+    const shaped = stampShelf(s, stampShelf(s, gate, 'low', s.value('low')), 'high', s.value('high'));
+    stampDrive(s, shaped, s.value('gain'));
+    stampSoftLift(s, s.port('out').shield);
+  }
+};
+
+/** Corner of the loudspeaker voicing: what a guitar cabinet no longer passes, hertz. */
+const CABINET_HZ = 4500;
+
+/** Bridges a loudspeaker line: high impedance, divided far down, voiced like a cabinet. It is no load. */
+const speakerBox: Model = {
+  id: 'speaker-box',
+  family: 'box',
+  params: {
+    zin: param('resistance', 20 * k, 47 * k, 100 * k, 1 * k, 1 * M),
+    zout: param('resistance', 100, 300, 600, 10, 10 * k),
+    hiss: param('level', fromDbu(-110), fromDbu(-104), fromDbu(-98), 0, 0.01),
+    liftC: param('capacitance', 4.7e-9, 10e-9, 22e-9, 0, 1e-6),
+    rated: param('level', Math.sqrt(100 * 8), Math.sqrt(300 * 8), Math.sqrt(1000 * 8), 1, 200),
+    ...powered
+  },
+  options: {
+    tap: { choices: ['30', '40'], default: '40' },
+    voicing: { choices: ['flat', 'cabinet'], default: 'cabinet' },
+    lift,
+    polarity,
+    power
+  },
+  ports: [
+    { ...jackIn, level: 'speaker' },
+    { ...jackThru, level: 'speaker' },
+    { id: 'speaker', way: 'in', socket: 'speaker', carries: 'unbalanced', level: 'speaker' },
+    xlrOut
+  ],
+  feeds: ['phantom'],
+  buffers: true,
+  dc: 'blocked',
+  stamp(s) {
+    const { net, chassis } = s;
+    const hot = s.port('in').hot;
+    net.wire(hot, s.port('thru').hot);
+    net.wire(hot, s.port('speaker').hot);
+    const tap = s.inner('tap');
+    const foot = s.value('zin') * 10 ** (-Number(s.choice('tap')) / 20);
+    net.resistor(s.part('tap-top'), hot, tap, s.value('zin') - foot);
+    net.resistor(s.part('tap-foot'), tap, chassis, foot);
+    let gate = tap;
+    if (s.choice('voicing') === 'cabinet')
+      for (const step of ['1', '2']) {
+        const drive = s.inner(`voice-drive${step}`);
+        const after = s.inner(`voice${step}`);
+        net.vcvs(s.part(`voice-stage${step}`), drive, chassis, gate, chassis, 1);
+        net.resistor(s.part(`voice-r${step}`), drive, after, 10 * k);
+        net.capacitor(s.part(`voice-c${step}`), after, chassis, 1 / (2 * Math.PI * CABINET_HZ * 10 * k));
+        gate = after;
+      }
+    stampDrive(s, gate, 0);
+    stampSoftLift(s, s.port('out').shield);
+  },
+  clip(read) {
+    const out = railClip(railOf(read));
+    return { in: Math.min(read.value('rated'), out * 10 ** (Number(read.choice('tap')) / 20)), out };
+  }
+};
 
 export const BOXES: readonly Model[] = [
   passive({
@@ -181,7 +332,8 @@ export const BOXES: readonly Model[] = [
     Lp: [300, 300, 1000],
     leakage: [0.1, 0.3, 0.5],
     Ciw: [2 * pF, 5 * pF, 50 * pF],
-    saturation: 19
+    saturation: 19,
+    area: [0.0001, 0.0005, 0.002]
   }),
   passive({
     id: 'passive-economy',
@@ -189,9 +341,13 @@ export const BOXES: readonly Model[] = [
     Lp: [30, 40, 60],
     leakage: [0.5, 1, 1],
     Ciw: [100 * pF, 200 * pF, 300 * pF],
-    saturation: 8
+    saturation: 8,
+    area: [0.002, 0.01, 0.03]
   }),
   active({ id: 'active-box', zin: 1 * M }),
   active({ id: 'active-box-10m', zin: 10 * M }),
-  media
+  preamp,
+  speakerBox,
+  media,
+  mediaPair
 ];

@@ -11,8 +11,15 @@ export interface CableKind {
   readonly params: Readonly<Record<'cShield' | 'cCores' | 'rShield' | 'rCore', ParamSpec>>;
   /** Inequality of the two cores' capacitance to the shield, as a fraction. */
   readonly mismatch: number;
+  /**
+   * Area per metre that a stray field finds between its two cores, m²: spacing of the cores less what their twist
+   * undoes (H. W. Ott, ch. 2). Star-quad: 10–20 dB less.
+   */
+  readonly coreArea: number;
+  /** No shield at all: its cores lie bare beside each other. */
+  readonly bare?: true;
 }
-export type CableKindId = 'instrument' | 'rca' | 'mini' | 'mic' | 'multicore';
+export type CableKindId = 'instrument' | 'rca' | 'mini' | 'mic' | 'star-quad' | 'multicore' | 'speaker';
 
 const pF = 1e-12;
 const milli = 1e-3;
@@ -34,7 +41,8 @@ export const CABLES: Readonly<Record<CableKindId, CableKind>> = {
       rShield: perMetre('resistance', 15 * milli, 30 * milli, 40 * milli),
       rCore: CORE
     },
-    mismatch: 0
+    mismatch: 0,
+    coreArea: 0
   },
   rca: {
     id: 'rca',
@@ -46,7 +54,8 @@ export const CABLES: Readonly<Record<CableKindId, CableKind>> = {
       rShield: perMetre('resistance', 30 * milli, 45 * milli, 60 * milli),
       rCore: CORE
     },
-    mismatch: 0
+    mismatch: 0,
+    coreArea: 0
   },
   mini: {
     id: 'mini',
@@ -58,7 +67,8 @@ export const CABLES: Readonly<Record<CableKindId, CableKind>> = {
       rShield: perMetre('resistance', 40 * milli, 60 * milli, 90 * milli),
       rCore: perMetre('resistance', 100 * milli, 140 * milli, 200 * milli)
     },
-    mismatch: 0.03
+    mismatch: 0.03,
+    coreArea: 1e-4
   },
   mic: {
     id: 'mic',
@@ -70,7 +80,21 @@ export const CABLES: Readonly<Record<CableKindId, CableKind>> = {
       rShield: perMetre('resistance', 25 * milli, 30 * milli, 40 * milli),
       rCore: CORE
     },
-    mismatch: 0.03
+    mismatch: 0.03,
+    coreArea: 3e-5
+  },
+  'star-quad': {
+    id: 'star-quad',
+    cores: 2,
+    plugs: ['xlr', 'trs', 'ts', 'rca'],
+    params: {
+      cShield: perMetre('capacitance', 150 * pF, 176 * pF, 200 * pF),
+      cCores: perMetre('capacitance', 95 * pF, 112 * pF, 130 * pF),
+      rShield: perMetre('resistance', 25 * milli, 30 * milli, 40 * milli),
+      rCore: perMetre('resistance', 30 * milli, 40 * milli, 60 * milli)
+    },
+    mismatch: 0.02,
+    coreArea: 5e-6
   },
   multicore: {
     id: 'multicore',
@@ -82,7 +106,23 @@ export const CABLES: Readonly<Record<CableKindId, CableKind>> = {
       rShield: perMetre('resistance', 40 * milli, 50 * milli, 60 * milli),
       rCore: CORE
     },
-    mismatch: 0.04
+    mismatch: 0.04,
+    coreArea: 3e-5
+  },
+  speaker: {
+    id: 'speaker',
+    cores: 2,
+    plugs: ['speaker', 'ts'],
+    params: {
+      cShield: perMetre('capacitance', 0, 0, 0),
+      cCores: perMetre('capacitance', 50 * pF, 80 * pF, 150 * pF),
+      // No shield: its minus core is the return. 2 × 2.5 mm² copper, 7 mΩ per metre each.
+      rShield: perMetre('resistance', 1e6, 1e6, 1e6),
+      rCore: perMetre('resistance', 5 * milli, 7 * milli, 8 * milli)
+    },
+    mismatch: 0,
+    coreArea: 2e-3,
+    bare: true
   }
 };
 

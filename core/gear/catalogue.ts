@@ -1,10 +1,23 @@
+import { AMPLIFIERS } from './amplifiers';
 import { BOXES } from './boxes';
-import { INPUTS, JOINTS } from './inputs';
+import { CONVERTERS } from './converters';
+import { INPUTS } from './inputs';
+import { JOINTS } from './joints';
+import { PICKUPS } from './pickups';
 import { type InstrumentId, INSTRUMENTS, type Notes } from './instruments';
 import { SOURCES } from './sources';
+import { CABLES, type CableKindId } from './cables';
 import type { Feed, Model, ParamSpec, PortSpec, Settings } from './types';
 
-export const MODELS: readonly Model[] = [...SOURCES, ...BOXES, ...INPUTS, ...JOINTS];
+export const MODELS: readonly Model[] = [
+  ...PICKUPS,
+  ...SOURCES,
+  ...AMPLIFIERS,
+  ...BOXES,
+  ...CONVERTERS,
+  ...INPUTS,
+  ...JOINTS
+];
 const BY_ID: ReadonlyMap<string, Model> = new Map(MODELS.map((m) => [m.id, m]));
 
 /** The model of that id, if there is one. */
@@ -19,6 +32,16 @@ export function modelOf(id: string): Model {
 
 export const portOf = (model: Model, id: string): PortSpec | undefined => model.ports.find((p) => p.id === id);
 
+/** The socket of a device that such a cable would go to: the first of that way with one of its usual plugs, else the first. */
+export function portFor(model: Model, way: 'in' | 'out', kind: CableKindId): PortSpec {
+  const ports = model.ports.filter((p) => p.way === way && p.id !== 'thru');
+  for (const plug of CABLES[kind].plugs) {
+    const port = ports.find((p) => p.socket === plug || (p.socket === 'combo' && (plug === 'xlr' || plug === 'trs')));
+    if (port) return port;
+  }
+  return ports[0];
+}
+
 export type SettingFault =
   | { code: 'unknown-setting'; setting: string }
   | { code: 'out-of-bounds'; setting: string; low: number; high: number; got: number; spec: ParamSpec }
@@ -27,7 +50,9 @@ export type SettingFault =
 /** Settings every device knows besides its model's own. */
 const COMMON_CHOICES: Readonly<Record<string, (model: Model) => readonly string[]>> = {
   instrument: (model) => (model.signal ? Object.keys(INSTRUMENTS) : []),
-  feed: (model) => (model.feeds.length > 1 ? model.feeds : [])
+  feed: (model) => (model.feeds.length > 1 ? model.feeds : []),
+  // What is found at a venue can be written down; it is never offered.
+  earth: (model) => (model.feeds.includes('mains-1') ? ['kept', 'removed'] : [])
 };
 
 /** The positions a switch of this model may take; empty when it has no such switch. */
@@ -65,20 +90,30 @@ export const givesPhantom = (model: string): boolean => modelOf(model).options.p
 export class Readings {
   constructor(
     readonly model: Model,
-    readonly settings: Settings
+    readonly settings: Settings,
+    /** What a combo socket has been given. */
+    readonly plug: 'xlr' | 'jack' = 'xlr'
   ) {}
+  /** The name that a value goes by at the switch positions as they are. */
+  nameOf = (name: string): string => this.model.alias?.(this.choice)[name] ?? name;
   value = (name: string): number => {
-    const own = this.settings[name];
+    const key = this.nameOf(name);
+    const own = this.settings[key];
     if (typeof own === 'number') return own;
-    const spec = this.model.params[name];
-    if (!spec) throw new Error(`${this.model.id} has no value ${name}`);
+    const spec = this.model.params[key];
+    if (!spec) throw new Error(`${this.model.id} has no value ${key}`);
     return spec.typ;
   };
   has = (name: string): boolean => name in this.model.params;
   choice = (name: string): string => {
+    if (name === 'plug') return this.plug;
     const own = this.settings[name];
     return typeof own === 'string' ? own : (this.model.options[name]?.default ?? '');
   };
+  /** Its protective earth has been taken away. */
+  get unearthed(): boolean {
+    return this.settings.earth === 'removed';
+  }
   get feed(): Feed {
     const own = this.settings.feed as Feed | undefined;
     // An active box runs on its battery when its power switch says so.

@@ -35,7 +35,12 @@ function bench(id: string, settings: Settings = {}) {
     bond: (name, a, b, ohm) => {
       bonds.push(name);
       net.resistor(name, a, b, ohm);
-    }
+    },
+    hiss: (name, a, b, density) => net.voltage(name, a, b, 0, density),
+    hissCurrent: (name, a, b, density) => net.current(name, a, b, 0, density),
+    field: () => undefined,
+    stray: (a, farad) => net.capacitor(`stray${a}`, a, 0, farad),
+    sense: () => undefined
   });
   // Whatever hangs in the air is held by next to nothing.
   for (const { hot, cold, shield } of ports.values())
@@ -54,7 +59,10 @@ function gain(id: string, settings: Settings, hz: number, loadOhm = 1e9): number
   const input = b.ports.get('in')!;
   const out = b.ports.get('out')!;
   b.net.voltage('drive', input.hot, 0, 1);
-  if (input.cold !== input.shield) b.net.voltage('drive-right', input.cold, 0, 1);
+  // Right of a stereo pair plays along; the cold leg of a balanced one stands still.
+  const stereo = b.read.model.ports[0].carries === 'stereo';
+  if (b.net.root(input.cold) !== b.net.root(input.shield) && b.net.root(input.cold) !== b.net.root(input.hot))
+    b.net.voltage('drive-right', input.cold, 0, stereo ? 1 : 0);
   b.net.resistor('load', out.hot, out.cold, loadOhm);
   return 20 * Math.log10(magnitude(new System(b.net).at(hz).solveSources().voltage(out.hot, out.cold)));
 }
@@ -189,17 +197,18 @@ describe('plugs and sockets', () => {
     const fits = Object.fromEntries(
       PLUGS.map((plug) => [
         plug,
-        (['ts', 'trs', 'mini', 'xlr', 'rca', 'terminal'] as const).filter((s) => mates(plug, s))
+        (['ts', 'trs', 'mini', 'xlr', 'rca', 'speaker', 'combo', 'terminal'] as const).filter((s) => mates(plug, s))
       ])
     );
     expect(fits).toEqual({
-      ts: ['ts', 'trs', 'terminal'],
-      trs: ['ts', 'trs', 'terminal'],
+      ts: ['ts', 'trs', 'combo', 'terminal'],
+      trs: ['ts', 'trs', 'combo', 'terminal'],
       mini: ['mini', 'terminal'],
-      xlr: ['xlr', 'terminal'],
-      rca: ['rca', 'terminal']
+      xlr: ['xlr', 'combo', 'terminal'],
+      rca: ['rca', 'terminal'],
+      speaker: ['speaker', 'terminal']
     });
-    expect(PLUGS.filter(hasSecond)).toEqual(['trs', 'mini', 'xlr']);
+    expect(PLUGS.filter(hasSecond)).toEqual(['trs', 'mini', 'xlr', 'speaker']);
     expect(socketHasSecond('ts')).toBe(false);
   });
   it('a cable comes with the plug the socket wants, or its own customary one', () => {

@@ -1,95 +1,231 @@
 import { fromDbu } from '../units/quantity';
-import { type Carries, type LevelClass, type Model, param, type PortSpec } from './types';
+import { FOUR_KT } from '../circuit/noise';
+import { riaa } from './riaa';
+import { density, k } from './stages';
 import type { Socket } from './sockets';
+import {
+  type Carries,
+  type LevelClass,
+  type Model,
+  type OptionSpec,
+  param,
+  type ParamSpec,
+  type StampContext
+} from './types';
 
-const k = 1e3;
+/** Where a line ends. */
+
 /** Working level behind a channel's gain: 0 VU, +4 dBu. */
 const WORKING = fromDbu(4);
+
+/** An input at one of its positions. */
+interface Stage {
+  ohm: [number, number, number];
+  /** Largest level at its terminals, dBu. */
+  clip: number;
+  gain: [number, number];
+  /** Equivalent input noise with 150 Ω across it, dBu over the band: best, usual, worst. */
+  ein: [number, number, number];
+  /** Noise current of its first transistor, A/√Hz. */
+  hissCurrent: number;
+}
+/** Bipolar stages of microphone and line inputs take base current; field-effect ones next to none. */
+const BIPOLAR = 1.5e-12;
+const FET = 5e-15;
+const MIC: Stage = {
+  ohm: [1 * k, 2 * k, 4 * k],
+  clip: 6,
+  gain: [10, 60],
+  ein: [-129, -127, -120],
+  hissCurrent: BIPOLAR
+};
+const LINE: Stage = {
+  ohm: [10 * k, 20 * k, 20 * k],
+  clip: 22,
+  gain: [-10, 20],
+  ein: [-105, -100, -92],
+  hissCurrent: FET
+};
+const CONSUMER: Stage = {
+  ohm: [10 * k, 20 * k, 50 * k],
+  clip: 8,
+  gain: [-10, 20],
+  ein: [-106, -102, -94],
+  hissCurrent: FET
+};
+
+/** Source that equivalent input noise is stated with, ohms. */
+const EIN_OHM = 150;
+
+const stageParams = (c: Stage, suffix = ''): Record<string, ParamSpec> => ({
+  [`zin${suffix}`]: param('resistance', ...c.ohm, 1, 1e9),
+  [`clip${suffix}`]: param('level', fromDbu(c.clip - 4), fromDbu(c.clip), fromDbu(c.clip + 4), 1e-3, 100),
+  [`gainMin${suffix}`]: param('gain', c.gain[0], c.gain[0], c.gain[0], -60, 60),
+  [`gainMax${suffix}`]: param('gain', c.gain[1], c.gain[1], c.gain[1], -20, 90),
+  [`ein${suffix}`]: param('level', fromDbu(c.ein[0]), fromDbu(c.ein[1]), fromDbu(c.ein[2]), 0, 0.1)
+});
 
 interface Input {
   id: string;
   socket: Socket;
   carries: Carries;
   level: LevelClass;
-  ohm: [number, number, number];
-  clip: number;
-  gain: [number, number];
-  capacitance?: number;
+  main: Stage;
+  /** Second position of a switch or plug, with the name of the switch and the choice that takes it. */
+  other?: { stage: Stage; switch: string; at: string };
+  capacitance?: [number, number, number];
+  options?: Record<string, OptionSpec>;
+  working?: number;
   phantom?: boolean;
+  shape?: Model['shape'];
 }
 
 const input = (c: Input): Model => ({
   id: c.id,
   family: 'input',
   params: {
-    zin: param('resistance', ...c.ohm, 50, 1e9),
-    clip: param('level', fromDbu(c.clip - 4), fromDbu(c.clip), fromDbu(c.clip + 4), 1e-3, 100),
-    gainMin: param('gain', c.gain[0], c.gain[0], c.gain[0], -60, 60),
-    gainMax: param('gain', c.gain[1], c.gain[1], c.gain[1], -20, 90),
-    working: param('level', fromDbu(0), WORKING, fromDbu(6), 0.01, 10),
+    ...stageParams(c.main),
+    ...(c.other ? stageParams(c.other.stage, 'Other') : {}),
+    working: param('level', (c.working ?? WORKING) / 1.6, c.working ?? WORKING, (c.working ?? WORKING) * 1.3, 1e-4, 10),
     ...(c.carries === 'balanced' ? { mismatch: param('percent', 0.1, 1, 2, 0, 20) } : {}),
-    ...(c.capacitance ? { Cin: param('capacitance', 30e-12, c.capacitance, 300e-12, 0, 1e-8) } : {})
-  },
+    ...(c.capacitance ? { Cin: param('capacitance', ...c.capacitance, 0, 1e-8) } : {}),
+    ...(c.phantom
+      ? {
+          phantomVolts: param('voltage', 44, 48, 52, 5, 60),
+          phantomMost: param('current', 7e-3, 10e-3, 14e-3, 1e-4, 0.02)
+        }
+      : {})
+  } as Record<string, ParamSpec>,
   options: {
     pad: { choices: ['off', '20'], default: 'off' },
-    ...(c.phantom ? { phantom: { choices: ['off', 'on'], default: 'off' } } : {})
+    ...(c.phantom ? { phantom: { choices: ['off', 'on'], default: 'off' } } : {}),
+    ...c.options
   } as Model['options'],
-  ports: [{ id: 'in', way: 'in', socket: c.socket, carries: c.carries, level: c.level } satisfies PortSpec],
+  ports: [{ id: 'in', way: 'in', socket: c.socket, carries: c.carries, level: c.level }],
   feeds: ['mains-1', 'mains-2', 'battery'],
+  dc: 'blocked',
+  ...(c.shape ? { shape: c.shape } : {}),
+  ...(c.other
+    ? {
+        alias: (choice: (name: string) => string): Record<string, string> =>
+          choice(c.other!.switch) === c.other!.at
+            ? { zin: 'zinOther', clip: 'clipOther', gainMin: 'gainMinOther', gainMax: 'gainMaxOther', ein: 'einOther' }
+            : {}
+      }
+    : {}),
   stamp(s) {
-    const { hot, cold } = s.port('in');
-    if (c.carries === 'balanced') {
+    const { hot, cold, shield } = s.port('in');
+    const { net, chassis } = s;
+    const balanced = c.carries === 'balanced';
+    if (balanced) {
       // Both legs to ground, a little unequal: that inequality is what turns common mode into signal.
       const uneven = s.value('mismatch') / 200;
-      s.net.resistor(s.part('leg-hot'), hot, s.chassis, (s.value('zin') / 2) * (1 + uneven));
-      s.net.resistor(s.part('leg-cold'), cold, s.chassis, (s.value('zin') / 2) * (1 - uneven));
+      net.resistor(s.part('leg-hot'), hot, chassis, (s.value('zin') / 2) * (1 + uneven));
+      net.resistor(s.part('leg-cold'), cold, chassis, (s.value('zin') / 2) * (1 - uneven));
     } else {
-      s.net.resistor(s.part('in-r'), hot, s.chassis, s.value('zin'));
-      if (c.capacitance) s.net.capacitor(s.part('in-c'), hot, s.chassis, s.value('Cin'));
+      net.resistor(s.part('in-r'), hot, chassis, s.value('zin'));
+      if (cold !== shield) net.resistor(s.part('in-r-right'), cold, chassis, s.value('zin'));
+      if (c.capacitance) net.capacitor(s.part('in-c'), hot, chassis, s.value('Cin'));
     }
+    const at = c.other && s.choice(c.other.switch) === c.other.at ? c.other.stage : c.main;
+    stampHiss(s, hot, balanced ? cold : chassis, at.hissCurrent);
   },
   clip: (read) => ({ in: read.value('clip') * (read.choice('pad') === '20' ? 10 : 1) })
 });
 
+/** The input amplifier's own noise: what the stated figure has over 150 Ω, and its current in whatever is plugged in. */
+function stampHiss(s: StampContext, hot: number, low: number, ampere: number): void {
+  const gate = s.inner('gate');
+  const stated = density(s.value('ein')) * (s.choice('pad') === '20' ? 10 : 1);
+  s.hiss('preamp-noise', gate, hot, Math.sqrt(Math.max(stated ** 2 - FOUR_KT * EIN_OHM, 0)));
+  s.hissCurrent('preamp-current', low, hot, ampere);
+  s.sense(gate, low);
+}
+
 export const INPUTS: readonly Model[] = [
+  input({ id: 'mic-in', socket: 'xlr', carries: 'balanced', level: 'microphone', main: MIC, phantom: true }),
+  input({ id: 'line-in', socket: 'trs', carries: 'balanced', level: 'line', main: LINE }),
   input({
-    id: 'mic-in',
-    socket: 'xlr',
+    id: 'combo-in',
+    socket: 'combo',
     carries: 'balanced',
     level: 'microphone',
-    ohm: [1 * k, 2 * k, 4 * k],
-    clip: 6,
-    gain: [10, 60],
+    main: MIC,
+    other: { stage: LINE, switch: 'plug', at: 'jack' },
     phantom: true
-  }),
-  input({
-    id: 'line-in',
-    socket: 'trs',
-    carries: 'balanced',
-    level: 'line',
-    ohm: [10 * k, 20 * k, 20 * k],
-    clip: 22,
-    gain: [-10, 20]
   }),
   input({
     id: 'instrument-in',
     socket: 'ts',
     carries: 'unbalanced',
     level: 'instrument',
-    ohm: [500 * k, 1000 * k, 1000 * k],
-    clip: 11,
-    gain: [0, 40],
-    capacitance: 100e-12
+    main: { ohm: [500 * k, 1000 * k, 1000 * k], clip: 11, gain: [0, 40], ein: [-112, -108, -100], hissCurrent: FET },
+    capacitance: [30e-12, 100e-12, 300e-12]
   }),
   input({
-    id: 'consumer-in',
+    id: 'amp-in',
+    socket: 'ts',
+    carries: 'unbalanced',
+    level: 'instrument',
+    main: { ohm: [500 * k, 1000 * k, 1000 * k], clip: 8, gain: [0, 60], ein: [-110, -105, -98], hissCurrent: FET },
+    capacitance: [50e-12, 100e-12, 300e-12]
+  }),
+  input({ id: 'consumer-in', socket: 'rca', carries: 'unbalanced', level: 'consumer', main: CONSUMER }),
+  input({
+    id: 'aux-in',
+    socket: 'mini',
+    carries: 'stereo',
+    level: 'consumer',
+    // Nothing to turn: what comes in is as loud as it is.
+    main: { ...CONSUMER, gain: [0, 0] },
+    working: fromDbu(-7.78)
+  }),
+  input({
+    id: 'phono-in',
     socket: 'rca',
     carries: 'unbalanced',
-    level: 'consumer',
-    ohm: [10 * k, 20 * k, 50 * k],
-    clip: 8,
-    gain: [-10, 20]
+    level: 'phono',
+    // 40 dB at 1 kHz before any control; 50 mV there is all it takes.
+    main: { ohm: [47 * k, 47 * k, 47 * k], clip: -24, gain: [30, 60], ein: [-124, -120, -112], hissCurrent: 1e-12 },
+    capacitance: [100e-12, 200e-12, 300e-12],
+    shape: (_, hz) => riaa(hz)
   }),
+  input({
+    id: 'speaker-in',
+    socket: 'combo',
+    carries: 'balanced',
+    level: 'line',
+    main: { ...LINE, clip: 20, gain: [-20, 10] },
+    other: {
+      stage: { ...MIC, ohm: [2 * k, 5 * k, 10 * k], clip: -10, gain: [20, 50], ein: [-124, -120, -112] },
+      switch: 'mode',
+      at: 'mic'
+    },
+    options: { mode: { choices: ['line', 'mic'], default: 'line' } }
+  }),
+  input({
+    id: 'camera-in',
+    socket: 'mini',
+    carries: 'stereo',
+    level: 'microphone',
+    main: { ohm: [2 * k, 3 * k, 10 * k], clip: -16, gain: [20, 50], ein: [-118, -112, -105], hissCurrent: BIPOLAR },
+    options: { plugIn: { choices: ['off', 'on'], default: 'on' } }
+  }),
+  {
+    id: 'cabinet',
+    family: 'input',
+    params: { zin: param('resistance', 4, 8, 16, 1, 1e3), rated: param('power', 30, 100, 500, 1, 1e4) },
+    options: {},
+    ports: [{ id: 'in', way: 'in', socket: 'speaker', carries: 'balanced', level: 'speaker' }],
+    feeds: ['none'],
+    dc: 'floating',
+    stamp(s) {
+      const { hot, cold } = s.port('in');
+      s.net.resistor(s.part('load'), hot, cold, s.value('zin'));
+      s.net.resistor(s.part('frame'), cold, s.chassis, 1e9);
+    },
+    clip: (read) => ({ in: Math.sqrt(read.value('rated') * read.value('zin')) })
+  },
   {
     id: 'resistor',
     family: 'input',
@@ -102,39 +238,3 @@ export const INPUTS: readonly Model[] = [
     }
   }
 ];
-
-/** Things without electronics that join two cables. */
-export const JOINTS: readonly Model[] = [
-  {
-    id: 'jack-to-xlr',
-    family: 'joint',
-    params: { contact: param('resistance', 5e-3, 20e-3, 200e-3, 1e-4, 1e3) },
-    options: {},
-    ports: [
-      { id: 'in', way: 'in', socket: 'trs', carries: 'balanced', level: 'line', ownShield: true },
-      { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'line', ownShield: true }
-    ],
-    feeds: ['none'],
-    stamp: stampThrough
-  },
-  {
-    id: 'coupler',
-    family: 'joint',
-    params: { contact: param('resistance', 5e-3, 20e-3, 200e-3, 1e-4, 1e3) },
-    options: {},
-    ports: [
-      { id: 'in', way: 'in', socket: 'ts', carries: 'unbalanced', level: 'instrument', ownShield: true },
-      { id: 'out', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'instrument', ownShield: true }
-    ],
-    feeds: ['none'],
-    stamp: stampThrough
-  }
-];
-
-function stampThrough(s: Parameters<Model['stamp']>[0]): void {
-  const a = s.port('in');
-  const b = s.port('out');
-  s.net.resistor(s.part('first'), a.hot, b.hot, s.value('contact'));
-  if (a.cold !== a.shield) s.net.resistor(s.part('second'), a.cold, b.cold, s.value('contact'));
-  s.bond('shell', a.shield, b.shield, s.value('contact'));
-}

@@ -1,124 +1,86 @@
 import { fromDbu, fromDbv } from '../units/quantity';
 import type { InstrumentId } from './instruments';
-import type { Socket } from './sockets';
+import { PLAYER_FARAD } from './pickups';
+import { riaa } from './riaa';
+import { k, levels, outputDc, stampOutput, topology } from './stages';
 import { type Feed, type LevelClass, type Model, param, type ParamSpec, type StampContext } from './types';
+import type { Socket } from './sockets';
 
-const k = 1e3;
-const pF = 1e-12;
-const nF = 1e-9;
+/** Sources with an output stage, and microphones. */
 
-/** Nominal level in dBu and crest factor in dB as editable values. */
-const levels = (dbu: number, spread: number, crest: number): Record<string, ParamSpec> => ({
-  nominal: param('level', fromDbu(dbu - spread), fromDbu(dbu), fromDbu(dbu + spread), 1e-6, 50),
-  crest: param('gain', crest - 2, crest, crest + 4, 0, 40)
-});
-
-/** Wiring of a coil on two pots: EMF – R – L, C and eddy loss across, volume and tone across. Pots full up unless turned. */
-function stampCoil(s: StampContext): void {
-  const { net } = s;
-  const out = s.port('out').hot;
-  const gnd = s.chassis;
-  const coil = s.inner('coil');
-  const top = s.inner('top');
-  const tone = s.inner('tone');
-  net.voltage(s.part('emf'), s.inner('emf'), gnd, 1);
-  net.resistor(s.part('coil'), s.inner('emf'), coil, s.value('R'));
-  net.inductor(s.part('winding'), coil, top, s.value('L'));
-  net.capacitor(s.part('self'), top, gnd, s.value('C'));
-  if (s.choice('eddy') === 'on') net.resistor(s.part('eddy'), top, gnd, s.value('loss'));
-  const turn = s.value('turn') / 100;
-  const track = s.value('volume');
-  if (turn >= 1) {
-    net.wire(top, out);
-    net.resistor(s.part('volume'), top, gnd, track);
-  } else {
-    net.resistor(s.part('volume-top'), top, out, Math.max(track * (1 - turn), 1));
-    net.resistor(s.part('volume-foot'), out, gnd, Math.max(track * turn, 1));
-  }
-  // The tone pot bridges the pickup through its capacitor; turned down, its resistance shrinks to a few ohms.
-  net.resistor(s.part('tone'), top, tone, Math.max((s.value('tone') * s.value('bright')) / 100, 10));
-  net.capacitor(s.part('tone-cap'), tone, gnd, s.value('toneCap'));
-}
-
-interface Coil {
-  id: string;
-  instrument: InstrumentId;
-  R: number;
-  L: number;
-  C: number;
-  pot: number;
-  cap: number;
-  dbu: number;
-  crest: number;
-}
-const coil = (c: Coil): Model => ({
-  id: c.id,
-  family: 'source',
-  params: {
-    ...levels(c.dbu, 6, c.crest),
-    R: param('resistance', c.R * 0.8, c.R, c.R * 1.3),
-    L: param('inductance', c.L * 0.8, c.L, c.L * 1.3),
-    C: param('capacitance', c.C * 0.7, c.C, c.C * 1.5, 1e-12, 1e-8),
-    loss: param('resistance', 400 * k, 600 * k, 1000 * k),
-    volume: param('resistance', c.pot * 0.8, c.pot, c.pot * 1.2),
-    tone: param('resistance', c.pot * 0.8, c.pot, c.pot * 1.2),
-    toneCap: param('capacitance', c.cap * 0.9, c.cap, c.cap * 1.1),
-    turn: param('percent', 100, 100, 100, 1, 100),
-    bright: param('percent', 100, 100, 100, 0, 100)
-  },
-  options: { eddy: { choices: ['on', 'off'], default: 'on' } },
-  ports: [{ id: 'out', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'instrument' }],
-  feeds: ['none'],
-  signal: { instrument: c.instrument, nature: 'coil', emfs: ['emf'] },
-  stamp: stampCoil
-});
-
-interface Resistive {
+interface Output {
   id: string;
   instrument: InstrumentId;
   ohm: [number, number, number];
   dbu: number;
-  spread: number;
+  spread?: number;
   crest: number;
-  clip: number;
+  /** Largest level, V; or the rails, V from end to end, that bound it. */
+  clip?: number;
+  rail?: number;
   socket: Socket;
   level: LevelClass;
   feeds: readonly Feed[];
+  /** Its topology when it has two legs. */
+  legs?: Parameters<typeof topology>[0];
+  /** Held in the hands of a player beside the mains wiring. */
+  held?: boolean;
 }
-/** An unbalanced output: EMF behind a resistance. */
-const unbalanced = (c: Resistive): Model => ({
+
+const emfOf =
+  (s: StampContext) =>
+  (name: string, plus: number, minus: number, gain: number): void =>
+    s.net.voltage(s.part(name), plus, minus, gain);
+
+/** RMS of the largest sine between rails so far apart: 3 V of rail is 1.06 V, not 3. */
+export const railRms = (volts: number): number => volts / 2 / Math.SQRT2;
+
+const output = (c: Output): Model => ({
   id: c.id,
   family: 'source',
   params: {
-    ...levels(c.dbu, 6, c.crest),
+    ...levels(c.dbu, c.spread ?? 6, c.crest),
     R: param('resistance', ...c.ohm, 0.1, 1e6),
-    clip: param('level', c.clip * 0.7, c.clip, c.clip * 1.4, 0.01, 50)
-  },
-  options: {},
-  ports: [{ id: 'out', way: 'out', socket: c.socket, carries: 'unbalanced', level: c.level }],
+    ...(c.rail
+      ? { rail: param('voltage', c.rail * 0.7, c.rail, c.rail * 1.1, 0.5, 60) }
+      : { clip: param('level', c.clip! * 0.7, c.clip!, c.clip! * 1.4, 0.01, 100) })
+  } as Record<string, ParamSpec>,
+  options: c.legs ? { topology: topology(c.legs) } : {},
+  ports: [{ id: 'out', way: 'out', socket: c.socket, carries: c.legs ? 'balanced' : 'unbalanced', level: c.level }],
   feeds: c.feeds,
-  signal: { instrument: c.instrument, nature: 'resistive', emfs: ['emf'] },
+  signal: { instrument: c.instrument, nature: 'resistive' },
+  dc: c.legs ? outputDc(c.legs) : 'grounded',
   stamp(s) {
-    s.net.voltage(s.part('emf'), s.inner('emf'), s.chassis, 1);
-    s.net.resistor(s.part('out'), s.inner('emf'), s.port('out').hot, s.value('R'));
+    stampOutput(s, s.port('out'), c.legs ? s.choice('topology') : 'unbalanced', s.value('R'), emfOf(s));
+    if (c.held) s.stray(s.chassis, PLAYER_FARAD);
   },
-  clip: (read) => ({ out: read.value('clip') })
+  clip: (read) => ({ out: c.rail ? railRms(read.value('rail')) : read.value('clip') })
 });
 
-/** Two output legs of half the EMF each, against the chassis. */
-const balanced = (c: Omit<Resistive, 'socket'> & { socket: 'xlr' | 'trs'; floating?: boolean }): Model => ({
-  ...unbalanced(c),
-  ports: [{ id: 'out', way: 'out', socket: c.socket, carries: 'balanced', level: c.level }],
+/** A balanced microphone: nothing of it is tied to earth but its shield. */
+const microphone = (c: { id: string; ohm: [number, number, number]; dbu: number }): Model => ({
+  id: c.id,
+  family: 'source',
+  params: {
+    ...levels(c.dbu, 6, 20),
+    R: param('resistance', ...c.ohm, 0.1, 1e5),
+    clip: param('level', fromDbu(-3), fromDbu(0), fromDbu(6), 0.01, 50)
+  },
+  options: {},
+  ports: [{ id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'microphone' }],
+  feeds: ['none'],
+  signal: { instrument: 'speech', nature: 'resistive' },
+  dc: 'floating',
   stamp(s) {
     const { hot, cold } = s.port('out');
-    // A capsule or a transformer winding has no tie to earth in its middle; a driven pair has.
-    const middle = c.floating ? s.inner('middle') : s.chassis;
-    if (c.floating) s.net.resistor(s.part('middle'), middle, s.chassis, 1e8);
+    const middle = s.inner('middle');
+    s.net.resistor(s.part('middle'), middle, s.chassis, 1e8);
     s.net.voltage(s.part('emf'), s.inner('plus'), middle, 0.5);
     s.net.voltage(s.part('emf-cold'), s.inner('minus'), middle, -0.5);
     s.net.resistor(s.part('out'), s.inner('plus'), hot, s.value('R') / 2);
     s.net.resistor(s.part('out-cold'), s.inner('minus'), cold, s.value('R') / 2);
-  }
+  },
+  clip: (read) => ({ out: read.value('clip') })
 });
 
 const headphone: Model = {
@@ -127,12 +89,14 @@ const headphone: Model = {
   params: {
     ...levels(-8, 4, 14),
     R: param('resistance', 1, 10, 50, 0.1, 1e4),
-    clip: param('level', 0.5, 0.8, 1, 0.01, 50)
+    // Full scale of 0.5 to 1 V is what a rail of 1.4 to 2.8 V gives.
+    rail: param('voltage', 1.4, 2.26, 2.8, 0.5, 60)
   },
   options: {},
   ports: [{ id: 'out', way: 'out', socket: 'mini', carries: 'stereo', level: 'consumer' }],
   feeds: ['mains-2', 'battery'],
-  signal: { instrument: 'programme', nature: 'resistive', emfs: ['left', 'right'] },
+  signal: { instrument: 'programme', nature: 'resistive' },
+  dc: 'grounded',
   stamp(s) {
     const { hot, cold } = s.port('out');
     s.net.voltage(s.part('left'), s.inner('left'), s.chassis, 1);
@@ -140,88 +104,129 @@ const headphone: Model = {
     s.net.resistor(s.part('out-left'), s.inner('left'), hot, s.value('R'));
     s.net.resistor(s.part('out-right'), s.inner('right'), cold, s.value('R'));
   },
-  clip: (read) => ({ out: read.value('clip') })
+  clip: (read) => ({ out: railRms(read.value('rail')) })
 };
 
-/** A piezo element is a capacitor in series with its EMF; what loads it decides its bass. */
-const piezo: Model = {
-  id: 'piezo',
+/** A moving-magnet cartridge: a small coil whose output rises with the velocity that the record was cut by. */
+const turntable: Model = {
+  id: 'turntable',
   family: 'source',
   params: {
-    ...levels(-20, 8, 20),
-    C: param('capacitance', 300 * pF, 600 * pF, 1500 * pF, 10 * pF, 100 * nF)
+    // 5 mV at 1 kHz.
+    nominal: param('level', 3e-3, 5e-3, 8e-3, 1e-4, 0.1),
+    crest: param('gain', 10, 12, 16, 0, 40),
+    R: param('resistance', 500, 800, 1500, 10, 1e5),
+    L: param('inductance', 0.3, 0.5, 0.7, 1e-3, 10),
+    area: param('area', 0.01, 0.03, 0.1, 0, 10)
   },
   options: {},
-  ports: [{ id: 'out', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'instrument' }],
+  ports: [{ id: 'out', way: 'out', socket: 'rca', carries: 'unbalanced', level: 'phono' }],
+  // The motor has a supply; the cartridge hangs on its own leads.
   feeds: ['none'],
-  signal: { instrument: 'upright-bass', nature: 'capacitor', emfs: ['emf'] },
+  signal: { instrument: 'programme', nature: 'coil', load: { ohm: 47 * k, farad: 250e-12 } },
+  dc: 'grounded',
+  shape: (_, hz) => -riaa(hz),
   stamp(s) {
+    const coil = s.inner('coil');
     s.net.voltage(s.part('emf'), s.inner('emf'), s.chassis, 1);
-    s.net.capacitor(s.part('element'), s.inner('emf'), s.port('out').hot, s.value('C'));
+    s.net.resistor(s.part('coil'), s.inner('emf'), coil, s.value('R'));
+    s.field(s.inner('emf'), coil, s.value('R'), s.value('area'));
+    s.net.inductor(s.part('winding'), coil, s.port('out').hot, s.value('L'));
+  }
+};
+
+/** An electret capsule on its own: it needs a few volts up the wire, or a cell. */
+const lavalier: Model = {
+  ...output({
+    id: 'lavalier',
+    instrument: 'speech',
+    ohm: [1 * k, 1.5 * k, 2 * k],
+    dbu: -50,
+    crest: 20,
+    clip: fromDbu(-12),
+    socket: 'mini',
+    level: 'microphone',
+    feeds: ['plug-in', 'battery'],
+    held: true
+  }),
+  params: {
+    ...levels(-50, 6, 20),
+    R: param('resistance', 1 * k, 1.5 * k, 2 * k, 10, 1e5),
+    clip: param('level', fromDbu(-18), fromDbu(-12), fromDbu(-6), 0.001, 10),
+    // Equivalent of 26 to 30 dBA of a small capsule.
+    hiss: param('level', fromDbu(-118), fromDbu(-114), fromDbu(-108), 0, 0.01)
+  },
+  stamp(s) {
+    const amp = s.inner('amp');
+    s.net.voltage(s.part('emf'), s.inner('plus'), s.chassis, 1);
+    s.hiss('capsule-hiss', amp, s.inner('plus'), s.value('hiss') / Math.sqrt(19980));
+    s.net.resistor(s.part('out'), amp, s.port('out').hot, s.value('R'));
+    s.stray(s.chassis, PLAYER_FARAD);
   }
 };
 
 export const SOURCES: readonly Model[] = [
-  coil({
-    id: 'single-coil',
-    instrument: 'guitar',
-    R: 6.5 * k,
-    L: 2.5,
-    C: 120 * pF,
-    pot: 250 * k,
-    cap: 22 * nF,
-    dbu: -18,
-    crest: 14
-  }),
-  coil({
-    id: 'humbucker',
-    instrument: 'guitar',
-    R: 8 * k,
-    L: 4.8,
-    C: 170 * pF,
-    pot: 500 * k,
-    cap: 22 * nF,
-    dbu: -12,
-    crest: 14
-  }),
-  coil({
-    id: 'passive-bass',
-    instrument: 'bass-guitar',
-    R: 8 * k,
-    L: 4.5,
-    C: 150 * pF,
-    pot: 250 * k,
-    cap: 47 * nF,
-    dbu: -14,
-    crest: 16
-  }),
-  piezo,
-  unbalanced({
+  output({
     id: 'active-bass',
     instrument: 'bass-guitar',
     ohm: [1 * k, 3 * k, 10 * k],
     dbu: -4,
-    spread: 4,
     crest: 14,
-    // 9 V rails clip near +9 dBu.
-    clip: fromDbu(9),
+    // 9 V rails less what its stages keep clip near +9 dBu.
+    rail: 6.2,
     socket: 'ts',
     level: 'instrument',
-    feeds: ['battery']
+    feeds: ['battery'],
+    held: true
   }),
-  unbalanced({
+  output({
+    id: 'active-guitar',
+    instrument: 'guitar',
+    ohm: [1 * k, 3 * k, 10 * k],
+    dbu: -6,
+    crest: 14,
+    rail: 6.2,
+    socket: 'ts',
+    level: 'instrument',
+    feeds: ['battery'],
+    held: true
+  }),
+  output({
+    id: 'acoustic-preamp',
+    instrument: 'guitar',
+    ohm: [0.6 * k, 1 * k, 2 * k],
+    dbu: -12,
+    crest: 16,
+    rail: 6.2,
+    socket: 'ts',
+    level: 'instrument',
+    feeds: ['battery'],
+    held: true
+  }),
+  output({
     id: 'keyboard',
     instrument: 'keys',
     ohm: [100, 600, 1000],
     dbu: -2,
-    spread: 6,
     crest: 14,
     clip: fromDbu(18),
     socket: 'ts',
     level: 'line',
     feeds: ['mains-1', 'mains-2', 'battery']
   }),
-  unbalanced({
+  output({
+    id: 'keyboard-balanced',
+    instrument: 'keys',
+    ohm: [100, 300, 600],
+    dbu: -2,
+    crest: 14,
+    clip: fromDbu(18),
+    socket: 'trs',
+    level: 'line',
+    feeds: ['mains-1', 'mains-2', 'battery'],
+    legs: 'impedance-balanced'
+  }),
+  output({
     id: 'modular',
     instrument: 'keys',
     ohm: [100, 1000, 1000],
@@ -233,7 +238,7 @@ export const SOURCES: readonly Model[] = [
     level: 'line',
     feeds: ['mains-1', 'mains-2']
   }),
-  unbalanced({
+  output({
     id: 'consumer-player',
     instrument: 'programme',
     ohm: [500, 700, 1000],
@@ -247,7 +252,8 @@ export const SOURCES: readonly Model[] = [
     feeds: ['mains-2', 'mains-1']
   }),
   headphone,
-  balanced({
+  turntable,
+  output({
     id: 'pro-line',
     instrument: 'programme',
     ohm: [50, 150, 300],
@@ -257,19 +263,35 @@ export const SOURCES: readonly Model[] = [
     clip: fromDbu(22),
     socket: 'xlr',
     level: 'line',
-    feeds: ['mains-1']
+    feeds: ['mains-1'],
+    legs: 'symmetrical'
   }),
-  balanced({
-    id: 'dynamic-mic',
-    instrument: 'speech',
-    ohm: [150, 200, 300],
-    dbu: -55,
-    spread: 6,
-    crest: 20,
-    clip: fromDbu(0),
+  output({
+    id: 'interface-out',
+    instrument: 'programme',
+    ohm: [100, 200, 300],
+    dbu: 0,
+    crest: 14,
+    clip: fromDbu(18),
+    socket: 'trs',
+    level: 'line',
+    feeds: ['mains-2', 'mains-1'],
+    legs: 'symmetrical'
+  }),
+  output({
+    id: 'bass-amp-out',
+    instrument: 'bass-guitar',
+    ohm: [150, 300, 600],
+    dbu: -8,
+    spread: 12,
+    crest: 14,
+    clip: fromDbu(14),
     socket: 'xlr',
-    level: 'microphone',
-    feeds: ['none'],
-    floating: true
-  })
+    level: 'line',
+    feeds: ['mains-1'],
+    legs: 'impedance-balanced'
+  }),
+  microphone({ id: 'dynamic-mic', ohm: [150, 200, 300], dbu: -55 }),
+  microphone({ id: 'ribbon', ohm: [150, 300, 300], dbu: -58 }),
+  lavalier
 ];

@@ -29,7 +29,7 @@ export type Settings = Readonly<Record<string, Setting>>;
 export type Carries = 'unbalanced' | 'balanced' | 'stereo';
 
 /** Level class of a port, by what it was made for (physics of levels: IEC 60268-15). */
-export type LevelClass = 'microphone' | 'instrument' | 'consumer' | 'line';
+export type LevelClass = 'microphone' | 'phono' | 'instrument' | 'consumer' | 'line' | 'speaker';
 
 export interface PortSpec {
   readonly id: string;
@@ -41,8 +41,11 @@ export interface PortSpec {
   readonly ownShield?: true;
 }
 
-/** How a device is fed; decides its tie to earth. `mains-1`: earthed chassis; `mains-2`: two-pin or wall-wart, floating. */
-export type Feed = 'mains-1' | 'mains-2' | 'battery' | 'phantom' | 'none';
+/**
+ * How a device is fed; decides its tie to earth. `mains-1`: earthed chassis; `mains-2`: two-pin or wall-wart, floating;
+ * `plug-in`: a few volts up the signal wire from a recorder's or camera's microphone input.
+ */
+export type Feed = 'mains-1' | 'mains-2' | 'battery' | 'phantom' | 'plug-in' | 'none';
 
 /** The three nodes of a port: hot and cold (or left and right), and the shield contact. */
 export interface PortNodes {
@@ -64,6 +67,16 @@ export interface StampContext {
   choice(option: string): string;
   /** A low-ohm ground connection inside the device: counts as an edge when loops are looked for. */
   bond(name: string, a: Node, b: Node, ohm: number): void;
+  /** Noise of an amplifier in series between two nodes, V/√Hz; they are joined otherwise. */
+  hiss(name: string, a: Node, b: Node, density: number): void;
+  /** Noise current of an amplifier's input, A/√Hz. */
+  hissCurrent(name: string, a: Node, b: Node, density: number): void;
+  /** A winding in series with the resistor `ohm` from a to b, of so many turns times square metres, picks up stray fields. */
+  field(a: Node, b: Node, ohm: number, m2: number): void;
+  /** Capacitance from the mains wiring around to a node, farads. */
+  stray(a: Node, farad: number): void;
+  /** Where an input's own amplifier reads: noise counts there; a signal stands there as at the terminals. */
+  sense(a: Node, b: Node): void;
 }
 
 /** Signal data of a source. */
@@ -72,8 +85,8 @@ interface SignalSpec {
   readonly instrument: InstrumentId;
   /** A coil or a capacitor is judged by what loading does to its response; a resistive output by the impedance ratio. */
   readonly nature: 'coil' | 'capacitor' | 'resistive';
-  /** Nodes' parts with an EMF of 1 V (all at once: left and right carry the same programme). */
-  readonly emfs: readonly string[];
+  /** Load that it was made for, where that is not next to none: ohms and farads. */
+  readonly load?: { readonly ohm: number; readonly farad: number };
 }
 
 export interface Model {
@@ -84,10 +97,16 @@ export interface Model {
   readonly ports: readonly PortSpec[];
   readonly feeds: readonly Feed[];
   readonly signal?: SignalSpec;
+  /** What direct current finds at its signal contacts: a path to its chassis, between its legs only, or a capacitor. */
+  readonly dc?: 'grounded' | 'floating' | 'blocked';
   /** Galvanic separation between its input and its output when lifted. */
   readonly isolated?: boolean;
   /** A stage of its own between input and output: what follows no longer loads what comes before. */
   readonly buffers?: boolean;
+  /** Values that stand for others at a position of a switch, or with a plug: `zin` is read from `zinLine`, say. */
+  alias?(choice: (name: string) => string): Readonly<Record<string, string>>;
+  /** Response that its stage adds after its terminals (or, of a source, ahead of its EMF), dB at a frequency in hertz. */
+  shape?(read: Pick<StampContext, 'value' | 'choice'>, hz: number): number;
   stamp(s: StampContext): void;
   /**
    * Largest undistorted level in volts RMS at its ports.

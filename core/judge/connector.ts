@@ -1,5 +1,5 @@
 import { interpolate } from '../rig/grid';
-import { finding, type JoinContext } from './context';
+import { finding, type JoinContext, levelHere } from './context';
 import { CANCELLED_DB } from './limits';
 import { fact, type Finding } from './types';
 
@@ -18,20 +18,69 @@ export function checkConnector(c: JoinContext): Finding[] {
       ])
     );
   });
-  out.push(...stereo(c));
-  if (c.near.port.carries === 'balanced' && span.coldOnShield)
-    out.push(
-      finding('leg-on-shield', c.at, { severity: 'note', value: 6, unit: 'dB', limit: null }, [
-        fact('plug', 'id', cable.plugs[0]),
-        fact('model', 'id', c.near.model.id)
-      ])
-    );
+  out.push(...stereo(c), ...legs(c), ...misuse(c));
   if (out.length === 0)
     out.push(
       finding('plug-fits', c.at, { severity: 'clean', value: 0, unit: 'none', limit: null }, [
         fact('plug', 'id', cable.plugs[1]),
         fact('socket', 'id', c.far.port.socket)
       ])
+    );
+  return out;
+}
+
+const bare = (severity: Finding['severity'], value = 0) => ({ severity, value, unit: 'none' as const, limit: null });
+
+/** What has become of the second leg of a balanced output. */
+function legs(c: JoinContext): Finding[] {
+  const { span, near } = c;
+  const facts = [fact('plug', 'id', c.cable.plugs[0]), fact('model', 'id', near.model.id)];
+  const out: Finding[] = [];
+  if (near.port.carries === 'balanced' && near.port.level !== 'speaker') {
+    const one = { value: 6, unit: 'dB' as const, limit: null };
+    if (span.coldOnShield) out.push(finding('leg-on-shield', c.at, { severity: 'note', ...one }, facts));
+    else if (span.coldOpen)
+      out.push(
+        finding('half-balanced', c.at, { severity: c.far.port.carries === 'balanced' ? 'care' : 'note', ...one }, facts)
+      );
+  }
+  // Bridged, the second terminal carries half the voltage: whatever grounds it shorts half the amplifier.
+  if (near.read.choice('bridged') === 'yes' && (span.coldOnShield || c.far.port.carries === 'unbalanced'))
+    out.push(finding('bridged-output', c.at, bare('danger'), [fact('model', 'id', near.model.id), input(c)]));
+  if (span.swapped) out.push(finding('contacts-swapped', c.at, bare('note'), facts));
+  return out;
+}
+
+const input = (c: JoinContext) => fact('input', 'id', c.far.model.id);
+
+/** Things that were put in for their plugs. */
+function misuse(c: JoinContext): Finding[] {
+  const out: Finding[] = [];
+  const { near, far, span } = c;
+  if (
+    near.model.family === 'source' &&
+    near.port.carries === 'balanced' &&
+    near.port.level !== 'speaker' &&
+    far.model.family === 'box' &&
+    far.port.level === 'instrument'
+  )
+    out.push(
+      finding('box-as-adapter', c.at, bare('care'), [
+        fact('source', 'id', near.model.id),
+        fact('model', 'id', far.model.id)
+      ])
+    );
+  if (far.model.id === 'plain-y' && c.source.model.ports[0].carries === 'stereo')
+    out.push(
+      finding('outputs-joined', c.at, { severity: 'stop', value: c.source.value('R') * 2, unit: 'Ω', limit: null }, [
+        fact('model', 'id', far.model.id),
+        fact('source', 'id', c.source.model.id),
+        fact('Rout', 'resistance', c.source.value('R'))
+      ])
+    );
+  if (levelHere(c) === 'speaker' && span.shielded)
+    out.push(
+      finding('wrong-cable', c.at, bare('care'), [fact('kind', 'id', c.cable.kind), fact('model', 'id', near.model.id)])
     );
   return out;
 }

@@ -1,6 +1,9 @@
-import { modelOf, portOf, Readings } from '../gear/catalogue';
-import type { Model, PortSpec } from '../gear/types';
+import { modelOf, portOf, type Readings } from '../gear/catalogue';
+import type { LevelClass, Model, PortSpec } from '../gear/types';
 import type { Cable, Plan } from '../plan/schema';
+import { readingsAt } from '../plan/devices';
+import type { Hum } from '../rig/hum';
+import type { Tie } from '../rig/rings';
 import type { LineSolution, Span } from '../rig/solve';
 import { type Code, CODES, type Fact, type Finding } from './types';
 
@@ -8,6 +11,9 @@ import { type Code, CODES, type Fact, type Finding } from './types';
 export interface JoinContext {
   readonly plan: Plan;
   readonly solution: LineSolution;
+  /** Of the whole rig, at this line's input; null when its earths cannot be solved. */
+  readonly hum: Hum | null;
+  readonly ties: readonly Tie[];
   readonly at: number;
   readonly span: Span;
   readonly cable: Cable;
@@ -22,23 +28,29 @@ export interface End {
   readonly read: Readings;
 }
 
-export function joinContext(plan: Plan, solution: LineSolution, at: number): JoinContext {
+export function joinContext(
+  plan: Plan,
+  solution: LineSolution,
+  { hum, ties }: Pick<JoinContext, 'hum' | 'ties'>,
+  at: number
+): JoinContext {
   const span = solution.spans[at];
   const cable = plan.cables[span.cable];
-  const end = (device: string, port: string): End => {
-    const model = modelOf(plan.devices[device].model);
-    return { id: device, model, port: portOf(model, port)!, read: new Readings(model, plan.devices[device].settings) };
+  const end = (device: string, port: string, through?: string): End => {
+    const read = readingsAt(plan, device, through);
+    return { id: device, model: read.model, port: portOf(read.model, port)!, read };
   };
-  const first = solution.line.devices[0];
   return {
     plan,
     solution,
+    hum,
+    ties,
     at,
     span,
     cable,
-    near: end(cable.from.device, cable.from.port),
-    far: end(cable.to.device, cable.to.port),
-    source: new Readings(modelOf(plan.devices[first].model), plan.devices[first].settings)
+    near: end(cable.from.device, cable.from.port, solution.line.cables[at - 1]),
+    far: end(cable.to.device, cable.to.port, span.cable),
+    source: readingsAt(plan, solution.line.devices[0])
   };
 }
 
@@ -48,6 +60,16 @@ export function sourceDrives(c: JoinContext): boolean {
 }
 
 type Rest = Pick<Finding, 'severity' | 'value' | 'unit' | 'limit'> & Partial<Pick<Finding, 'school'>>;
+
+/** Level class of what comes along this cable: of the last output that is more than a joint. */
+export function levelHere(c: JoinContext): LevelClass {
+  for (let k = c.at; k >= 0; k--) {
+    const { from } = c.plan.cables[c.solution.spans[k].cable];
+    const model = modelOf(c.plan.devices[from.device].model);
+    if (model.family !== 'joint') return portOf(model, from.port)!.level;
+  }
+  return c.near.port.level;
+}
 
 /** A finding of the check its code belongs to. */
 export const finding = (code: Code, at: number, rest: Rest, because: readonly Fact[] = []): Finding => ({

@@ -1,30 +1,40 @@
 import { modelOf } from '../gear/catalogue';
-import type { GroundEdge, Rig } from '../rig/compile';
+import { readingsAt } from '../plan/devices';
+import type { GroundEdge } from '../rig/builder';
+import { HUM_KINDS } from '../rig/hum';
+import { earthed, ringThrough } from '../rig/rings';
 import type { LineSolution } from '../rig/solve';
 import { toDbu } from '../units/quantity';
 import { finding, type JoinContext } from './context';
-import { HUM, onLadder } from './limits';
-import { fact, type Finding } from './types';
+import { HARM_AMPERE, HUM, INDUCED, LEAST_RAIL, onLadder } from './limits';
+import { type Fact, fact, type Finding } from './types';
 
-/** Loops through this cable's shield, lift, and whether phantom goes where it should. */
+/** Loops through this cable's shield, hum, lift, and whether phantom goes where it should. */
 export function checkGround(c: JoinContext): Finding[] {
-  return [...loops(c), ...phantom(c), ...floating(c)];
+  return [...loops(c), ...humOf(c), ...phantom(c), ...lifted(c), ...earths(c)];
 }
 
+/** Hum under the playing, dB, from one kind of cause or all. */
+const below = (c: JoinContext, volts: number): number => {
+  const { spans } = c.solution;
+  const value = spans[spans.length - 1].far.nominalDbu - toDbu(volts);
+  return Number.isFinite(value) ? value : volts > 0 ? -200 : 200;
+};
+
 function loops(c: JoinContext): Finding[] {
-  const ring = ringThrough(c.solution.rig, c.span.cable);
+  const ring = ringThrough(c.solution.rig, c.span.cable, c.ties);
   if (!ring) return [finding('no-loop', c.at, { severity: 'clean', value: 0, unit: 'count', limit: null })];
-  const last = c.solution.spans[c.solution.spans.length - 1];
-  const hum = toDbu(c.solution.humVolts);
-  const below = last.far.nominalDbu - hum;
-  const { severity, limit } = onLadder(HUM, below);
+  const earths = c.hum?.byKind.earths ?? 0;
+  const value = below(c, earths);
+  const { severity, limit } = onLadder(HUM, value);
   // The drop along an unbalanced shield is what becomes signal; a balanced stretch of the same ring only carries it.
   const guilty = c.span.balanced && ringHasUnbalanced(c.solution, ring) ? 'clean' : severity;
   const supplies = [...new Set(ring.flatMap((e) => ('supply' in e.what ? [e.what.supply] : [])))];
+  const code = guilty !== 'clean' && throughThru(c) ? 'thru-joins' : 'loop';
   return [
-    finding('loop', c.at, { severity: guilty, value: Number.isFinite(below) ? below : -200, unit: 'dB', limit }, [
-      fact('hum', 'dBu', hum),
-      fact('arrives', 'dBu', last.far.nominalDbu),
+    finding(code, c.at, { severity: guilty, value, unit: 'dB', limit }, [
+      fact('hum', 'dBu', toDbu(earths)),
+      fact('arrives', 'dBu', c.solution.spans[c.solution.spans.length - 1].far.nominalDbu),
       fact('supplies', 'count', supplies.length),
       fact(
         'emf',
@@ -32,90 +42,141 @@ function loops(c: JoinContext): Finding[] {
         supplies.reduce((sum, id) => sum + c.plan.supplies[id].emf, 0)
       ),
       fact('mains', 'frequency', c.plan.policy.mainsHz),
-      fact('names', 'id', supplies.map((id) => c.plan.supplies[id].name).join(' and '))
+      fact('names', 'id', supplies.map((id) => c.plan.supplies[id].name).join(' and ')),
+      ...(code === 'thru-joins' ? [fact('model', 'id', c.near.model.id)] : [])
     ])
   ];
 }
 
+/** The cable leaves a lifted box by its thru, which goes round the lift. */
+const throughThru = (c: JoinContext): boolean => c.near.port.id === 'thru' && c.near.read.choice('lift') === 'lifted';
+
 const ringHasUnbalanced = (solution: LineSolution, ring: readonly GroundEdge[]): boolean =>
   solution.spans.some((s) => !s.balanced && ring.some((e) => 'cable' in e.what && e.what.cable === s.cable));
 
-/**
- * The shortest ring of ground conductors through a cable's shield, or null when the shield is a dead end.
- * Breadth-first from one end of the shield to the other without using it.
- */
-export function ringThrough(rig: Rig, cable: string): GroundEdge[] | null {
-  const own = rig.grounds.filter((e) => 'cable' in e.what && e.what.cable === cable);
-  const others = rig.grounds.filter((e) => !own.includes(e));
-  const start = rig.net.root(own[0].a);
-  const goal = rig.net.root(own[own.length - 1].b);
-  if (start === goal) return [...own];
-  const byNode = new Map<number, GroundEdge[]>();
-  for (const edge of others) {
-    for (const node of [rig.net.root(edge.a), rig.net.root(edge.b)])
-      byNode.set(node, [...(byNode.get(node) ?? []), edge]);
+/** All hum at the input, with what makes most of it; loops have findings of their own. */
+function humOf(c: JoinContext): Finding[] {
+  const { hum } = c;
+  if (c.far.model.family !== 'input' || !hum) return [];
+  const { earths, leak, electric, winding, cable } = hum.byKind;
+  const make = (
+    code: 'hum-low' | 'hums' | 'lift-no-help' | 'lift-leaks',
+    volts: number,
+    f: Judged,
+    extra: Fact[] = []
+  ) =>
+    finding(code, c.at, { severity: f.severity, value: below(c, volts), unit: 'dB', limit: f.limit }, [
+      fact('hum', 'dBu', toDbu(volts)),
+      fact('arrives', 'dBu', c.span.far.nominalDbu),
+      fact(
+        'cause',
+        'id',
+        HUM_KINDS.filter((k) => k !== 'earths' || volts === hum.volts).reduce((a, b) =>
+          hum.byKind[b] > hum.byKind[a] ? b : a
+        )
+      ),
+      fact('mains', 'frequency', c.plan.policy.mainsHz),
+      ...extra
+    ]);
+  const fields = Math.hypot(electric, winding, cable);
+  const induced = onLadder(INDUCED, below(c, fields));
+  const leaked = onLadder(HUM, below(c, leak));
+  const looped = onLadder(HUM, below(c, earths));
+  const out: Finding[] = [];
+  if (induced.severity !== 'clean') out.push(make('hums', fields, induced));
+  else if (leaked.severity !== 'clean') out.push(make('hums', leak, leaked));
+  const lift = c.solution.line.devices.find((id) => readingsAt(c.plan, id).choice('lift') === 'lifted');
+  if (lift !== undefined) {
+    const model = modelOf(c.plan.devices[lift].model);
+    const own = [fact('model', 'id', model.id)];
+    if (out.length > 0 && fields > earths)
+      out.push(make('lift-no-help', fields, { severity: 'note', limit: induced.limit }, own));
+    if (looped.severity !== 'clean' && !model.isolated) out.push(make('lift-leaks', earths, looped, own));
   }
-  const came = new Map<number, { edge: GroundEdge; from: number } | null>([[start, null]]);
-  const queue = [start];
-  for (let node = queue.shift(); node !== undefined; node = queue.shift()) {
-    if (node === goal) break;
-    for (const edge of byNode.get(node) ?? []) {
-      const a = rig.net.root(edge.a);
-      const next = a === node ? rig.net.root(edge.b) : a;
-      if (came.has(next)) continue;
-      came.set(next, { edge, from: node });
-      queue.push(next);
-    }
-  }
-  if (!came.has(goal)) return null;
-  const ring = [...own];
-  for (let step = came.get(goal); step; step = came.get(step.from)) ring.push(step.edge);
-  return ring;
+  return out.length > 0 ? out : [make('hum-low', hum.volts, { severity: 'clean', limit: 80 })];
+}
+
+interface Judged {
+  readonly severity: Finding['severity'];
+  readonly limit: number;
 }
 
 function phantom(c: JoinContext): Finding[] {
   if (c.far.model.family !== 'input') return [];
-  const { line } = c.solution;
-  const on = c.far.read.choice('phantom') === 'on';
-  const wants = c.near.read.feed === 'phantom';
   const bare = { severity: 'clean' as const, value: 0, unit: 'none' as const, limit: null };
   const facts = [fact('model', 'id', c.near.model.id), fact('input', 'id', c.far.model.id)];
-  if (wants) {
-    if (!c.far.model.options.phantom) return [finding('phantom-none', c.at, { ...bare, severity: 'stop' }, facts)];
-    if (!on) return [finding('phantom-off', c.at, { ...bare, severity: 'stop' }, facts)];
-    return [finding('phantom-reaches', c.at, bare, facts)];
+  const out: Finding[] = plugIn(c);
+  const fed = c.solution.phantom;
+  if (c.near.read.feed === 'phantom') {
+    if (!c.far.model.options.phantom)
+      return [...out, finding('phantom-none', c.at, { ...bare, severity: 'stop' }, facts)];
+    if (!fed) return [...out, finding('phantom-off', c.at, { ...bare, severity: 'stop' }, facts)];
+    const measured = [...facts, fact('left', 'voltage', fed.volts), fact('drawn', 'current', fed.ampere)];
+    const weak = fed.noReturn || fed.volts < LEAST_RAIL;
+    if (weak || fed.starved)
+      return [
+        ...out,
+        finding(
+          'phantom-weak',
+          c.at,
+          { severity: weak ? 'stop' : 'care', value: fed.volts, unit: 'V', limit: LEAST_RAIL },
+          measured
+        )
+      ];
+    return [...out, finding('phantom-reaches', c.at, { ...bare, value: fed.volts, unit: 'V' }, measured)];
   }
-  const direct = line.devices.every((id) => modelOf(c.plan.devices[id].model).family !== 'box');
-  const harmed = c.source.model.ports[0].level !== 'microphone';
-  if (on && direct && harmed)
+  if (fed && fed.harm > HARM_AMPERE) {
+    const model = modelOf(c.plan.devices[fed.device].model);
     return [
-      finding('phantom-into-source', c.at, { ...bare, severity: 'stop' }, [
-        fact('model', 'id', c.source.model.id),
-        fact('input', 'id', c.far.model.id)
-      ])
+      ...out,
+      finding(
+        'phantom-into-source',
+        c.at,
+        {
+          severity: model.id === 'ribbon' ? 'danger' : 'stop',
+          value: fed.harm * 1000,
+          unit: 'mA',
+          limit: HARM_AMPERE * 1000
+        },
+        [fact('model', 'id', model.id), fact('input', 'id', c.far.model.id), fact('drawn', 'current', fed.harm)]
+      )
     ];
-  return [];
+  }
+  return out;
+}
+
+/** A capsule that wants a few volts up the wire, and an input that gives none. */
+function plugIn(c: JoinContext): Finding[] {
+  if (c.source.feed !== 'plug-in') return [];
+  if (c.far.read.choice('plugIn') === 'on' && c.solution.spans.length === 1) return [];
+  return [
+    finding('plug-in-missing', c.at, { severity: 'stop', value: 0, unit: 'none', limit: null }, [
+      fact('model', 'id', c.source.model.id),
+      fact('input', 'id', c.far.model.id)
+    ])
+  ];
 }
 
 /** A lift that leaves the source's shield hanging: nothing else ties it to earth. */
-function floating(c: JoinContext): Finding[] {
+function lifted(c: JoinContext): Finding[] {
   if (c.near.model.options.lift === undefined || c.near.read.choice('lift') !== 'lifted') return [];
-  const { rig } = c.solution;
-  const reached = new Set([rig.net.root(0)]);
-  for (let grown = true; grown;) {
-    grown = false;
-    for (const edge of rig.grounds) {
-      const [a, b] = [rig.net.root(edge.a), rig.net.root(edge.b)];
-      if (reached.has(a) === reached.has(b)) continue;
-      reached.add(a).add(b);
-      grown = true;
-    }
-  }
-  if (reached.has(rig.net.root(rig.chassis.get(c.near.id)!))) return [];
+  const { rig, line } = c.solution;
+  const before = line.devices[c.at - 1];
+  if (c.at < 1 || earthed(rig)(rig.chassis.get(before)!)) return [];
   return [
     finding('floats-lifted', c.at, { severity: 'care', value: 0, unit: 'none', limit: null }, [
       fact('model', 'id', c.near.model.id),
       fact('source', 'id', c.source.model.id)
     ])
   ];
+}
+
+/** A protective earth that somebody has taken away. */
+function earths(c: JoinContext): Finding[] {
+  const gone = [c.near, ...(c.far.model.family === 'input' ? [c.far] : [])].filter((end) => end.read.unearthed);
+  return gone.map((end) =>
+    finding('earth-removed', c.at, { severity: 'danger', value: 0, unit: 'none', limit: null }, [
+      fact('model', 'id', end.model.id)
+    ])
+  );
 }

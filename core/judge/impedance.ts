@@ -1,18 +1,57 @@
 import { interpolate } from '../rig/grid';
 import type { LineSolution } from '../rig/solve';
 import { finding, type JoinContext, sourceDrives } from './context';
-import { BASS, bridgingLadder, onLadder, TREBLE } from './limits';
+import { BASS, bridgingLadder, EQUAL, onLadder, TREBLE, UNLOADED } from './limits';
 import { fact, type Finding } from './types';
 
 /** A resistive output is judged by the bridging ratio, a coil or a capacitor by what the load does to its response. */
 export function checkImpedance(c: JoinContext): Finding[] {
   const { zin, zout } = c.span;
   if (!zin || !zout) return [];
+  return [...unloaded(c, zin), ...lowCut(c), ...loading(c, zin, zout)];
+}
+
+function loading(c: JoinContext, zin: Float64Array, zout: Float64Array): Finding[] {
+  // A loudspeaker is a load in its own right; damping is no matter of bridging.
+  if (c.near.port.level === 'speaker') return [];
   const nature = c.source.model.signal?.nature ?? 'resistive';
   if (sourceDrives(c) && nature !== 'resistive') return c.at === 0 ? response(c, zin, nature) : [];
   return [
     bridging(c, zin, zout),
     ...(c.at === 0 ? response(c, zin, nature).filter((f) => f.severity !== 'clean') : [])
+  ];
+}
+
+/** A valve amplifier whose output sees nothing to speak of. */
+function unloaded(c: JoinContext, zin: Float64Array): Finding[] {
+  if (c.near.model.id !== 'valve-amp') return [];
+  const load = interpolate(c.solution.hz, zin, 1000);
+  const rated = c.near.read.value('load');
+  if (load <= rated * UNLOADED) return [];
+  return [
+    finding('no-load', c.at, { severity: 'danger', value: load, unit: 'Ω', limit: rated }, [
+      fact('model', 'id', c.near.model.id),
+      fact('zin', 'resistance', load),
+      fact('rated', 'resistance', rated)
+    ])
+  ];
+}
+
+/** A low cut above the lowest note: what it takes from that note, on this network. */
+function lowCut(c: JoinContext): Finding[] {
+  const set = Number(c.near.read.choice('cut'));
+  const { low } = c.source.notes;
+  if (c.at === 0 || !(set > low)) return [];
+  const { hz, spans } = c.solution;
+  const gain = (f: number): number =>
+    interpolate(hz, c.span.near.gainDb, f) - interpolate(hz, spans[c.at - 1].far.gainDb, f);
+  const loss = gain(set * 8) - gain(low);
+  return [
+    finding('cut-too-high', c.at, { severity: onLadder(BASS, loss).severity, value: -loss, unit: 'dB', limit: -1 }, [
+      fact('cut', 'frequency', set),
+      fact('low', 'frequency', low),
+      fact('model', 'id', c.near.model.id)
+    ])
   ];
 }
 
@@ -29,8 +68,9 @@ function bridging(c: JoinContext, zin: Float64Array, zout: Float64Array): Findin
   // At 1 kHz; where the ratio falls elsewhere because of a cable's capacitance, the response says what that costs.
   const value = interpolate(hz, zin, 1000) / interpolate(hz, zout, 1000);
   const { severity, limit } = onLadder(bridgingLadder(c.plan.policy), value * ROUNDING);
+  const equal = value > EQUAL[0] && value < EQUAL[1];
   return finding(
-    severity === 'clean' ? 'bridges' : 'loads',
+    severity === 'clean' ? 'bridges' : equal ? 'equal-impedances' : 'loads',
     c.at,
     { severity, value, unit: '×', limit, school: 'bridging' },
     [

@@ -55,7 +55,7 @@ describe('mistakes that people make', () => {
     ['dynamic mic, 20 m, mic', 'much-gain', 'care', null],
     ['modular rack wall-wart, 3 m, active box pad 10, 20 m, mic', 'too-hot', 'care', null],
     ['balanced line on Stage, 20 m, rca input', 'leg-on-shield', 'note', 6],
-    ['rca player wall-wart, 2 m, 10 m, mic', 'loads', 'stop', 1.4],
+    ['rca player wall-wart, 2 m, 10 m, mic', 'equal-impedances', 'stop', 1.4],
     ['rca player earthed on Stage, 12 m, rca input', 'loop', 'stop', null],
     ['piezo, 2 m, active box 10m, 20 m, mic, phantom off', 'phantom-off', 'stop', null],
     ['piezo, 2 m, active box 10m, 20 m, line', 'phantom-none', 'stop', null],
@@ -73,7 +73,7 @@ describe('mistakes that people make', () => {
     'guitar single coil, 3 m, instrument input',
     'active bass, 3 m, passive box, 20 m, mic',
     'theremin wall-wart, 3 m, passive box, 40 m, mic',
-    'dynamic mic (nominal -48 dBu), 45 m, mic',
+    'dynamic mic (nominal -45 dBu), 45 m, mic',
     'laptop, 2 m, media box, 20 m, mic',
     'piezo, 2 m, active box 10m on battery, 20 m, mic'
   ])('%s is clean', (text) => expect(problems(judged(text)).map(sentence)).toEqual([]));
@@ -92,8 +92,8 @@ describe('mistakes that people make', () => {
     delete plan.cables['l0-lead'];
     expect(judgePlan(plan).map((r) => verdict(r))).toEqual(['unfinished', 'unfinished']);
     const extreme = show('keyboard, 3 m, line');
-    extreme.supplies.annex.ohm = 1e-9;
-    expect(of(judgePlan(extreme)[0], 'unsolvable')?.because[0].value).toContain('supply:annex');
+    extreme.devices['l0-src'].settings.R = 1e-9;
+    expect(of(judgePlan(extreme)[0], 'unsolvable')?.because[0].value).toContain('l0-src/out');
   });
 });
 

@@ -1,15 +1,20 @@
 import { CircuitError } from '../circuit/network';
-import { modelOf, Readings } from '../gear/catalogue';
+import { modelOf } from '../gear/catalogue';
 import type { Notes } from '../gear/instruments';
-import { isComplete, type Line, lineKey, traceLines } from '../plan/lines';
+import { readingsAt } from '../plan/devices';
+import { isComplete, type Line, lineKey, scopeKey } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { type LineSolution, solveLine } from '../rig/solve';
+import { HUM_KINDS, type HumKind } from '../rig/hum';
+import type { Noise } from '../rig/noise';
+import type { LineSolution } from '../rig/solve';
+import { toDbu } from '../units/quantity';
 import { checkBalance } from './balance';
 import { checkConnector } from './connector';
 import { finding, joinContext } from './context';
 import { checkGround } from './ground';
 import { checkImpedance } from './impedance';
 import { checkLevel } from './level';
+import { type Around, type Pieces, Whole, type Solved, solveWithin } from './whole';
 import { CHECKS, fact, type Finding, rank, type Severity, worst } from './types';
 
 /** Levels at one end of a cable, dBu; clip is null where nothing clips. */
@@ -36,6 +41,20 @@ export interface LineReport {
   readonly arrives: number | null;
   readonly gain: number | null;
   readonly room: number | null;
+  /** Average level over the noise, dB; null where nothing amplifies. */
+  readonly snr: number | null;
+  readonly noise: Noise | null;
+  /** Hum of the whole rig at this input: level, how far under the playing, by harmonic and by cause, dBu. */
+  readonly hum: {
+    dbu: number;
+    below: number;
+    spectrum: number[];
+    byKind: { kind: HumKind; dbu: number }[];
+  } | null;
+  /** What phantom leaves at the end of its way, volts. */
+  readonly phantomVolts: number | null;
+  /** Rejection of the last stretch, dB; null when it is not balanced. */
+  readonly cmrr: number | null;
   readonly response: { hz: number[]; db: number[]; ideal: number[] } | null;
   readonly notes: Notes | null;
 }
@@ -46,27 +65,51 @@ export const problems = (report: Pick<LineReport, 'findings'>): Finding[] =>
     .filter((f) => f.severity !== 'clean')
     .sort((a, b) => rank(b.severity) - rank(a.severity) || a.at - b.at);
 
-/** Judges every line of a plan. */
-export const judgePlan = (plan: Plan): LineReport[] => traceLines(plan).map((line) => judgeLine(plan, line));
+/** Judges every line of a plan. @param pieces what is known from an earlier plan; kept up to date */
+export function judgePlan(plan: Plan, pieces?: Pieces): LineReport[] {
+  const whole = new Whole(plan, pieces);
+  return judgeWhole(whole);
+}
 
-/** Judges one line. Never throws on a plan that loads: what cannot be solved is a finding. */
-export function judgeLine(plan: Plan, line: Line, perOctave?: number): LineReport {
-  if (!isComplete(plan, line)) return bare(plan, line, unfinished(plan, line));
-  try {
-    return report(plan, solveLine(plan, line, perOctave));
-  } catch (error) {
-    if (!(error instanceof CircuitError)) throw error;
-    const { fault } = error;
-    const part = 'part' in fault ? fault.part : 'node' in fault ? fault.node : 'unknown' in fault ? fault.unknown : '';
-    return bare(
-      plan,
-      line,
-      finding('unsolvable', -1, { severity: 'stop', value: 0, unit: 'none', limit: null }, [
-        fact('part', 'id', part),
-        fact('fault', 'id', fault.code)
-      ])
-    );
+/** Reports of all lines of a plan in pieces. */
+export function judgeWhole(whole: Whole): LineReport[] {
+  const solved = whole.solved();
+  const reports = new Map<string, LineReport>();
+  for (const domain of whole.domains) {
+    const key = scopeKey(whole.plan, domain);
+    for (const line of domain.lines) reports.set(line.id, assemble(whole.plan, line, solved.get(line.id), key));
   }
+  return whole.lines.map((line) => reports.get(line.id)!);
+}
+
+export interface JudgeOptions {
+  readonly perOctave?: number;
+  /** The rest of the rig, where it is known already. */
+  readonly around?: Around;
+}
+
+/** Judges one line of a plan. Never throws on a plan that loads: what cannot be solved is a finding. */
+export function judgeLine(plan: Plan, line: Line, { perOctave, around }: JudgeOptions = {}): LineReport {
+  const solved = isComplete(plan, line)
+    ? solveWithin(plan, line, around ?? new Whole(plan).around(line), perOctave)
+    : undefined;
+  return assemble(plan, line, solved, lineKey(plan, line));
+}
+
+function assemble(plan: Plan, line: Line, solved: Solved | undefined, key: string): LineReport {
+  if (!solved) return bare(line, key, unfinished(plan, line));
+  const { solution } = solved;
+  if (!(solution instanceof CircuitError)) return report(plan, solution, solved, key);
+  const { fault } = solution;
+  const part = 'part' in fault ? fault.part : 'node' in fault ? fault.node : 'unknown' in fault ? fault.unknown : '';
+  return bare(
+    line,
+    key,
+    finding('unsolvable', -1, { severity: 'stop', value: 0, unit: 'none', limit: null }, [
+      fact('part', 'id', part),
+      fact('fault', 'id', fault.code)
+    ])
+  );
 }
 
 function unfinished(plan: Plan, line: Line): Finding {
@@ -77,10 +120,10 @@ function unfinished(plan: Plan, line: Line): Finding {
   ]);
 }
 
-function bare(plan: Plan, line: Line, only: Finding): LineReport {
+function bare(line: Line, key: string, only: Finding): LineReport {
   return {
     id: line.id,
-    key: lineKey(plan, line),
+    key,
     devices: line.devices,
     cables: line.cables,
     severity: only.severity,
@@ -90,15 +133,20 @@ function bare(plan: Plan, line: Line, only: Finding): LineReport {
     arrives: null,
     gain: null,
     room: null,
+    snr: null,
+    hum: null,
+    noise: null,
+    phantomVolts: null,
+    cmrr: null,
     response: null,
     notes: null
   };
 }
 
-function report(plan: Plan, solution: LineSolution): LineReport {
+function report(plan: Plan, solution: LineSolution, { hum, ties }: Solved, key: string): LineReport {
   const { line, spans, hz } = solution;
   const findings = spans.flatMap((_, at) => {
-    const c = joinContext(plan, solution, at);
+    const c = joinContext(plan, solution, { hum, ties }, at);
     return [...checkConnector(c), ...checkBalance(c), ...checkLevel(c), ...checkImpedance(c), ...checkGround(c)];
   });
   const marks = spans.map((_, at) =>
@@ -106,12 +154,12 @@ function report(plan: Plan, solution: LineSolution): LineReport {
   );
   const last = spans[spans.length - 1].far;
   const gain = findings.find((f) => f.check === 'level' && f.because.some((b) => b.name === 'gainMax'));
+  const humDbu = hum ? floor(toDbu(hum.volts)) : null;
   const rooms = spans
     .flatMap((s) => [s.near, s.far])
     .slice(1)
     .map((p) => p.clipDbu - p.peakDbu);
   const room = Math.min(...rooms);
-  const source = plan.devices[line.devices[0]];
   const point = (p: typeof last): PointReport => ({
     nominal: floor(p.nominalDbu),
     peak: floor(p.peakDbu),
@@ -119,7 +167,7 @@ function report(plan: Plan, solution: LineSolution): LineReport {
   });
   return {
     id: line.id,
-    key: lineKey(plan, line),
+    key,
     devices: line.devices,
     cables: line.cables,
     severity: worst(findings.map((f) => f.severity)),
@@ -129,12 +177,25 @@ function report(plan: Plan, solution: LineSolution): LineReport {
     arrives: floor(last.nominalDbu),
     gain: gain ? gain.value : null,
     room: Number.isFinite(room) ? room : null,
+    snr: solution.noise ? floor(last.nominalDbu - solution.noise.flatDbu) : null,
+    noise: solution.noise,
+    hum:
+      hum && humDbu !== null
+        ? {
+            dbu: humDbu,
+            below: floor(last.nominalDbu - humDbu),
+            spectrum: Array.from(hum.spectrum, (v) => floor(toDbu(v))),
+            byKind: HUM_KINDS.map((kind) => ({ kind, dbu: floor(toDbu(hum.byKind[kind])) }))
+          }
+        : null,
+    phantomVolts: solution.phantom?.volts ?? null,
+    cmrr: spans[spans.length - 1].cmrrDb,
     response: {
       hz: Array.from(hz),
-      db: Array.from(last.gainDb, floor),
+      db: Array.from(solution.soundDb, floor),
       ideal: Array.from(solution.idealDb)
     },
-    notes: new Readings(modelOf(source.model), source.settings).notes
+    notes: readingsAt(plan, line.devices[0]).notes
   };
 }
 

@@ -1,13 +1,17 @@
+import { interpolate } from '../rig/grid';
 import type { Point } from '../rig/solve';
 import { fromDbu, toDbu } from '../units/quantity';
-import { finding, type End, type JoinContext } from './context';
-import { HEADROOM, MUCH_GAIN_DB, onLadder, TOO_HOT } from './limits';
+import { finding, type End, type JoinContext, levelHere } from './context';
+import { DOUBLE_STOP_DB, HEADROOM, MUCH_GAIN_DB, NO_TRIM_DB, onLadder, SNR, STEP_DB, TOO_HOT } from './limits';
 import { fact, type Finding } from './types';
 
-/** Peak against clip at both ends of the cable, and at the input the gain it takes. */
+/** Peak against clip at both ends of the cable, and at the input the gain it takes and the noise it meets. */
 export function checkLevel(c: JoinContext): Finding[] {
-  const out: Finding[] = [headroom(c)];
-  if (c.far.model.family === 'input' && c.far.read.has('gainMax')) out.push(gain(c));
+  const out: Finding[] = [headroom(c), ...wrongClass(c), ...steps(c)];
+  if (c.at === 0) out.push(...rails(c));
+  if (c.far.model.family !== 'input') return out;
+  if (c.far.read.has('gainMax')) out.push(gain(c));
+  out.push(...noise(c));
   return out;
 }
 
@@ -22,17 +26,97 @@ function headroom(c: JoinContext): Finding {
   const value = point.clipDbu - point.peakDbu;
   const { severity, limit } = onLadder(HEADROOM, value);
   const core = end.model.isolated === true && !end.model.buffers;
+  const facts = [
+    fact('peak', 'dBu', point.peakDbu),
+    fact('clip', 'dBu', point.clipDbu),
+    fact('model', 'id', end.model.id),
+    ...(core ? [fact('lowest', 'frequency', c.source.notes.low)] : [])
+  ];
+  // Two strings at once stand twice as high as one: room for one is not room for both.
+  const strings = c.source.model.signal?.nature !== 'resistive' && c.source.instrument !== 'programme';
+  if (strings && value >= 0 && value < DOUBLE_STOP_DB)
+    return finding('double-stops', c.at, { severity, value, unit: 'dB', limit: DOUBLE_STOP_DB }, facts);
   return finding(
     severity === 'clean' ? 'headroom' : value >= 0 ? 'headroom' : core ? 'core-saturates' : 'clips',
     c.at,
     { severity, value, unit: 'dB', limit },
-    [
-      fact('peak', 'dBu', point.peakDbu),
-      fact('clip', 'dBu', point.clipDbu),
-      fact('model', 'id', end.model.id),
-      ...(core ? [fact('lowest', 'frequency', c.source.notes.low)] : [])
-    ]
+    facts
   );
+}
+
+/** An average level that its own rails cannot give: volts of rail taken for volts RMS. */
+function rails(c: JoinContext): Finding[] {
+  if (!c.source.has('rail')) return [];
+  const most = toDbu(c.source.model.clip!(c.source, c.source.notes.low).out!);
+  const over = toDbu(c.source.value('nominal')) - most;
+  if (over <= 0) return [];
+  return [
+    finding('over-rail', c.at, { severity: 'care', value: over, unit: 'dB', limit: 0 }, [
+      fact('rail', 'voltage', c.source.value('rail')),
+      fact('clip', 'dBu', most),
+      fact('model', 'id', c.source.model.id)
+    ])
+  ];
+}
+
+/** Levels that an input was not made for, whatever the plug. */
+function wrongClass(c: JoinContext): Finding[] {
+  const { far } = c;
+  const here = levelHere(c);
+  const source = c.source.model.ports[0].level;
+  const facts = [fact('source', 'id', c.source.model.id), fact('model', 'id', far.model.id)];
+  const peak = { value: c.span.far.peakDbu, unit: 'dB' as const, limit: null };
+  if (here === 'speaker' && far.port.level !== 'speaker' && far.model.family !== 'joint')
+    return [
+      finding('speaker-level', c.at, { severity: 'danger', ...peak }, [
+        ...facts,
+        fact('peak', 'dBu', c.span.far.peakDbu)
+      ])
+    ];
+  if (far.port.level === 'phono' && source !== 'phono')
+    return [
+      finding('line-into-phono', c.at, { severity: 'stop', ...peak, value: c.span.far.peakDbu - c.span.far.clipDbu }, [
+        ...facts,
+        fact('peak', 'dBu', c.span.far.peakDbu),
+        fact('clip', 'dBu', c.span.far.clipDbu)
+      ])
+    ];
+  if (source === 'phono' && far.model.family === 'input' && far.port.level !== 'phono') {
+    const { hz, soundDb } = c.solution;
+    const tilt = interpolate(hz, soundDb, 10000) - interpolate(hz, soundDb, 100);
+    return [
+      finding('phono-into-line', c.at, { severity: 'stop', value: tilt, unit: 'dB', limit: 0 }, [
+        ...facts,
+        fact('arrives', 'dBu', c.span.far.nominalDbu)
+      ])
+    ];
+  }
+  return [];
+}
+
+/** What the box before this cable has done to the level, and whether another did the opposite before. */
+function steps(c: JoinContext): Finding[] {
+  const step = (at: number): number => {
+    const { spans, hz } = c.solution;
+    if (at < 1) return 0;
+    return interpolate(hz, spans[at].near.gainDb, 1000) - interpolate(hz, spans[at - 1].far.gainDb, 1000);
+  };
+  const here = step(c.at);
+  if (Math.abs(here) < STEP_DB || c.near.model.family !== 'box') return [];
+  const facts = [fact('model', 'id', c.near.model.id), fact('step', 'gain', here)];
+  if (here > 0 && !c.near.model.buffers && c.solution.spans.slice(0, c.at).every((_, k) => step(k) > -STEP_DB))
+    return [finding('steps-up', c.at, { severity: 'care', value: here, unit: 'dB', limit: 0 }, facts)];
+  for (let k = 1; k < c.at; k++) {
+    const before = step(k);
+    if (before * here < 0 && Math.abs(before) >= STEP_DB)
+      return [
+        finding('converted-twice', c.at, { severity: 'note', value: here, unit: 'dB', limit: null }, [
+          ...facts,
+          fact('before', 'gain', before)
+        ])
+      ];
+  }
+  return [];
 }
 
 /** Gain from what arrives to the working level, against what the channel has. */
@@ -51,10 +135,37 @@ function gain(c: JoinContext): Finding {
     fact('gainMax', 'gain', most),
     fact('model', 'id', c.far.model.id)
   ];
-  const make = (code: 'gain' | 'too-quiet' | 'much-gain' | 'too-hot', severity: Finding['severity'], limit: number) =>
-    finding(code, c.at, { severity, value: Number.isFinite(needed) ? needed : 200, unit: 'dB', limit }, facts);
+  const make = (
+    code: 'gain' | 'too-quiet' | 'much-gain' | 'too-hot' | 'no-trim',
+    severity: Finding['severity'],
+    limit: number
+  ) => finding(code, c.at, { severity, value: Number.isFinite(needed) ? needed : 200, unit: 'dB', limit }, facts);
+  if (most === least) return make('no-trim', Math.abs(needed) > NO_TRIM_DB ? 'care' : 'note', NO_TRIM_DB);
   if (!(needed <= most)) return make('too-quiet', 'stop', most);
   if (needed > MUCH_GAIN_DB) return make('much-gain', 'care', MUCH_GAIN_DB);
   if (needed < least) return make('too-hot', onLadder(TOO_HOT, needed - least).severity, least);
   return make('gain', 'clean', most);
+}
+
+/** Average level over the noise at the input, and what makes most of that noise. */
+function noise(c: JoinContext): Finding[] {
+  const { noise: n } = c.solution;
+  if (!n) return [];
+  const snr = c.span.far.nominalDbu - n.flatDbu;
+  const { severity, limit } = onLadder(SNR, snr);
+  const [most] = n.shares;
+  return [
+    finding(
+      severity === 'clean' ? 'quiet' : 'hissy',
+      c.at,
+      { severity, value: Number.isFinite(snr) ? snr : -200, unit: 'dB', limit },
+      [
+        fact('arrives', 'dBu', c.span.far.nominalDbu),
+        fact('noise', 'dBu', n.flatDbu),
+        fact('weighted', 'dBu', n.weightedDbu),
+        fact('most', 'id', c.plan.devices[most.of]?.model ?? c.plan.cables[most.of]?.kind ?? most.of),
+        fact('share', 'percent', most.share * 100)
+      ]
+    )
+  ];
 }

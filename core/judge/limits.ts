@@ -40,6 +40,46 @@ export const HUM: Ladder = [
   [-Infinity, 'stop']
 ];
 
+/** Average level over the noise at an input, dB, flat from 20 Hz to 20 kHz. */
+export const SNR: Ladder = [
+  [80, 'clean'],
+  [70, 'note'],
+  [55, 'care'],
+  [-Infinity, 'stop']
+];
+
+/** Two strings at once, in step: twice the voltage, dB. */
+export const DOUBLE_STOP_DB = 6;
+
+/** Ratios between these are what is called matched. */
+export const EQUAL: readonly [number, number] = [0.5, 2];
+
+/** A valve amplifier's output with more than so many times its rated load has none. */
+export const UNLOADED = 4;
+
+/** How far an input without a trim may be off its working level, dB. */
+export const NO_TRIM_DB = 3;
+
+/** A change of level that was meant, dB: less is loss. */
+export const STEP_DB = 6;
+
+/** Direct current that an output made for none should not see, amperes. */
+export const HARM_AMPERE = 1e-3;
+
+/** Least voltage that an active box works from, volts. */
+export const LEAST_RAIL = 9;
+
+/**
+ * Hum that fields bring in, below the playing level, dB. Wider than for loops: the field of a place is known to ten decibels at
+ * best, and a coil or an open element hears some of it wherever it stands.
+ */
+export const INDUCED: Ladder = [
+  [50, 'clean'],
+  [40, 'note'],
+  [30, 'care'],
+  [-Infinity, 'stop']
+];
+
 /** Above this much gain a preamp's own noise is heard, dB. */
 export const MUCH_GAIN_DB = 55;
 

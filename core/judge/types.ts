@@ -19,6 +19,12 @@ export const CODES = {
   'stereo-cancels': 'connector',
   'right-shorted': 'connector',
   'leg-on-shield': 'connector',
+  'half-balanced': 'connector',
+  'outputs-joined': 'connector',
+  'box-as-adapter': 'connector',
+  'contacts-swapped': 'connector',
+  'bridged-output': 'connector',
+  'wrong-cable': 'connector',
   balanced: 'balance',
   'short-unbalanced': 'balance',
   'long-unbalanced': 'balance',
@@ -30,8 +36,21 @@ export const CODES = {
   'too-quiet': 'level',
   'much-gain': 'level',
   'too-hot': 'level',
+  'no-trim': 'level',
+  'speaker-level': 'level',
+  'line-into-phono': 'level',
+  'phono-into-line': 'level',
+  'steps-up': 'level',
+  'converted-twice': 'level',
+  'double-stops': 'level',
+  'over-rail': 'level',
+  quiet: 'level',
+  hissy: 'level',
   bridges: 'impedance',
   loads: 'impedance',
+  'equal-impedances': 'impedance',
+  'no-load': 'impedance',
+  'cut-too-high': 'impedance',
   'keeps-response': 'impedance',
   'bass-loss': 'impedance',
   'treble-loss': 'impedance',
@@ -41,13 +60,21 @@ export const CODES = {
   'phantom-off': 'ground',
   'phantom-none': 'ground',
   'phantom-into-source': 'ground',
+  'phantom-weak': 'ground',
+  'plug-in-missing': 'ground',
   'floats-lifted': 'ground',
+  'hum-low': 'ground',
+  hums: 'ground',
+  'lift-no-help': 'ground',
+  'lift-leaks': 'ground',
+  'thru-joins': 'ground',
+  'earth-removed': 'ground',
   unfinished: 'connector',
   unsolvable: 'connector'
 } as const satisfies Record<string, Check>;
 export type Code = keyof typeof CODES;
 
-type Unit = 'dB' | 'm' | '×' | 'Ω' | 'count' | 'none';
+type Unit = 'dB' | 'm' | '×' | 'Ω' | 'V' | 'mA' | 'count' | 'none';
 
 /** A number that went into a judgement; `name` is a key for wording. */
 export interface Fact {

@@ -31,6 +31,7 @@ export function applyEdit(plan: Plan, edit: Pick<Edit, 'ops'>): Applied {
   const next = { ...plan };
   for (const [table, rows] of changed) {
     if (table === 'policy') next.policy = rows.show as unknown as Plan['policy'];
+    else if (table === 'models' && Object.keys(rows).length === 0) delete next.models;
     else (next as unknown as Record<string, Rows>)[table] = rows;
   }
   const faults = planFaults(next);
@@ -43,7 +44,8 @@ const MOST: Readonly<Record<TableName, number>> = {
   devices: LIMITS.devices,
   cables: LIMITS.cables,
   lines: LIMITS.devices,
-  policy: 1
+  policy: 1,
+  models: LIMITS.models
 };
 
 /** The first touched row that no longer has the form its table asks for. */

@@ -1,7 +1,7 @@
 import { checkSetting, findModel, portOf, type SettingFault } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { has } from './json';
-import type { Cable, Plan } from './schema';
+import type { Cable, OwnModel, Plan } from './schema';
 
 /** What is wrong in a document whose shape is right; `where` is a path like `cables.c3.to`. */
 export type PlanFault = { where: string } & (
@@ -15,6 +15,8 @@ export type PlanFault = { where: string } & (
   | { code: 'cycle' }
   | { code: 'missing-supply'; got: string }
   | { code: 'missing-host'; got: string }
+  | { code: 'missing-own'; got: string }
+  | { code: 'other-base'; got: string; base: string }
 );
 
 /** Everything that makes a well-formed plan impossible to wire. Empty when it can be wired. */
@@ -35,7 +37,14 @@ export function planFaults(plan: Plan): PlanFault[] {
       faults.push({ where: `${where}.supply`, code: 'missing-supply', got: device.supply });
     if (device.host !== undefined && !has(plan.hosts, device.host))
       faults.push({ where: `${where}.host`, code: 'missing-host', got: device.host });
+    if (device.own !== undefined) {
+      const own = has(plan.models ?? {}, device.own) ? plan.models![device.own] : undefined;
+      if (!own) faults.push({ where: `${where}.own`, code: 'missing-own', got: device.own });
+      else if (own.base !== device.model)
+        faults.push({ where: `${where}.own`, code: 'other-base', got: device.own, base: own.base });
+    }
   }
+  for (const [id, own] of Object.entries(plan.models ?? {})) faults.push(...ownFaults(`models.${id}`, own));
   for (const [id, host] of Object.entries(plan.hosts)) {
     if (host.supply !== undefined && !has(plan.supplies, host.supply))
       faults.push({ where: `hosts.${id}.supply`, code: 'missing-supply', got: host.supply });
@@ -44,6 +53,18 @@ export function planFaults(plan: Plan): PlanFault[] {
   for (const [id, cable] of Object.entries(plan.cables)) cableFaults(plan, id, cable, taken, faults);
   if (faults.length === 0) faults.push(...cycles(plan));
   return faults;
+}
+
+/** What is wrong in an own model: its base, or a value out of that base's bounds. */
+export function ownFaults(where: string, own: OwnModel): PlanFault[] {
+  const base = findModel(own.base);
+  if (!base) return [{ where: `${where}.base`, code: 'unknown-model', got: own.base }];
+  return Object.entries(own.values).flatMap(([name, { min, typ, max }]) =>
+    [min, typ, max].flatMap((value): PlanFault[] => {
+      const fault = checkSetting(base, name, value);
+      return fault ? [{ where: `${where}.values.${name}`, code: 'bad-setting', fault }] : [];
+    })
+  );
 }
 
 function cableFaults(plan: Plan, id: string, cable: Cable, taken: Map<string, string>, faults: PlanFault[]): void {

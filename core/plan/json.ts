@@ -25,7 +25,7 @@ export const isRow = (value: Json | undefined): value is Row =>
 
 /** The rows of a table. The policy is a table of the one row `show`, so that every edit has one form. */
 export const rowsOf = (plan: Plan, table: TableName): Rows =>
-  (table === 'policy' ? { show: plan.policy } : plan[table]) as unknown as Rows;
+  (table === 'policy' ? { show: plan.policy } : (plan[table] ?? {})) as unknown as Rows;
 
 /** Value at a path; null where there is none. */
 export function valueAt(row: Json, path: readonly string[]): Json {

@@ -56,15 +56,52 @@ export function lineScope(plan: Plan, line: Line): { devices: string[]; cables: 
   return { devices: [...devices], cables: [...cables] };
 }
 
-/** What the line's numbers depend on, as text: equal text, equal answer. */
-export function lineKey(plan: Plan, line: Line): string {
-  const scope = lineScope(plan, line);
+/** Devices and cables that are electrically one piece, apart from earths, and the lines that run in it. */
+export interface Domain {
+  readonly devices: readonly string[];
+  readonly cables: readonly string[];
+  readonly lines: readonly Line[];
+}
+
+/** All pieces of a plan in the order of their first lines; each line is in exactly one. */
+export function domainsOf(plan: Plan, lines: readonly Line[] = traceLines(plan)): Domain[] {
+  const parent = new Map<string, string>(Object.keys(plan.devices).map((id) => [id, id]));
+  const root = (id: string): string => {
+    let at = id;
+    for (let up = parent.get(at)!; up !== at; up = parent.get(at)!) {
+      parent.set(at, parent.get(up)!);
+      at = up;
+    }
+    return at;
+  };
+  for (const { from, to } of Object.values(plan.cables)) parent.set(root(from.device), root(to.device));
+  const made = new Map<string, { devices: string[]; cables: string[]; lines: Line[] }>();
+  const domain = (id: string): { devices: string[]; cables: string[]; lines: Line[] } => {
+    const key = root(id);
+    let found = made.get(key);
+    if (!found) made.set(key, (found = { devices: [], cables: [], lines: [] }));
+    return found;
+  };
+  for (const line of lines) domain(line.id).lines.push(line);
+  for (const id of Object.keys(plan.devices)) domain(id).devices.push(id);
+  for (const [id, { from }] of Object.entries(plan.cables)) domain(from.device).cables.push(id);
+  return [...made.values()];
+}
+
+/** What the numbers of a piece depend on, as text: equal text, equal answer but for what the rest of the rig's earths do. */
+export function scopeKey(plan: Plan, scope: { devices: readonly string[]; cables: readonly string[] }): string {
+  const own = scope.devices.flatMap((d) => plan.devices[d].own ?? []).map((id) => plan.models?.[id]);
   return JSON.stringify([
     plan.policy,
     // Few and small: telling which of them this line hangs on would cost more than it saves.
     plan.supplies,
     plan.hosts,
     scope.devices.map((d) => [d, plan.devices[d]]),
-    scope.cables.map((c) => [c, plan.cables[c]])
+    scope.cables.map((c) => [c, plan.cables[c]]),
+    own,
+    scope.devices.map((d) => plan.lines[d]?.micMetres ?? null)
   ]);
 }
+
+/** As `scopeKey`, of a single line. */
+export const lineKey = (plan: Plan, line: Line): string => scopeKey(plan, lineScope(plan, line));

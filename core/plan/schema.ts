@@ -4,7 +4,17 @@ import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
 import { PLUGS } from '../gear/sockets';
 
 /** Bounds that keep one document small enough to check whole on every edit. */
-export const LIMITS = { devices: 2000, cables: 2000, supplies: 50, hosts: 50, text: 80, note: 500, ops: 400 } as const;
+export const LIMITS = {
+  devices: 2000,
+  cables: 2000,
+  supplies: 50,
+  hosts: 50,
+  models: 100,
+  response: 400,
+  text: 80,
+  note: 500,
+  ops: 400
+} as const;
 
 const id = z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -');
 const text = z.string().regex(/\S/, 'needs a name').max(LIMITS.text);
@@ -23,8 +33,13 @@ const DeviceSchema = z.strictObject({
   model: id,
   settings: z.record(z.string().regex(/^[A-Za-z0-9-]{1,20}$/), setting),
   supply: id.optional(),
-  host: id.optional()
+  host: id.optional(),
+  /** The own model it was made from: its name, spread and measured response. */
+  own: id.optional()
 });
+/** What is soldered at one end of a lead, where it is not what the plug itself decides. */
+export const WIRINGS = ['plain', 'cold-open', 'cold-grounded', 'shield-open', 'swapped'] as const;
+const wiring = z.enum(WIRINGS);
 const CableSchema = z.strictObject({
   kind,
   from: end,
@@ -32,6 +47,7 @@ const CableSchema = z.strictObject({
   metres: z.number().min(0).max(MAX_METRES),
   plugs: z.tuple([plug, plug]),
   couplers: z.number().int().min(0).max(20).optional(),
+  wiring: z.tuple([wiring, wiring]).optional(),
   settings: z.partialRecord(z.enum(['cShield', 'cCores', 'rShield', 'rCore']), z.number().min(0).max(1e3)).optional()
 });
 const SupplySchema = z.strictObject({
@@ -47,12 +63,33 @@ const LineSchema = z.strictObject({
   name: text,
   channel: z.number().int().min(1).max(999).optional(),
   exposure: z.enum(['lead', 'normal', 'buried']),
-  note: z.string().max(LIMITS.note).optional()
+  note: z.string().max(LIMITS.note).optional(),
+  /** Distance of a microphone that takes the same source on another channel, metres. */
+  micMetres: z.number().min(0).max(100).optional()
+});
+/** A class of the user's own: another's network with other values, and a measured response on top of it where there is one. */
+const OwnModelSchema = z.strictObject({
+  name: text,
+  base: id,
+  values: z.record(
+    z.string().regex(/^[A-Za-z0-9-]{1,20}$/),
+    z
+      .strictObject({ min: z.number().finite(), typ: z.number().finite(), max: z.number().finite() })
+      .refine((v) => v.min <= v.typ && v.typ <= v.max, 'least, usual and most are out of order')
+  ),
+  /** Hertz and decibels, rising in frequency. */
+  response: z
+    .array(z.tuple([z.number().min(1).max(100000), z.number().min(-120).max(120)]))
+    .max(LIMITS.response)
+    .refine((r) => r.every(([f], k) => k === 0 || f > r[k - 1][0]), 'frequencies do not rise')
+    .optional()
 });
 const PolicySchema = z.strictObject({
   mainsHz: z.union([z.literal(50), z.literal(60)]),
   bridging: z.union([z.literal(5), z.literal(10), z.literal(20)]),
-  unbalanced: z.enum(['computed', 'strict', 'relaxed'])
+  unbalanced: z.enum(['computed', 'strict', 'relaxed']),
+  /** Stray fields around the rig: none, as on a usual stage, or beside transformers and dimmer racks. */
+  ambient: z.enum(['none', 'usual', 'strong']).optional()
 });
 export const PlanSchema = z.strictObject({
   format: z.literal('guanxi-plan'),
@@ -62,12 +99,15 @@ export const PlanSchema = z.strictObject({
   hosts: table(HostSchema, LIMITS.hosts),
   devices: table(DeviceSchema, LIMITS.devices),
   cables: table(CableSchema, LIMITS.cables),
-  lines: table(LineSchema, LIMITS.devices)
+  lines: table(LineSchema, LIMITS.devices),
+  models: table(OwnModelSchema, LIMITS.models).optional()
 });
 
 export type Plan = z.infer<typeof PlanSchema>;
 export type Device = z.infer<typeof DeviceSchema>;
 export type Cable = z.infer<typeof CableSchema>;
+export type Wiring = (typeof WIRINGS)[number];
+export type OwnModel = z.infer<typeof OwnModelSchema>;
 export type LineInfo = z.infer<typeof LineSchema>;
 export type Policy = z.infer<typeof PolicySchema>;
 export type Exposure = LineInfo['exposure'];
@@ -84,7 +124,7 @@ const json: z.ZodType<Json> = z.lazy(() =>
 );
 export type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 
-const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy']);
+const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy', 'models']);
 const pathPart = z.string().regex(/^(?!__proto__$|constructor$|prototype$)[A-Za-z0-9-]{1,40}$/);
 const OpSchema = z.discriminatedUnion('op', [
   z.strictObject({ op: z.literal('add'), table: tableName, id, value: json }),
@@ -110,7 +150,8 @@ export const ROWS = {
   devices: DeviceSchema,
   cables: CableSchema,
   lines: LineSchema,
-  policy: PolicySchema
+  policy: PolicySchema,
+  models: OwnModelSchema
 } as const satisfies Record<z.infer<typeof tableName>, z.ZodType>;
 
 export type TableName = z.infer<typeof tableName>;

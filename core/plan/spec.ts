@@ -1,4 +1,4 @@
-import { modelOf, portOf } from '../gear/catalogue';
+import { modelOf, portFor, portOf } from '../gear/catalogue';
 import { type CableKindId, plugFor } from '../gear/cables';
 import type { Plug } from '../gear/sockets';
 import type { Settings } from '../gear/types';
@@ -27,6 +27,7 @@ export interface CableSpec {
   readonly metres: number;
   readonly couplers?: number;
   readonly plugs?: readonly [Plug | null, Plug | null];
+  readonly wiring?: Cable['wiring'];
   readonly settings?: Cable['settings'];
 }
 
@@ -70,11 +71,12 @@ export function specOf(plan: Plan, line: Line): LineSpec | null {
   };
   const cable = (id: string | null): CableSpec | null => {
     if (id === null) return null;
-    const { kind, metres, couplers, plugs, settings } = plan.cables[id];
+    const { kind, metres, couplers, plugs, wiring, settings } = plan.cables[id];
     return {
       kind,
       metres,
       ...(couplers ? { couplers } : {}),
+      ...(wiring?.some((w) => w !== 'plain') ? { wiring } : {}),
       ...(settings && Object.keys(settings).length > 0 ? { settings } : {}),
       plugs: plugs.map((plug, k) => (plug === plugFor(kind, socketAt(plan, id, k)) ? null : plug)) as [
         Plug | null,
@@ -126,10 +128,10 @@ export function putLine(draft: Plan, spec: LineSpec, newId: (role: string) => st
   const lead = roles?.lead ?? newId('lead');
   const run = roles?.run ?? newId('run');
   if (middle) {
-    putCable(draft, lead, first ?? ZERO_LEAD, [source, 'out'], [middle, 'in']);
-    putCable(draft, run, second ?? ZERO_RUN, [middle, 'out'], [input, 'in']);
+    putCable(draft, lead, first ?? ZERO_LEAD, source, middle);
+    putCable(draft, run, second ?? ZERO_RUN, middle, input);
   } else {
-    putCable(draft, lead, first ?? ZERO_LEAD, [source, 'out'], [input, 'in']);
+    putCable(draft, lead, first ?? ZERO_LEAD, source, input);
     if (roles?.run) delete draft.cables[roles.run];
   }
   draft.lines[input] = {
@@ -146,7 +148,7 @@ const ZERO_RUN: CableSpec = { kind: 'mic', metres: 1 };
 
 /** Between an unbalanced lead and a balanced run stands a jack-to-XLR adapter; between two jack leads a coupler. */
 const jointFor = (spec: LineSpec): DeviceSpec => ({
-  model: spec.run && ['mic', 'multicore'].includes(spec.run.kind) ? 'jack-to-xlr' : 'coupler',
+  model: spec.run && ['mic', 'star-quad', 'multicore'].includes(spec.run.kind) ? 'jack-to-xlr' : 'coupler',
   settings: {}
 });
 
@@ -166,15 +168,17 @@ function putDevice(draft: Plan, id: string, spec: DeviceSpec): void {
   }
 }
 
-function putCable(draft: Plan, id: string, spec: CableSpec, from: [string, string], to: [string, string]): void {
-  const socket = ([device, port]: [string, string]) => portOf(modelOf(draft.devices[device].model), port)!.socket;
+function putCable(draft: Plan, id: string, spec: CableSpec, source: string, sink: string): void {
+  const from = portFor(modelOf(draft.devices[source].model), 'out', spec.kind);
+  const to = portFor(modelOf(draft.devices[sink].model), 'in', spec.kind);
   draft.cables[id] = {
     kind: spec.kind,
     metres: spec.metres,
-    from: { device: from[0], port: from[1] },
-    to: { device: to[0], port: to[1] },
-    plugs: [spec.plugs?.[0] ?? plugFor(spec.kind, socket(from)), spec.plugs?.[1] ?? plugFor(spec.kind, socket(to))],
+    from: { device: source, port: from.id },
+    to: { device: sink, port: to.id },
+    plugs: [spec.plugs?.[0] ?? plugFor(spec.kind, from.socket), spec.plugs?.[1] ?? plugFor(spec.kind, to.socket)],
     ...(spec.couplers ? { couplers: spec.couplers } : {}),
+    ...(spec.wiring?.some((w) => w !== 'plain') ? { wiring: [...spec.wiring] } : {}),
     ...(spec.settings && Object.keys(spec.settings).length > 0 ? { settings: { ...spec.settings } } : {})
   };
 }

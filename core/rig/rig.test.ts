@@ -3,10 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { System } from '../circuit/system';
 import { lineScope, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { ringThrough } from '../judge/ground';
 import { device, lead, oneLine, run } from '../tests/plans';
-import { compileRig, type GroundEdge, type Rig } from './compile';
+import type { GroundEdge, Rig } from './builder';
+import { compileRig } from './compile';
 import { Network } from '../circuit/network';
+import { ringThrough } from './rings';
 import { gainAt, solveLine } from './solve';
 
 const at = (plan: Plan, hz: number[]): number[] => [...gainAt(plan, traceLines(plan)[0], Float64Array.from(hz))];
@@ -141,7 +142,7 @@ describe('impedances at a join', () => {
             lead: lead(0.5),
             input: device('resistor', { zin: load })
           });
-          const { hz, spans } = solveLine(plan, line, 4);
+          const { hz, spans } = solveLine(plan, line, { perOctave: 4 });
           const k = hz.findIndex((f) => f >= 100);
           expect(spans[0].zout![k] / source).toBeCloseTo(1, 3);
           expect(spans[0].zin![k] / load).toBeCloseTo(1, 2);

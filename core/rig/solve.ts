@@ -1,11 +1,22 @@
-import { divide, magnitude, minus, type Solution, System } from '../circuit/system';
+import { magnitude, type Solution, System } from '../circuit/system';
 import type { Node } from '../circuit/network';
-import { modelOf, portOf, Readings } from '../gear/catalogue';
+import { PHANTOM_VOLTS } from '../gear/boxes';
+import { modelOf, portOf, type Readings } from '../gear/catalogue';
+import { readingsAt } from '../plan/devices';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { toDb, toDbu } from '../units/quantity';
-import { compileRig, type Rig, signalNodes } from './compile';
+import type { Rig, Scope } from './builder';
+import { commonMode } from './common';
+import { compileRig, signalNodes } from './compile';
+import { type Legs, legsOf } from './contacts';
 import { bandLevel, logGrid, refineAround } from './grid';
+import { idealResponse } from './ideal';
+import { type Noise, NoiseSum } from './noise';
+import { ownResponse } from './own';
+import { type Phantom, phantomOf } from './phantom';
+import { curve, CURVES, probe, type Probe, readProbes } from './probe';
+import { NOISE_STRIDE, sweepAdaptive } from './sweep';
 
 /** One end of a cable: the level there. */
 export interface Point {
@@ -20,7 +31,7 @@ export interface Point {
 }
 
 /** One cable of the line with what it joins. */
-export interface Span {
+export interface Span extends Legs {
   readonly cable: string;
   readonly near: Point;
   readonly far: Point;
@@ -28,10 +39,8 @@ export interface Span {
   readonly zin: Float64Array | null;
   readonly zout: Float64Array | null;
   readonly mated: readonly [boolean, boolean];
-  /** Both of the output's contacts reach the cable's two cores, and both of those the input's: no leg is on the shield. */
-  readonly balanced: boolean;
-  /** The output's cold (or right) contact has been put on its shield by the plug. */
-  readonly coldOnShield: boolean;
+  /** Rejection of what all conductors carry alike, dB at the mains frequency; null where this stretch is not balanced. */
+  readonly cmrrDb: number | null;
 }
 
 export interface LineSolution {
@@ -40,43 +49,186 @@ export interface LineSolution {
   readonly spans: readonly Span[];
   /** The same source into 10 MΩ with no cable, dB re its EMF. */
   readonly idealDb: Float64Array;
-  /** Mains hum at the input from the earth EMFs of this line's own supplies, fundamental only, volts RMS, worst phase. */
-  readonly humVolts: number;
+  /** What the input's stage makes of it, the source's own curve included: terminals plus equalisation, dB. */
+  readonly soundDb: Float64Array;
+  /** At the input; null where nothing amplifies. */
+  readonly noise: Noise | null;
+  readonly phantom: Phantom | null;
   readonly rig: Rig;
 }
 
-/** What a source is compared with: next to no load, ohms. */
-const IDEAL_OHM = 10e6;
+/** A piece of a plan with its network, compiled once for all that is asked of it. */
+export interface Bench {
+  readonly rig: Rig;
+  readonly system: System;
+}
+/** @throws CircuitError naming the part when the network cannot be solved */
+export function benchOf(plan: Plan, scope: Scope): Bench {
+  const rig = compileRig(plan, scope, 'held');
+  return { rig, system: new System(rig.net) };
+}
+
+export interface SolveOptions {
+  /** Points an octave; 24 unless told. */
+  readonly perOctave?: number;
+  /** Computes every point of the grid instead of interpolating where the curve is smooth. */
+  readonly exact?: boolean;
+  readonly bench?: Bench;
+}
+
+/** Nodes where an input is read: behind its own amplifier's noise where it has one. */
+export function senseOf(plan: Plan, rig: Rig, cable: string): readonly [Node, Node] {
+  const { to } = plan.cables[cable];
+  const own = rig.senses.get(to.device);
+  return own ?? signalNodes(modelOf(plan.devices[to.device].model), to.port, rig.ports.get(`${to.device}.${to.port}`)!);
+}
 
 /**
- * Solves one complete line: response, impedances and levels at every join.
+ * Solves one complete line: response, impedances, levels, noise and phantom at every join.
  * @throws CircuitError naming the part when the network cannot be solved
  */
-export function solveLine(plan: Plan, line: Line, perOctave?: number): LineSolution {
+export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): LineSolution {
   if (!isComplete(plan, line)) throw new Error(`line ${line.id} has no source or no input`);
-  const rig = compileRig(plan, lineScope(plan, line));
-  const system = new System(rig.net);
+  const { rig, system } = options.bench ?? benchOf(plan, lineScope(plan, line));
+  muteOthers(system, plan, line);
   const probes = line.cables.map((cable) => probe(plan, rig, cable));
-  const coarse = logGrid(perOctave);
-  const first = sweep(system, probes, rig, coarse);
-  const extra = refineAround(coarse, first.far[first.far.length - 1]);
-  const hz = Float64Array.from([...coarse, ...extra]).sort();
-  const swept =
-    extra.length === 0 ? first : merge(hz, coarse, first, extra, sweep(system, probes, rig, Float64Array.from(extra)));
+  const lastCable = line.cables[line.cables.length - 1];
+  const coarse = logGrid(options.perOctave);
+  const swept = sweepLine(
+    system,
+    probes,
+    coarse,
+    rig.senses.has(line.id) ? senseOf(plan, rig, lastCable) : null,
+    shapeOf(plan, line),
+    options.exact ? 1 : undefined
+  );
+  const far = swept.curves[(probes.length - 1) * CURVES + curve.far];
+  const extra = refineAround(coarse, far);
+  const { hz, curves } = withExtra(system, probes, coarse, swept.curves, extra);
+  applyOwn(plan, line, hz, curves);
+  const phantom = phantomOf(plan, line);
+  const spans = spansOf(plan, line, rig, hz, curves, phantom, system);
+  const source = readingsAt(plan, line.devices[0]);
+  const end = shapeOf(plan, line);
+  const shape = hz.map((f) => (source.model.shape?.(source, f) ?? 0) + end(f));
+  return {
+    line,
+    hz,
+    spans,
+    idealDb: idealResponse(plan, line.devices[0], hz),
+    soundDb: spans[spans.length - 1].far.gainDb.map((db, k) => db + shape[k]),
+    noise: swept.noise,
+    phantom,
+    rig
+  };
+}
 
-  const sourceId = line.devices[0];
-  const read = new Readings(modelOf(plan.devices[sourceId].model), plan.devices[sourceId].settings);
-  const nominal = toDbu(read.value('nominal'));
-  const ownClip = modelOf(plan.devices[sourceId].model).clip?.(read, read.notes.low).out;
+/** What a line's input makes of a frequency behind its terminals, dB. */
+export function shapeOf(plan: Plan, line: Line): (hz: number) => number {
+  const read = readingsAt(plan, line.id, line.cables[line.cables.length - 1]);
+  return (hz) => read.model.shape?.(read, hz) ?? 0;
+}
+
+/** Other sources that share the network stay silent: a line's numbers are of its own source. */
+function muteOthers(system: System, plan: Plan, line: Line): void {
+  system.sourcesOf = (part) => part.startsWith(`${line.devices[0]}/`);
+}
+
+interface Swept {
+  readonly curves: Float64Array[];
+  readonly noise: Noise | null;
+}
+
+function sweepLine(
+  system: System,
+  probes: readonly Probe[],
+  hz: Float64Array,
+  sense: readonly [Node, Node] | null,
+  shape: (hz: number) => number,
+  stride?: number
+): Swept {
+  const scratch = system.blank();
+  const sum = sense ? new NoiseSum(system, sense) : null;
+  const octave = Math.log(hz[1] / hz[0]);
+  const last = hz.length - 1;
+  const dense = (stride ?? NOISE_STRIDE * 2) < NOISE_STRIDE || hz.length < 30;
+  const step = dense ? 1 : NOISE_STRIDE;
+  const tail = Math.floor(last / step) * step;
+  const curves = sweepAdaptive(
+    hz.length,
+    probes.length * CURVES,
+    (k, row) => {
+      system.at(hz[k]);
+      readProbes(system, probes, scratch, row);
+      if (!sum || (k % step !== 0 && k !== last)) return;
+      // Trapezoids over ln f: half a step at the ends, what is left over at the last one.
+      const left = k === 0 ? 0 : k === last ? last - (last === tail ? last - step : tail) : step;
+      const right = k === last ? 0 : k === tail ? last - tail : step;
+      sum.take((hz[k] * octave * (left + right)) / 2, shape(hz[k]));
+    },
+    stride ?? (hz.length < 30 ? 1 : undefined)
+  );
+  return { curves, noise: sum ? sum.finish() : null };
+}
+
+/** Puts the frequencies round a resonance in their places. */
+function withExtra(
+  system: System,
+  probes: readonly Probe[],
+  coarse: Float64Array,
+  curves: readonly Float64Array[],
+  extra: readonly number[]
+): { hz: Float64Array; curves: Float64Array[] } {
+  if (extra.length === 0) return { hz: coarse, curves: curves.slice() };
+  const scratch: Solution = system.blank();
+  const rows = extra.map((f) => {
+    const row = new Float64Array(curves.length);
+    readProbes(system.at(f), probes, scratch, row);
+    return { f, at: (c: number) => row[c] };
+  });
+  const all = [...rows, ...Array.from(coarse, (f, k) => ({ f, at: (c: number) => curves[c][k] }))].sort(
+    (a, b) => a.f - b.f
+  );
+  return {
+    hz: Float64Array.from(all, ({ f }) => f),
+    curves: curves.map((_, c) => Float64Array.from(all, ({ at }) => at(c)))
+  };
+}
+
+/** Adds measured responses of own models to all that comes after them. */
+function applyOwn(plan: Plan, line: Line, hz: Float64Array, curves: Float64Array[]): void {
+  line.cables.forEach((_, from) => {
+    const own = ownResponse(plan, line.devices[from]);
+    if (!own) return;
+    const db = hz.map(own);
+    for (let k = from; k < line.cables.length; k++)
+      for (const c of [curve.near, curve.far]) {
+        const at = k * CURVES + c;
+        curves[at] = curves[at].map((x, f) => x + db[f]);
+      }
+  });
+}
+
+function spansOf(
+  plan: Plan,
+  line: Line,
+  rig: Rig,
+  hz: Float64Array,
+  curves: readonly Float64Array[],
+  phantom: Phantom | null,
+  system: System
+): Span[] {
+  const source = readingsAt(plan, line.devices[0]);
+  const { low, high } = source.notes;
+  const nominal = toDbu(source.value('nominal'));
+  const ownClip = source.model.clip?.(source, low).out;
   // A source cannot peak above its own rails.
-  const peak = Math.min(nominal + read.value('crest'), ownClip === undefined ? Infinity : toDbu(ownClip));
-  const { low, high } = read.notes;
-  const point = (device: string, port: string, gainDb: Float64Array): Point => {
+  const peak = Math.min(nominal + source.value('crest'), ownClip === undefined ? Infinity : toDbu(ownClip));
+  const point = (device: string, port: string, gainDb: Float64Array, through?: string): Point => {
     const gain = bandLevel(hz, gainDb, low, high);
-    const model = modelOf(plan.devices[device].model);
-    const own = new Readings(model, plan.devices[device].settings);
-    const limits = model.clip?.(own, low);
-    const spec = portOf(model, port)!;
+    const read = readingsAt(plan, device, through);
+    const limits = read.model.clip?.(starved(read, device, phantom), low);
+    const spec = portOf(read.model, port)!;
     const clip = spec.way === 'in' ? limits?.in : (limits?.out ?? (port === 'thru' ? limits?.in : undefined));
     return {
       device,
@@ -87,145 +239,34 @@ export function solveLine(plan: Plan, line: Line, perOctave?: number): LineSolut
       clipDbu: clip === undefined ? Infinity : toDbu(clip)
     };
   };
-  const spans = line.cables.map((cable, k): Span => {
+  const ohms = (db: Float64Array): Float64Array => db.map((x) => 10 ** (x / 20));
+  return line.cables.map((cable, k): Span => {
     const { from, to } = plan.cables[cable];
+    const of = (c: number): Float64Array => curves[k * CURVES + c];
+    const joint = modelOf(plan.devices[from.device].model).family === 'joint';
+    const legs = legsOf(plan, rig, cable);
     return {
       cable,
-      near: point(from.device, from.port, swept.near[k]),
-      far: point(to.device, to.port, swept.far[k]),
-      zin: swept.zin[k],
-      zout: swept.zout[k],
+      near: point(from.device, from.port, of(curve.near), line.cables[k - 1]),
+      far: point(to.device, to.port, of(curve.far), cable),
+      zin: joint ? null : ohms(of(curve.zin)),
+      zout: joint ? null : ohms(of(curve.zout)),
       mated: rig.mated.get(cable)!,
-      ...legs(plan, rig, cable)
+      cmrrDb: legs.balanced ? commonMode(plan, rig, system, cable) : null,
+      ...legs
     };
   });
-  const output = probes[probes.length - 1].far;
+}
+
+/** The rails of a box on phantom are no higher than what the feed leaves it. */
+function starved(read: Readings, device: string, phantom: Phantom | null): Pick<Readings, 'value' | 'choice'> {
+  if (phantom?.device !== device || read.feed !== 'phantom') return read;
+  const ideal = PHANTOM_VOLTS;
   return {
-    line,
-    hz,
-    spans,
-    idealDb: idealResponse(plan, sourceId, hz),
-    humVolts: humAt(plan, rig, system, output),
-    rig
+    choice: read.choice,
+    value: (name) =>
+      name === 'regulator' && phantom.volts < ideal ? Math.min(read.value(name), phantom.volts) : read.value(name)
   };
-}
-
-/** Which contacts the plugs have joined, read off the network's wires. */
-function legs(plan: Plan, rig: Rig, cable: string): Pick<Span, 'balanced' | 'coldOnShield'> {
-  const ends = [plan.cables[cable].from, plan.cables[cable].to].map((end) => {
-    const nodes = rig.ports.get(`${end.device}.${end.port}`)!;
-    const spec = portOf(modelOf(plan.devices[end.device].model), end.port)!;
-    const apart = rig.net.root(nodes.cold) !== rig.net.root(nodes.shield);
-    return { apart, two: spec.carries !== 'unbalanced', balanced: spec.carries === 'balanced' };
-  });
-  let last = 0;
-  while (rig.net.has(`${cable}/s${last + 1}`)) last++;
-  const core = `${cable}/b${last}`;
-  // The plug at the far end may do it as well, by way of the second core.
-  const joinedFar =
-    rig.net.has(core) && rig.net.root(rig.net.node(core)) === rig.net.root(rig.net.node(`${cable}/s${last}`));
-  return {
-    balanced: ends.every((end) => end.balanced && end.apart),
-    coldOnShield: ends[0].two && (!ends[0].apart || joinedFar)
-  };
-}
-
-/** Sum of what each supply's EMF does at the output, by one adjoint solve at the mains frequency. */
-function humAt(plan: Plan, rig: Rig, system: System, [a, b]: readonly [Node, Node]): number {
-  const adjoint = system.at(plan.policy.mainsHz).solveAdjoint(a, b);
-  let volts = 0;
-  for (const [id, supply] of Object.entries(plan.supplies)) {
-    if (rig.net.has(`supply:${id}`)) volts += supply.emf * magnitude(adjoint.current(`supply:${id}/emf`));
-  }
-  return volts;
-}
-
-interface Probe {
-  readonly near: readonly [Node, Node];
-  readonly far: readonly [Node, Node];
-  /** Where a test current is put in to read both impedances; null behind a joint. */
-  readonly inject: { a: Node; b: Node; meter: string } | null;
-}
-
-function probe(plan: Plan, rig: Rig, cable: string): Probe {
-  const { from, to } = plan.cables[cable];
-  const near = modelOf(plan.devices[from.device].model);
-  const far = modelOf(plan.devices[to.device].model);
-  const nearNodes = rig.ports.get(`${from.device}.${from.port}`)!;
-  const farNodes = rig.ports.get(`${to.device}.${to.port}`)!;
-  const pair = signalNodes(near, from.port, nearNodes);
-  return {
-    near: pair,
-    far: signalNodes(far, to.port, farNodes),
-    inject: near.family === 'joint' ? null : { a: rig.net.node(`${cable}/a0`), b: pair[1], meter: rig.meter(cable) }
-  };
-}
-
-interface Sweep {
-  near: Float64Array[];
-  far: Float64Array[];
-  zin: (Float64Array | null)[];
-  zout: (Float64Array | null)[];
-}
-
-function sweep(system: System, probes: readonly Probe[], rig: Rig, hz: Float64Array): Sweep {
-  const fresh = (): Float64Array => new Float64Array(hz.length);
-  const out: Sweep = {
-    near: probes.map(fresh),
-    far: probes.map(fresh),
-    zin: probes.map((p) => (p.inject ? fresh() : null)),
-    zout: probes.map((p) => (p.inject ? fresh() : null))
-  };
-  const solution: Solution = system.blank();
-  for (let f = 0; f < hz.length; f++) {
-    system.at(hz[f]).solveSources(solution);
-    probes.forEach((p, k) => {
-      out.near[k][f] = toDb(magnitude(solution.voltage(...p.near)));
-      out.far[k][f] = toDb(magnitude(solution.voltage(...p.far)));
-    });
-    probes.forEach((p, k) => {
-      if (!p.inject) return;
-      system.solveInjection(p.inject.a, p.inject.b, solution);
-      const volts = solution.voltage(p.inject.a, p.inject.b);
-      // One ampere divides: what flows back through the meter enters the output, the rest enters the load.
-      const [re, im] = solution.current(p.inject.meter);
-      const back = [-re, -im] as const;
-      out.zout[k]![f] = magnitude(divide(volts, back));
-      out.zin[k]![f] = magnitude(divide(volts, minus([1, 0], back)));
-    });
-  }
-  return out;
-}
-
-/** Puts the refined frequencies in their places. */
-function merge(hz: Float64Array, coarse: Float64Array, a: Sweep, extra: readonly number[], b: Sweep): Sweep {
-  const place = new Map<number, [Sweep, number]>();
-  coarse.forEach((f, k) => place.set(f, [a, k]));
-  extra.forEach((f, k) => place.set(f, [b, k]));
-  const pick = (read: (s: Sweep) => Float64Array): Float64Array =>
-    hz.map((f) => {
-      const [s, k] = place.get(f)!;
-      return read(s)[k];
-    });
-  return {
-    near: a.near.map((_, i) => pick((s) => s.near[i])),
-    far: a.far.map((_, i) => pick((s) => s.far[i])),
-    zin: a.zin.map((z, i) => z && pick((s) => s.zin[i]!)),
-    zout: a.zout.map((z, i) => z && pick((s) => s.zout[i]!))
-  };
-}
-
-/** Response of a source alone into 10 MΩ. */
-function idealResponse(plan: Plan, sourceId: string, hz: Float64Array): Float64Array {
-  const device = plan.devices[sourceId];
-  const model = modelOf(device.model);
-  const rig = compileRig({ ...plan, devices: { [sourceId]: device } }, { devices: [sourceId], cables: [] });
-  const { net } = rig;
-  const [a, b] = signalNodes(model, 'out', rig.ports.get(`${sourceId}.out`)!);
-  net.resistor('ideal-load', a, b, IDEAL_OHM);
-  const system = new System(net);
-  const solution = system.blank();
-  return hz.map((f) => toDb(magnitude(system.at(f).solveSources(solution).voltage(a, b))));
 }
 
 /**
@@ -234,6 +275,18 @@ function idealResponse(plan: Plan, sourceId: string, hz: Float64Array): Float64A
  */
 export function gainAt(plan: Plan, line: Line, hz: Float64Array): Float64Array {
   const rig = compileRig(plan, lineScope(plan, line));
-  const probes = [probe(plan, rig, line.cables[line.cables.length - 1])];
-  return sweep(new System(rig.net), probes, rig, hz).far[0];
+  const [, far] = [0, probe(plan, rig, line.cables[line.cables.length - 1]).far];
+  const system = new System(rig.net);
+  const scratch = system.blank();
+  muteOthers(system, plan, line);
+  return hz.map((f) =>
+    toDb(
+      magnitude(
+        system
+          .at(f)
+          .solveSources(scratch)
+          .voltage(...far)
+      )
+    )
+  );
 }

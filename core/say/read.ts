@@ -2,7 +2,7 @@ import { checkSetting, givesPhantom, modelOf, wantsPhantom } from '../gear/catal
 import { type CableKindId, CABLES, MAX_METRES } from '../gear/cables';
 import type { Setting } from '../gear/types';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
-import type { Exposure } from '../plan/schema';
+import type { Exposure, Wiring } from '../plan/schema';
 import { parseQuantity } from '../units/parse';
 import { cut, type Piece, type SupplyName } from './tokens';
 
@@ -34,6 +34,7 @@ interface CableDraft {
   kind?: CableKindId;
   place?: 'lead' | 'run';
   couplers?: number;
+  wiring?: [Wiring, Wiring];
   settings?: Record<string, number>;
   /** Order in the text, to tell lead from run. */
   order: number;
@@ -101,6 +102,8 @@ class Reader {
         return this.#describe(piece, order, (c) => (c.place = read.place), 'place');
       case 'couplers':
         return this.#describe(piece, order, (c) => (c.couplers = Math.min(read.count, 20)), 'couplers');
+      case 'wiring':
+        return this.#wiring(piece, read.end, read.wiring);
       case 'switch':
         this.switches.push({ of: read.of, setting: read.setting, value: read.value, piece });
         return;
@@ -168,6 +171,17 @@ class Reader {
       set(fresh);
       this.#cable(fresh);
     }
+  }
+
+  /** What is soldered at an end of the cable last spoken of. */
+  #wiring(piece: Piece, end: 0 | 1, wiring: Wiring): void {
+    const cable = this.cables[this.cables.length - 1];
+    if (!cable) {
+      this.faults.push({ code: 'nothing-to-set', piece, needs: 'cable' });
+      return;
+    }
+    cable.wiring = cable.wiring ?? ['plain', 'plain'];
+    cable.wiring[end] = wiring;
   }
 
   /** A value with no name: the resistor's ohms, or a box's input impedance. */
@@ -345,6 +359,7 @@ class Reader {
       kind,
       metres,
       ...(draft.couplers ? { couplers: draft.couplers } : {}),
+      ...(draft.wiring ? { wiring: draft.wiring } : {}),
       ...(Object.keys(settings).length > 0 ? { settings } : {})
     };
   }
@@ -375,7 +390,8 @@ function device({ model: id, settings }: DeviceDraft): DeviceSpec {
 /** The cable one takes without saying so. */
 export function defaultKind(place: 'lead' | 'run', source: string | null, metres: number): CableKindId {
   if (place === 'run') return metres >= MULTICORE_FROM ? 'multicore' : 'mic';
-  const socket = source ? modelOf(source).ports[0].socket : 'ts';
-  if (socket === 'mini' || socket === 'rca') return socket;
-  return socket === 'xlr' ? 'mic' : 'instrument';
+  const out = source ? modelOf(source).ports[0] : null;
+  if (out?.level === 'speaker') return 'speaker';
+  if (out?.socket === 'mini' || out?.socket === 'rca') return out.socket;
+  return out?.carries === 'balanced' ? 'mic' : 'instrument';
 }

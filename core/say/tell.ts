@@ -4,7 +4,7 @@ import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { formatQuantity } from '../units/format';
 import { defaultKind, readLine } from './read';
 import type { SupplyName } from './tokens';
-import { sayCable, sayInstrument, sayModel, saySwitch } from './vocabulary';
+import { sayCable, sayInstrument, sayModel, saySwitch, sayWiring } from './vocabulary';
 
 /** A line in the words that read back as the same line. */
 export function tellLine(spec: LineSpec, supplies: readonly SupplyName[] = []): string {
@@ -69,5 +69,10 @@ function cable(spec: CableSpec, place: 'lead' | 'run', source: string): string {
     )
     .join(', ');
   const couplers = spec.couplers ? ` ${spec.couplers} ${spec.couplers === 1 ? 'coupler' : 'couplers'}` : '';
-  return `${length}${kind}${couplers}${settings ? ` (${settings})` : ''}`;
+  const wiring = (spec.wiring ?? [])
+    .map((how, end) => (how === 'plain' ? undefined : sayWiring(end, how)))
+    .filter((said) => said !== undefined)
+    .map((said) => ` ${said}`)
+    .join('');
+  return `${length}${kind}${couplers}${wiring}${settings ? ` (${settings})` : ''}`;
 }

@@ -57,7 +57,9 @@ const VOLTS: Readonly<Record<string, number>> = {
   vp: Math.SQRT1_2,
   vpk: Math.SQRT1_2,
   vpeak: Math.SQRT1_2,
-  vpp: Math.SQRT1_2 / 2
+  vpp: Math.SQRT1_2 / 2,
+  // What fits between rails so far apart.
+  vrail: Math.SQRT1_2 / 2
 };
 
 /**
@@ -149,7 +151,7 @@ function level(number: string, unit: string, fail: Fail): Parsed {
   const value = Number(number);
   if (lower === 'dbu' || lower === '') return scaled(DBU_VOLTS, 10 ** (value / 20), fail);
   if (lower === 'dbv') return scaled(1, 10 ** (value / 20), fail);
-  const match = /^(u|µ|μ|m|)(v|vrms|vp|vpk|vpeak|vpp|v rms|v pp|v peak)$/.exec(lower);
+  const match = /^(u|µ|μ|m|)(v|vrms|vp|vpk|vpeak|vpp|v rms|v pp|v peak|v rail)$/.exec(lower);
   if (!match || value < 0) return fail(match ? 'not-a-number' : 'unknown-unit');
   const volts = VOLTS[match[2].replace(' ', '')];
   const text = withExponent(number, PREFIX[match[1]]);

@@ -13,7 +13,9 @@ export type Kind =
   | 'current'
   | 'power'
   | 'percent'
-  | 'ratio';
+  | 'ratio'
+  | 'area'
+  | 'charge';
 
 /** 0 dBu in volts RMS: 1 mW in 600 Ω, √0.6 V (IEC 60268-2). */
 export const DBU_VOLTS = Math.sqrt(0.6);
@@ -51,7 +53,9 @@ export const KINDS: Readonly<Record<Kind, KindSpec>> = {
   current: { unit: 'A', aka: ['a', 'amp', 'amps'], shown: [-6, -3, 0], example: '4 mA' },
   power: { unit: 'W', aka: ['w', 'watt', 'watts'], shown: [-3, 0, 3], example: '100 W' },
   percent: { unit: '%', aka: ['percent'], shown: [0], example: '2 %' },
-  ratio: { unit: '', aka: [], shown: [0], example: '10' }
+  ratio: { unit: '', aka: [], shown: [0], example: '10' },
+  area: { unit: 'm²', aka: ['m2'], shown: [0], example: '0.01 m²' },
+  charge: { unit: 'Ah', aka: ['ah'], shown: [-3, 0], example: '500 mAh' }
 };
 
 /** Volts RMS to dBu. Zero or less gives −∞. */

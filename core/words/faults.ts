@@ -40,6 +40,10 @@ function planFaultText(fault: PlanFault): string {
       return `there is no supply “${fault.got}”`;
     case 'missing-host':
       return `there is no host “${fault.got}”`;
+    case 'missing-own':
+      return `there is no own model “${fault.got}”`;
+    case 'other-base':
+      return `own model “${fault.got}” is made from “${fault.base}”, which this device is not`;
   }
 }
 

@@ -1,7 +1,8 @@
 import type { LineReport } from '../judge/judge';
 import { factOf, type Finding } from '../judge/types';
 import { formatDb, formatHz, formatNumber, formatQuantity } from '../units/format';
-import { modelName, PLUG_NAMES } from './names';
+import type { CableKindId } from '../gear/cables';
+import { CABLE_NAMES, modelName, PLUG_NAMES } from './names';
 
 const num = (f: Finding, name: string): number => factOf(f, name) as number;
 const id = (f: Finding, name: string): string => factOf(f, name) as string;
@@ -27,6 +28,18 @@ export function sentence(f: Finding): string {
       return `The right channel is shorted to the sleeve and works into ${ohm(f.value)} of its own.`;
     case 'leg-on-shield':
       return `The plug puts the cold leg of the ${model(f)} on its shield: one leg is left, ${db(f.value)} less.`;
+    case 'half-balanced':
+      return `One leg of the ${model(f)} is led nowhere: half a signal, ${db(f.value)} less, and no rejection of hum.`;
+    case 'outputs-joined':
+      return `Left and right are twisted together: each output of the ${model(f, 'source')} drives the other through ${ohm(f.value)}.`;
+    case 'box-as-adapter':
+      return `The ${model(f)} serves as a plug adapter: a ${model(f, 'source')} is balanced and low in impedance already.`;
+    case 'contacts-swapped':
+      return 'Hot and cold are swapped: the polarity is inverted.';
+    case 'bridged-output':
+      return `Both terminals of the bridged ${model(f)} are live, and this connection grounds one of them.`;
+    case 'wrong-cable':
+      return `Loudspeaker level runs on a ${CABLE_NAMES[id(f, 'kind') as CableKindId]}: too thin, and it can catch fire or break the amplifier.`;
     case 'balanced':
       return `Balanced over ${metres(f.value)}.`;
     case 'short-unbalanced':
@@ -51,6 +64,34 @@ export function sentence(f: Finding): string {
       return `Needs ${db(f.value)} of gain; above ${db(f.limit ?? 0)} the preamp's own hiss comes up.`;
     case 'too-hot':
       return `Too hot for the ${model(f)}: it wants ${signedDb(f.value)} and goes no lower than ${signedDb(num(f, 'gainMin'))}.`;
+    case 'no-trim':
+      return Math.abs(f.value) < 0.5
+        ? `The ${model(f)} has nothing to turn; the level happens to fit.`
+        : `The ${model(f)} has nothing to turn: ${f.value > 0 ? `${db(f.value)} too quiet` : `${db(f.value)} too loud`} for it.`;
+    case 'speaker-level':
+      return `Loudspeaker level, peaks of ${dbu(num(f, 'peak'))}, goes into the ${model(f)}, which was not made for it.`;
+    case 'line-into-phono':
+      return `Line level into a phono input: peaks are ${db(f.value)} ${f.value > 0 ? 'over' : 'under'} what it takes, and it is equalised for records.`;
+    case 'phono-into-line':
+      return `The ${model(f, 'source')} goes into the ${model(f)} with no phono stage: far too quiet, and tilted by ${db(f.value)} towards the treble.`;
+    case 'steps-up':
+      return `Backwards, the ${model(f)} does not lower the level: it raises it by ${db(f.value)}.`;
+    case 'converted-twice':
+      return `The level is taken ${num(f, 'before') < 0 ? 'down' : 'up'} by ${db(num(f, 'before'))} and then ${f.value < 0 ? 'down' : 'up'} again by ${db(f.value)}.`;
+    case 'double-stops':
+      return `One string has ${db(f.value)} of room at the ${model(f)}; two at once want ${db(f.limit ?? 6)}.`;
+    case 'over-rail':
+      return `${formatQuantity('voltage', num(f, 'rail'))} of rail is ${dbu(num(f, 'clip'))} at most, RMS: the stated average is ${db(f.value)} more than that.`;
+    case 'quiet':
+      return `Hiss stays ${db(f.value)} under the playing.`;
+    case 'hissy':
+      return `Only ${db(f.value)} above the noise, most of it from the ${source(f, 'most')}.`;
+    case 'equal-impedances':
+      return `Equal impedances, ${ohm(num(f, 'zin'))} on ${ohm(num(f, 'zout'))}, match nothing here: half the voltage is lost, ${db(num(f, 'loss'))}.`;
+    case 'no-load':
+      return `The ${model(f)} has no load: it sees ${ohm(f.value)} instead of ${ohm(f.limit ?? 8)}. It can destroy its output transformer.`;
+    case 'cut-too-high':
+      return `The low cut at ${formatHz(num(f, 'cut'))} is above the lowest note: ${formatHz(num(f, 'low'))} is ${db(f.value)} down.`;
     case 'bridges':
       return `Bridges: ${ohm(num(f, 'zin'))} on ${ohm(num(f, 'zout'))} is ${times(f.value)}.`;
     case 'loads':
@@ -67,8 +108,28 @@ export function sentence(f: Finding): string {
       return f.severity === 'clean'
         ? `Part of a ground loop, but its hum stays ${db(f.value)} under the playing.`
         : `A ground loop through ${loopThrough(f)} hums ${hum(f.value)}.`;
+    case 'thru-joins':
+      return `The lift of the ${model(f)} is open, but its thru joins the two grounds all the same: hum is ${hum(f.value)}.`;
+    case 'hum-low':
+      return `Hum stays ${db(f.value)} under the playing.`;
+    case 'hums':
+      return `Hum is ${hum(f.value)}; most of it ${CAUSES[id(f, 'cause')]}.`;
+    case 'lift-no-help':
+      return `Lifting does not help here: this hum comes ${CAUSES[id(f, 'cause')]}, not round a loop.`;
+    case 'lift-leaks':
+      return `The lift of the ${model(f)} is no isolation: hum is still ${hum(f.value)}.`;
+    case 'earth-removed':
+      return `The protective earth of the ${model(f)} has been taken away. Stop: it can kill. Give it back before anything else.`;
+    case 'phantom-weak':
+      return f.value < (f.limit ?? 0)
+        ? `Phantom is on, but only ${formatQuantity('voltage', Math.max(f.value, 0))} are left for the ${model(f)}.`
+        : `The ${model(f)} draws more than the ${model(f, 'input')} can give; ${formatQuantity('voltage', f.value)} are left.`;
+    case 'plug-in-missing':
+      return `The ${model(f)} wants plug-in power, and the ${model(f, 'input')} gives none.`;
     case 'phantom-reaches':
-      return `Phantom reaches the ${model(f)}.`;
+      return f.value > 0
+        ? `Phantom reaches the ${model(f)} with ${formatQuantity('voltage', f.value)}.`
+        : `Phantom reaches the ${model(f)}.`;
     case 'phantom-off':
       return `The ${model(f)} runs on phantom, and phantom is off.`;
     case 'phantom-none':
@@ -85,6 +146,20 @@ export function sentence(f: Finding): string {
       return `This line cannot be computed: something is undetermined at ${id(f, 'part')}.`;
   }
 }
+
+/** Where hum that runs round no loop comes from. */
+const CAUSES: Readonly<Record<string, string>> = {
+  earths: 'from the difference between earth points',
+  leak: 'from the leakage of a two-pin supply',
+  electric: 'from mains wiring near the instrument',
+  winding: 'from stray fields into a coil or core',
+  cable: 'from stray fields along the cables'
+};
+/** A device or a cable by its kind. */
+const source = (f: Finding, name: string): string => {
+  const of = id(f, name);
+  return CABLE_NAMES[of as CableKindId] ?? modelName(of);
+};
 
 const signedDb = (value: number): string => formatDb(value, 0, true);
 const times = (value: number): string => `${formatNumber(value, value < 10 ? 1 : 0)} times`;
@@ -121,6 +196,18 @@ export function short(f: Finding): string {
       return 'right shorted';
     case 'leg-on-shield':
       return 'one leg only';
+    case 'half-balanced':
+      return 'half balanced';
+    case 'outputs-joined':
+      return 'outputs joined';
+    case 'box-as-adapter':
+      return 'box as adapter';
+    case 'contacts-swapped':
+      return 'swapped';
+    case 'bridged-output':
+      return 'bridged, grounded';
+    case 'wrong-cable':
+      return 'wrong cable';
     case 'balanced':
       return 'balanced';
     case 'short-unbalanced':
@@ -142,6 +229,46 @@ export function short(f: Finding): string {
       return `${formatNumber(f.value)}\u202FdB gain`;
     case 'too-hot':
       return 'too hot';
+    case 'no-trim':
+      return 'no trim';
+    case 'speaker-level':
+      return 'speaker level';
+    case 'line-into-phono':
+      return 'line into phono';
+    case 'phono-into-line':
+      return 'phono into line';
+    case 'steps-up':
+      return 'steps up';
+    case 'converted-twice':
+      return 'converted twice';
+    case 'double-stops':
+      return 'double stops';
+    case 'over-rail':
+      return 'over its rails';
+    case 'quiet':
+    case 'hissy':
+      return `${formatNumber(f.value)}\u202FdB over hiss`;
+    case 'equal-impedances':
+      return 'equal impedances';
+    case 'no-load':
+      return 'no load';
+    case 'cut-too-high':
+      return `low cut ${less}`;
+    case 'thru-joins':
+      return 'thru joins grounds';
+    case 'hum-low':
+    case 'hums':
+      return `hum ${formatNumber(-f.value)}\u202FdB`;
+    case 'lift-no-help':
+      return 'lift no help';
+    case 'lift-leaks':
+      return 'lift leaks';
+    case 'earth-removed':
+      return 'earth removed';
+    case 'phantom-weak':
+      return 'phantom weak';
+    case 'plug-in-missing':
+      return 'no plug-in power';
     case 'bridges':
     case 'loads':
       return `bridging ${formatNumber(f.value, f.value < 10 ? 1 : 0)}×`;
@@ -179,7 +306,11 @@ export function measure(f: Finding): string {
     case 'keeps-response':
       return `${formatNumber(f.value, 1)}\u202FdB`;
     case 'loop':
+    case 'thru-joins':
+    case 'lift-leaks':
+    case 'lift-no-help':
       return `hum ${formatNumber(-f.value)}\u202FdB`;
+    case 'double-stops':
     case 'headroom':
     case 'clips':
     case 'core-saturates':

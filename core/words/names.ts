@@ -3,36 +3,11 @@ import type { CableKindId } from '../gear/cables';
 import type { InstrumentId } from '../gear/instruments';
 import type { Plug, Socket } from '../gear/sockets';
 import type { Feed } from '../gear/types';
+import type { HumKind } from '../rig/hum';
+import type { Wiring } from '../plan/schema';
 import type { Check, Severity } from '../judge/types';
 
-/** Full name of a model in running text, and the short one on a strip. */
-const MODEL_NAMES: Readonly<Record<string, readonly [string, string]>> = {
-  'single-coil': ['single-coil pickup', 'Single coil'],
-  humbucker: ['humbucker', 'Humbucker'],
-  'passive-bass': ['passive bass pickup', 'Passive bass'],
-  piezo: ['piezo with no preamp', 'Piezo, no preamp'],
-  'active-bass': ['active bass', 'Active bass'],
-  keyboard: ['unbalanced line output', 'Line, unbalanced'],
-  modular: ['hot line output', 'Line, hot'],
-  'consumer-player': ['consumer line output', 'Player, RCA'],
-  headphone: ['headphone jack', 'Headphone jack'],
-  'pro-line': ['professional line output', 'Line, balanced'],
-  'dynamic-mic': ['dynamic microphone', 'Dynamic mic'],
-  'passive-box': ['passive box', 'Passive box'],
-  'passive-economy': ['economy passive box', 'Passive, economy'],
-  'active-box': ['active box, 1 MΩ', 'Active box 1 MΩ'],
-  'active-box-10m': ['active box, 10 MΩ', 'Active box 10 MΩ'],
-  'media-box': ['passive media box, stereo to mono', 'Media box'],
-  'mic-in': ['microphone input', 'Mic'],
-  'line-in': ['line input', 'Line'],
-  'instrument-in': ['instrument input', 'Instrument'],
-  'consumer-in': ['consumer line input', 'Line, RCA'],
-  resistor: ['plain resistor', 'Resistor'],
-  'jack-to-xlr': ['jack-to-XLR adapter', 'Jack to XLR'],
-  coupler: ['jack coupler', 'Coupler']
-};
-export const modelName = (id: string): string => MODEL_NAMES[id]?.[0] ?? id;
-export const modelShort = (id: string): string => MODEL_NAMES[id]?.[1] ?? id;
+export { modelName, modelShort } from './models';
 
 export const INSTRUMENT_NAMES: Readonly<Record<InstrumentId, string>> = {
   'upright-bass': 'upright bass',
@@ -58,7 +33,9 @@ export const CABLE_NAMES: Readonly<Record<CableKindId, string>> = {
   rca: 'RCA lead',
   mini: '3.5 mm stereo lead',
   mic: 'microphone cable',
-  multicore: 'multicore pair'
+  'star-quad': 'star-quad cable',
+  multicore: 'multicore pair',
+  speaker: 'speaker cable'
 };
 
 export const PLUG_NAMES: Readonly<Record<Plug | Socket, string>> = {
@@ -67,6 +44,8 @@ export const PLUG_NAMES: Readonly<Record<Plug | Socket, string>> = {
   mini: '3.5 mm stereo',
   xlr: 'XLR',
   rca: 'RCA',
+  speaker: 'speaker connector',
+  combo: 'combo',
   terminal: 'terminal'
 };
 
@@ -75,7 +54,26 @@ const FEED_NAMES: Readonly<Record<Feed, string>> = {
   'mains-2': 'two-pin or wall-wart',
   battery: 'battery',
   phantom: 'phantom',
+  'plug-in': 'plug-in power',
   none: 'none'
+};
+
+/** Ways the mains gets in. */
+export const HUM_NAMES: Readonly<Record<HumKind, string>> = {
+  earths: 'earth points',
+  leak: 'two-pin leakage',
+  electric: 'mains wiring near by',
+  winding: 'fields into coils',
+  cable: 'fields along cables'
+};
+
+/** What is soldered at an end of a lead. */
+const WIRING_NAMES: Readonly<Record<Wiring, string>> = {
+  plain: 'as usual',
+  'cold-open': 'pin 3 or ring open',
+  'cold-grounded': 'pin 3 or ring grounded',
+  'shield-open': 'shield open',
+  swapped: 'hot and cold swapped'
 };
 
 export const SEVERITY_NAMES: Readonly<Record<Severity, string>> = {
@@ -139,13 +137,52 @@ const SETTING_NAMES: Readonly<Record<string, string>> = {
   cShield: 'Core to shield, per metre',
   cCores: 'Core to core, per metre',
   rShield: 'Shield, per metre',
-  rCore: 'Core, per metre'
+  rCore: 'Core, per metre',
+  area: 'Pick-up area for fields',
+  bare: 'Unscreened parts',
+  rail: 'Rails, end to end',
+  topology: 'Output stage',
+  hiss: 'Own noise',
+  watt: 'Power into its load',
+  load: 'Rated load',
+  bridged: 'Bridged',
+  polarity: 'Polarity',
+  liftC: 'Lift capacitor',
+  battery: 'Battery voltage',
+  capacity: 'Battery holds',
+  cut: 'Low cut',
+  thru: 'Thru',
+  low: 'Bass control',
+  high: 'Treble control',
+  rated: 'Rated for',
+  tap: 'Tap',
+  voicing: 'Voicing',
+  level: 'Level turned to',
+  pot: 'Level pot',
+  emulate: 'Stands in for',
+  trim: 'Trim',
+  ein: 'Input noise',
+  phantomVolts: 'Phantom voltage',
+  phantomMost: 'Phantom current limit',
+  zinOther: 'Input impedance, other way',
+  clipOther: 'Clips at, other way',
+  gainMinOther: 'Least gain, other way',
+  gainMaxOther: 'Most gain, other way',
+  einOther: 'Input noise, other way',
+  mode: 'Input set to',
+  plugIn: 'Plug-in power',
+  earth: 'Protective earth',
+  wiring: 'Soldered',
+  own: 'Own model'
 };
 export const settingName = (id: string): string => SETTING_NAMES[id] ?? id;
 
 /** How a switch position reads in a list or on a button. */
 export function choiceName(setting: string, choice: string): string {
   if (setting === 'pad') return choice === 'off' ? 'off' : `−${choice}\u202FdB`;
+  if (setting === 'tap') return `−${choice}\u202FdB`;
+  if (setting === 'cut') return choice === 'off' ? 'off' : `${choice}\u202FHz`;
+  if (setting === 'wiring') return WIRING_NAMES[choice as Wiring] ?? choice;
   if (setting === 'instrument') return INSTRUMENT_NAMES[choice as InstrumentId] ?? choice;
   if (setting === 'feed') return FEED_NAMES[choice as Feed] ?? choice;
   return choice;

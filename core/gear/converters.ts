@@ -1,0 +1,321 @@
+import { fromDbu } from '../units/quantity';
+import { coreClip, stampLift, xlrOut } from './boxes';
+import {
+  density,
+  JOINT_OHM,
+  k,
+  lift,
+  pF,
+  polarity,
+  stampOutput,
+  stampTransformer,
+  transformerParams,
+  type TransformerValues
+} from './stages';
+import { type Model, param, type PortSpec, type StampContext } from './types';
+
+/** Boxes that turn one kind of line into another: isolators, converters, splitters, re-amping, small mixers, merging. */
+
+const lineIn: PortSpec = { id: 'in', way: 'in', socket: 'xlr', carries: 'balanced', level: 'line', ownShield: true };
+const jackOut: PortSpec = { id: 'out', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'instrument' };
+
+/** Windings for line level: wide, low-ohmic, a core that takes +20 dBu. */
+const LINE_TRANSFORMER: TransformerValues = {
+  ratio: 1,
+  Lp: [5, 10, 30],
+  leakage: [1e-3, 3e-3, 10e-3],
+  Rp: [30, 50, 100],
+  Rs: [30, 50, 100],
+  Cp: [50 * pF, 200 * pF, 500 * pF],
+  Ciw: [10 * pF, 100 * pF, 500 * pF],
+  saturation: 14,
+  area: [0.0002, 0.001, 0.005]
+};
+const openLift = { choices: lift.choices, default: 'lifted' };
+
+const isolator: Model = {
+  id: 'isolator',
+  family: 'box',
+  params: transformerParams(LINE_TRANSFORMER),
+  options: { lift: openLift, polarity },
+  ports: [lineIn, { ...xlrOut, level: 'line' }],
+  feeds: ['none'],
+  isolated: true,
+  dc: 'floating',
+  stamp(s) {
+    const a = s.port('in');
+    const b = s.port('out');
+    // The case hangs on the incoming shield; the lift joins the two shields or leaves them apart.
+    s.bond('case', a.shield, s.chassis, JOINT_OHM);
+    stampTransformer(s, { primary: [a.hot, a.cold], secondary: [b.hot, b.cold] }, s.value('ratio'));
+    stampLift(s, b.shield);
+  },
+  clip: coreClip
+};
+
+/** Unbalanced to a balanced pair and back: used at both ends of a twisted-pair run. */
+const balun: Model = {
+  ...isolator,
+  id: 'balun',
+  params: transformerParams({ ...LINE_TRANSFORMER, Lp: [2, 5, 10], Ciw: [5 * pF, 30 * pF, 100 * pF], saturation: 8 }),
+  ports: [
+    { id: 'in', way: 'in', socket: 'rca', carries: 'unbalanced', level: 'consumer' },
+    { ...xlrOut, level: 'line' }
+  ],
+  stamp(s) {
+    const b = s.port('out');
+    stampTransformer(s, { primary: [s.port('in').hot, s.chassis], secondary: [b.hot, b.cold] }, s.value('ratio'));
+    stampLift(s, b.shield);
+  }
+};
+
+/** A step-down box the other way round: balanced in at the low side, its former input is the output. Steps up by its turns. */
+const reversed: Model = {
+  id: 'reversed-box',
+  family: 'box',
+  params: transformerParams({
+    ratio: 12,
+    Lp: [100, 300, 1000],
+    leakage: [0.1, 0.3, 1],
+    Rp: [1 * k, 2 * k, 3 * k],
+    Rs: [20, 30, 60],
+    Cp: [50 * pF, 100 * pF, 200 * pF],
+    Ciw: [2 * pF, 5 * pF, 50 * pF],
+    saturation: 19,
+    area: [0.0001, 0.0005, 0.002]
+  }),
+  options: { lift, polarity },
+  ports: [{ ...lineIn, level: 'microphone' }, jackOut],
+  feeds: ['none'],
+  isolated: true,
+  dc: 'floating',
+  stamp(s) {
+    const a = s.port('in');
+    stampTransformer(s, { primary: [s.port('out').hot, s.chassis], secondary: [a.hot, a.cold] }, s.value('ratio'));
+    if (s.choice('lift') === 'joined') s.bond('ground', s.chassis, a.shield, JOINT_OHM);
+  },
+  // The high side is now the output; its flux is the same.
+  clip: (read, lowestHz) => ({
+    out: read.value('saturation') * (lowestHz / 20),
+    in: (read.value('saturation') * (lowestHz / 20)) / read.value('ratio')
+  })
+};
+
+/** Line level back to what a pickup would give: isolated, turned down, behind a pickup's source impedance. */
+const reamp: Model = {
+  id: 'reamp-box',
+  family: 'box',
+  params: {
+    ...transformerParams(LINE_TRANSFORMER),
+    level: param('percent', 1, 10, 100, 0.1, 100),
+    pot: param('resistance', 5 * k, 10 * k, 25 * k)
+  },
+  options: {
+    lift: openLift,
+    polarity,
+    emulate: { choices: ['single coil', 'humbucker', 'none'], default: 'single coil' }
+  },
+  ports: [lineIn, jackOut],
+  feeds: ['none'],
+  isolated: true,
+  dc: 'floating',
+  stamp(s) {
+    const { net, chassis } = s;
+    const a = s.port('in');
+    const top = s.inner('pot-top');
+    const wiper = s.inner('wiper');
+    stampTransformer(s, { primary: [a.hot, a.cold], secondary: [top, chassis] }, s.value('ratio'));
+    const turn = s.value('level') / 100;
+    net.resistor(s.part('pot-top'), top, wiper, Math.max(s.value('pot') * (1 - turn), 1));
+    net.resistor(s.part('pot-foot'), wiper, chassis, Math.max(s.value('pot') * turn, 1));
+    const ohm = EMULATED[s.choice('emulate')] ?? 1;
+    net.resistor(s.part('emulation'), wiper, s.port('out').hot, ohm);
+    if (s.choice('lift') === 'joined') s.bond('ground', chassis, a.shield, JOINT_OHM);
+  },
+  clip: coreClip
+};
+/** Source impedance that a pickup's amplifier is used to, ohms. */
+const EMULATED: Readonly<Record<string, number>> = { 'single coil': 6 * k, humbucker: 10 * k, none: 100 };
+
+/** Active: professional line to consumer line, or back. 11.78 dB lie between +4 dBu and −10 dBV. */
+const CONSUMER_STEP_DB = 11.78;
+const converter = (id: string, up: boolean): Model => ({
+  id,
+  family: 'box',
+  params: {
+    zin: param('resistance', 10 * k, 20 * k, 50 * k, 1 * k, 1e6),
+    zout: param('resistance', 50, 150, 300, 1, 10 * k),
+    trim: param('gain', -6, 0, 6, -20, 20),
+    clip: param('level', fromDbu(18), fromDbu(20), fromDbu(24), 0.1, 50),
+    hiss: param('level', fromDbu(-100), fromDbu(-95), fromDbu(-88), 0, 0.01),
+    mismatch: param('percent', 0.1, 1, 2, 0, 20)
+  },
+  options: {},
+  ports: up
+    ? [
+        { id: 'in', way: 'in', socket: 'rca', carries: 'unbalanced', level: 'consumer' },
+        { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'line' }
+      ]
+    : [
+        { id: 'in', way: 'in', socket: 'xlr', carries: 'balanced', level: 'line' },
+        { id: 'out', way: 'out', socket: 'rca', carries: 'unbalanced', level: 'consumer' }
+      ],
+  feeds: ['mains-2', 'mains-1'],
+  buffers: true,
+  dc: 'grounded',
+  stamp(s) {
+    const a = s.port('in');
+    const [p, q] = up ? [a.hot, s.chassis] : stampLegs(s, a.hot, a.cold);
+    const gain = 10 ** (((up ? 1 : -1) * CONSUMER_STEP_DB + s.value('trim')) / 20);
+    if (up) s.net.resistor(s.part('in-r'), a.hot, s.chassis, s.value('zin'));
+    stampDriven(s, p, q, gain, up ? 'symmetrical' : 'unbalanced');
+  },
+  clip: (read) => {
+    const gain = 10 ** (((up ? 1 : -1) * CONSUMER_STEP_DB + read.value('trim')) / 20);
+    return { out: read.value('clip') / (up ? 1 : 4), in: Math.min(read.value('clip'), read.value('clip') / gain) };
+  }
+});
+
+/** Both legs of a balanced input to ground, a little unequal. */
+function stampLegs(s: StampContext, hot: number, cold: number): [number, number] {
+  const uneven = s.value('mismatch') / 200;
+  s.net.resistor(s.part('leg-hot'), hot, s.chassis, (s.value('zin') / 2) * (1 + uneven));
+  s.net.resistor(s.part('leg-cold'), cold, s.chassis, (s.value('zin') / 2) * (1 - uneven));
+  return [hot, cold];
+}
+
+function stampDriven(s: StampContext, p: number, q: number, gain: number, how: string): void {
+  const { hot, cold, shield } = s.port('out');
+  const noisy = s.inner('noisy');
+  stampOutput(s, { hot: noisy, cold: cold === hot ? noisy : cold, shield }, how, s.value('zout'), (name, a, b, share) =>
+    s.net.vcvs(s.part(name), a, b, p, q, gain * share)
+  );
+  s.hiss('self-noise', hot, noisy, density(s.value('hiss')));
+}
+
+/** One microphone to two desks: straight to the first, through a transformer to the second. */
+const splitter: Model = {
+  id: 'splitter',
+  family: 'box',
+  params: transformerParams({
+    ...LINE_TRANSFORMER,
+    Lp: [5, 15, 30],
+    Ciw: [2 * pF, 10 * pF, 50 * pF],
+    saturation: 4,
+    area: [0.0001, 0.0003, 0.001]
+  }),
+  options: { lift: openLift, polarity },
+  ports: [
+    { ...lineIn, level: 'microphone', ownShield: undefined },
+    { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'microphone' },
+    { ...xlrOut, id: 'iso' }
+  ],
+  feeds: ['none'],
+  dc: 'floating',
+  stamp(s) {
+    const a = s.port('in');
+    const direct = s.port('out');
+    const iso = s.port('iso');
+    s.net.wire(a.hot, direct.hot);
+    s.net.wire(a.cold, direct.cold);
+    stampTransformer(s, { primary: [a.hot, a.cold], secondary: [iso.hot, iso.cold] }, s.value('ratio'));
+    stampLift(s, iso.shield);
+  },
+  clip: coreClip
+};
+
+/** Stereo line in, mono balanced out: a trim, a mains supply, and its own hiss. */
+const smallMixer: Model = {
+  id: 'small-mixer',
+  family: 'box',
+  params: {
+    zin: param('resistance', 10 * k, 20 * k, 50 * k, 1 * k, 1e6),
+    gain: param('gain', -20, 0, 20, -60, 60),
+    zout: param('resistance', 75, 150, 300, 1, 10 * k),
+    clip: param('level', fromDbu(18), fromDbu(20), fromDbu(24), 0.1, 50),
+    hiss: param('level', fromDbu(-90), fromDbu(-85), fromDbu(-78), 0, 0.01)
+  },
+  options: {},
+  ports: [
+    { id: 'in', way: 'in', socket: 'mini', carries: 'stereo', level: 'consumer' },
+    { id: 'left', way: 'in', socket: 'rca', carries: 'unbalanced', level: 'consumer' },
+    { id: 'right', way: 'in', socket: 'rca', carries: 'unbalanced', level: 'consumer' },
+    { id: 'jack', way: 'in', socket: 'ts', carries: 'unbalanced', level: 'line' },
+    { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'line' }
+  ],
+  feeds: ['mains-2', 'mains-1'],
+  buffers: true,
+  dc: 'grounded',
+  stamp(s) {
+    const { hot, cold } = s.port('in');
+    const { net, chassis } = s;
+    for (const id of ['left', 'jack']) net.wire(hot, s.port(id).hot);
+    net.wire(cold, s.port('right').hot);
+    net.resistor(s.part('in-left'), hot, chassis, s.value('zin'));
+    net.resistor(s.part('in-right'), cold, chassis, s.value('zin'));
+    const sum = s.inner('sum');
+    const left = s.inner('sum-left');
+    // The mean of both sides: each alone is 6 dB down.
+    net.vcvs(s.part('sum-left'), left, chassis, hot, chassis, 0.5);
+    net.vcvs(s.part('sum-right'), sum, left, cold, chassis, 0.5);
+    stampDriven(s, sum, chassis, 10 ** (s.value('gain') / 20), 'impedance-balanced');
+  },
+  clip: (read) => ({
+    out: read.value('clip'),
+    in: Math.min(read.value('clip'), read.value('clip') / 10 ** (read.value('gain') / 20))
+  })
+};
+
+/** Left and right into one mono plug through two resistors, so that neither output drives the other. */
+const merge: Model = {
+  id: 'merge-box',
+  family: 'box',
+  params: { merge: param('resistance', 4.7 * k, 10 * k, 22 * k) },
+  options: {},
+  ports: [
+    { id: 'in', way: 'in', socket: 'mini', carries: 'stereo', level: 'consumer' },
+    { ...jackOut, level: 'consumer' }
+  ],
+  feeds: ['none'],
+  dc: 'grounded',
+  stamp(s) {
+    const { hot, cold } = s.port('in');
+    s.net.resistor(s.part('merge-left'), hot, s.port('out').hot, s.value('merge'));
+    s.net.resistor(s.part('merge-right'), cold, s.port('out').hot, s.value('merge'));
+  }
+};
+
+/** Attenuator in an XLR barrel: two arms and a foot, balanced. */
+const inlinePad: Model = {
+  id: 'inline-pad',
+  family: 'box',
+  params: { padOhm: param('resistance', 400, 600, 1200) },
+  options: { pad: { choices: ['10', '20', '40'], default: '20' } },
+  ports: [{ ...lineIn }, { ...xlrOut, level: 'microphone' }],
+  feeds: ['none'],
+  dc: 'floating',
+  stamp(s) {
+    const a = s.port('in');
+    const b = s.port('out');
+    const foot = s.value('padOhm') * 10 ** (-Number(s.choice('pad')) / 20);
+    const arm = (s.value('padOhm') - foot) / 2;
+    s.net.resistor(s.part('arm-hot'), a.hot, b.hot, arm);
+    s.net.resistor(s.part('arm-cold'), a.cold, b.cold, arm);
+    s.net.resistor(s.part('pad-foot'), b.hot, b.cold, foot);
+    s.bond('through', a.shield, b.shield, JOINT_OHM);
+    s.net.wire(s.chassis, b.shield);
+  }
+};
+
+export const CONVERTERS: readonly Model[] = [
+  isolator,
+  balun,
+  reversed,
+  reamp,
+  converter('converter-down', false),
+  converter('converter-up', true),
+  splitter,
+  smallMixer,
+  merge,
+  inlinePad
+];

@@ -1,0 +1,147 @@
+import { CircuitError } from '../circuit/network';
+import { type Domain, domainsOf, isComplete, type Line, scopeKey, traceLines } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import { type DomainHum, domainHum, type Hum, RigHum } from '../rig/hum';
+import { type Tie, tiesOf } from '../rig/rings';
+import { benchOf, type LineSolution, senseOf, shapeOf, solveLine } from '../rig/solve';
+
+/** A piece of the rig as far as it can be known without the rest: kept until something in it changes. */
+export interface Piece {
+  readonly solutions: ReadonlyMap<string, LineSolution | CircuitError>;
+  /** Null when the piece has no inputs, or cannot be solved. */
+  readonly hum: DomainHum | null;
+  readonly ties: readonly Tie[];
+}
+/** Pieces by what they were computed from. */
+export type Pieces = Map<string, Piece>;
+
+/** Solves one piece: its lines, and its answer to hum. Never throws on a plan that loads. */
+export function solvePiece(plan: Plan, domain: Domain, perOctave?: number): Piece {
+  const complete = domain.lines.filter((line) => isComplete(plan, line));
+  if (domain.devices.length === 0 || complete.length === 0) return { solutions: new Map(), hum: null, ties: [] };
+  try {
+    const bench = benchOf(plan, domain);
+    const solutions = new Map<string, LineSolution | CircuitError>();
+    for (const line of complete)
+      solutions.set(
+        line.id,
+        attempt(() => solveLine(plan, line, { perOctave, bench }))
+      );
+    bench.system.sourcesOf = null;
+    const outs = complete.map(
+      (line) => [line.id, senseOf(plan, bench.rig, line.cables[line.cables.length - 1])] as const
+    );
+    const hum = attempt(() => domainHum(plan, bench.rig, bench.system, outs));
+    return { solutions, hum: hum instanceof CircuitError ? null : hum, ties: tiesOf(bench.rig) };
+  } catch (error) {
+    if (!(error instanceof CircuitError)) throw error;
+    return { solutions: new Map(complete.map((line) => [line.id, error])), hum: null, ties: [] };
+  }
+}
+
+function attempt<T>(run: () => T): T | CircuitError {
+  try {
+    return run();
+  } catch (error) {
+    if (error instanceof CircuitError) return error;
+    throw error;
+  }
+}
+
+/** The rest of a rig, as one line's piece sees it. */
+export interface Around {
+  readonly hums: readonly DomainHum[];
+  readonly ties: readonly Tie[];
+}
+
+/** What a line's judgement reads. */
+export interface Solved {
+  readonly solution: LineSolution | CircuitError;
+  readonly hum: Hum | null;
+  readonly ties: readonly Tie[];
+}
+
+/** A plan in pieces, each solved once. Call `step` until it says that it is done, then `lines`. */
+export class Whole {
+  readonly lines: readonly Line[];
+  readonly domains: readonly Domain[];
+  readonly #keys: string[] = [];
+  #next = 0;
+
+  /** @param pieces what is known from before; new pieces are added, those no longer in the plan taken out at the end */
+  constructor(
+    readonly plan: Plan,
+    readonly pieces: Pieces = new Map()
+  ) {
+    this.lines = traceLines(plan);
+    this.domains = domainsOf(plan, this.lines);
+  }
+
+  /** Solves one more piece that is not known yet. @returns false when all are */
+  step(): boolean {
+    while (this.#next < this.domains.length) {
+      const domain = this.domains[this.#next++];
+      const key = scopeKey(this.plan, domain);
+      this.#keys.push(key);
+      if (this.pieces.has(key)) continue;
+      this.pieces.set(key, solvePiece(this.plan, domain));
+      return true;
+    }
+    const live = new Set(this.#keys);
+    for (const key of this.pieces.keys()) if (!live.has(key)) this.pieces.delete(key);
+    return false;
+  }
+
+  /** Every complete line with the hum of the whole rig at it. */
+  solved(): Map<string, Solved> {
+    while (this.step());
+    const pieces = this.#keys.map((key) => this.pieces.get(key)!);
+    const hums = pieces.flatMap((p) => p.hum ?? []);
+    const rig = rigHum(this.plan, hums);
+    const shared = new Map<string, number>();
+    for (const { ties } of pieces) for (const tie of ties) shared.set(tie.join(), (shared.get(tie.join()) ?? 0) + 1);
+    const out = new Map<string, Solved>();
+    const lineOf = new Map(this.lines.map((line) => [line.id, line]));
+    for (const piece of pieces) {
+      const own = new Set(piece.ties.map((tie) => tie.join()));
+      const ties = [...shared].filter(([tie, n]) => n > (own.has(tie) ? 1 : 0)).map(([tie]) => tie.split(',') as never);
+      for (const [id, solution] of piece.solutions)
+        out.set(id, {
+          solution,
+          hum: piece.hum && rig ? rig.at(piece.hum, id, shapeOf(this.plan, lineOf.get(id)!)) : null,
+          ties
+        });
+    }
+    return out;
+  }
+
+  /** The rest of the rig around one line. */
+  around(line: Line): Around {
+    while (this.step());
+    const others = this.domains.flatMap((domain, k) =>
+      domain.lines.some((l) => l.id === line.id) ? [] : [this.pieces.get(this.#keys[k])!]
+    );
+    return { hums: others.flatMap((p) => p.hum ?? []), ties: others.flatMap((p) => p.ties) };
+  }
+}
+
+/** Null when the earths themselves cannot be solved. */
+function rigHum(plan: Plan, hums: readonly DomainHum[]): RigHum | null {
+  try {
+    return new RigHum(plan, hums);
+  } catch {
+    return null;
+  }
+}
+
+/** One line of a plan that differs from a known one in this line's piece only. */
+export function solveWithin(plan: Plan, line: Line, around: Around, perOctave?: number): Solved {
+  const domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === line.id))!;
+  const piece = solvePiece(plan, domain, perOctave);
+  const rig = piece.hum ? rigHum(plan, [...around.hums, piece.hum]) : null;
+  return {
+    solution: piece.solutions.get(line.id)!,
+    hum: piece.hum && rig ? rig.at(piece.hum, line.id, shapeOf(plan, line)) : null,
+    ties: around.ties
+  };
+}

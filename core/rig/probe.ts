@@ -1,0 +1,57 @@
+import { divide, magnitude, minus, type Solution, type System } from '../circuit/system';
+import type { Node } from '../circuit/network';
+import { modelOf } from '../gear/catalogue';
+import type { Plan } from '../plan/schema';
+import { toDb } from '../units/quantity';
+import type { Rig } from './builder';
+import { signalNodes } from './compile';
+
+/** Where the signal of one cable is read. */
+export interface Probe {
+  readonly near: readonly [Node, Node];
+  readonly far: readonly [Node, Node];
+  /** Where a test current is put in to read both impedances; null behind a joint. */
+  readonly inject: { a: Node; b: Node; meter: string } | null;
+}
+
+export function probe(plan: Plan, rig: Rig, cable: string): Probe {
+  const { from, to } = plan.cables[cable];
+  const near = modelOf(plan.devices[from.device].model);
+  const far = modelOf(plan.devices[to.device].model);
+  const nearNodes = rig.ports.get(`${from.device}.${from.port}`)!;
+  const pair = signalNodes(near, from.port, nearNodes);
+  return {
+    near: pair,
+    far: signalNodes(far, to.port, rig.ports.get(`${to.device}.${to.port}`)!),
+    inject: near.family === 'joint' ? null : { a: nearNodes.hot, b: pair[1], meter: rig.meter(cable) }
+  };
+}
+
+/** Curves that one cable is read as, in order. */
+export const CURVES = 4;
+const NEAR = 0;
+const FAR = 1;
+const ZIN = 2;
+const ZOUT = 3;
+export const curve = { near: NEAR, far: FAR, zin: ZIN, zout: ZOUT } as const;
+
+/**
+ * Reads all cables where the system stands: gains over the source's EMF in dB, impedances as 20·log of ohms.
+ * @param row CURVES places for each probe, written
+ */
+export function readProbes(system: System, probes: readonly Probe[], scratch: Solution, row: Float64Array): void {
+  system.solveSources(scratch);
+  probes.forEach((p, k) => {
+    row[k * CURVES + NEAR] = toDb(magnitude(scratch.voltage(...p.near)));
+    row[k * CURVES + FAR] = toDb(magnitude(scratch.voltage(...p.far)));
+  });
+  probes.forEach((p, k) => {
+    if (!p.inject) return;
+    system.solveInjection(p.inject.a, p.inject.b, scratch);
+    const volts = scratch.voltage(p.inject.a, p.inject.b);
+    // One ampere divides: what enters the meter goes into the load, the rest into the output.
+    const load = scratch.current(p.inject.meter);
+    row[k * CURVES + ZIN] = toDb(magnitude(divide(volts, load)));
+    row[k * CURVES + ZOUT] = toDb(magnitude(divide(volts, minus([1, 0], load))));
+  });
+}

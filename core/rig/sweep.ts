@@ -1,0 +1,101 @@
+/** A response on a grid, computed only as densely as it bends. */
+
+/** What interpolation may be off by, dB. */
+const TOLERANCE = 0.01;
+/** Below this nothing is left but rounding, dB. */
+const FLOOR = -160;
+/** Widest step, in points of the grid: three an octave of 24. */
+const STRIDE = 8;
+/** Step at which every point is computed, whatever the response: six an octave of 24. Noise is read there. */
+export const NOISE_STRIDE = 4;
+
+/**
+ * Values of several curves on a logarithmic grid. Every `stride`-th point is computed; a midpoint that the cubic through
+ * its neighbours misses by more than 0.01 dB is computed and its neighbourhood halved on; the rest is interpolated.
+ * @param at computes all curves at a grid point into `row`, in dB
+ * @returns curves by [curve][point]
+ */
+export function sweepAdaptive(
+  points: number,
+  curves: number,
+  at: (point: number, row: Float64Array) => void,
+  stride: number = STRIDE
+): Float64Array[] {
+  const out = Array.from({ length: curves }, () => new Float64Array(points));
+  const known = new Uint8Array(points);
+  const row = new Float64Array(curves);
+  const take = (k: number): void => {
+    at(k, row);
+    for (let c = 0; c < curves; c++) out[c][k] = row[c];
+    known[k] = 1;
+  };
+  for (let k = 0; k < points; k += stride) take(k);
+  if (!known[points - 1]) take(points - 1);
+  // Intervals still to be looked into at the present step.
+  let open = new Uint8Array(points);
+  for (let k = 0; k + stride < points; k += stride) open[k] = 1;
+  const rest = Math.floor((points - 1) / stride) * stride;
+  for (let k = rest + 1; k < points; k++) if (!known[k]) take(k);
+  for (let step = stride; step > 1; step /= 2) {
+    const half = step / 2;
+    const next = new Uint8Array(points);
+    for (let k = 0; k + step < points; k += step) {
+      if (!open[k] && half < NOISE_STRIDE) continue;
+      const m = k + half;
+      take(m);
+      if (!missed(out, known, k, step, m, points)) continue;
+      for (const near of [k - half, k, m, m + half]) if (near >= 0 && near + half < points) next[near] = 1;
+    }
+    open = next;
+  }
+  fill(out, known);
+  return out;
+}
+
+const floored = (db: number): number => (db > FLOOR ? db : FLOOR);
+
+function missed(
+  out: readonly Float64Array[],
+  known: Uint8Array,
+  k: number,
+  step: number,
+  m: number,
+  points: number
+): boolean {
+  const left = k - step >= 0 && known[k - step] === 1;
+  const right = k + 2 * step < points && known[k + 2 * step] === 1;
+  for (const curve of out) {
+    const b = floored(curve[k]);
+    const c = floored(curve[k + step]);
+    const a = left ? floored(curve[k - step]) : 0;
+    const d = right ? floored(curve[k + 2 * step]) : 0;
+    const guess =
+      left && right
+        ? (9 * (b + c) - a - d) / 16
+        : left
+          ? (3 * c + 6 * b - a) / 8
+          : right
+            ? (3 * b + 6 * c - d) / 8
+            : (b + c) / 2;
+    if (Math.abs(guess - floored(curve[m])) > TOLERANCE) return true;
+  }
+  return false;
+}
+
+/** Points left out, by the cubic through the four nearest known ones. */
+function fill(out: readonly Float64Array[], known: Uint8Array): void {
+  const at: number[] = [];
+  for (let k = 0; k < known.length; k++) if (known[k]) at.push(k);
+  for (let i = 0; i + 1 < at.length; i++) {
+    const first = Math.min(Math.max(i - 1, 0), Math.max(at.length - 4, 0));
+    const base = at.slice(first, first + 4);
+    for (let k = at[i] + 1; k < at[i + 1]; k++) {
+      const weight = base.map((x, n) => base.reduce((w, y, j) => (j === n ? w : (w * (k - y)) / (x - y)), 1));
+      for (const curve of out) {
+        let sum = 0;
+        for (let n = 0; n < base.length; n++) sum += weight[n] * curve[base[n]];
+        curve[k] = sum;
+      }
+    }
+  }
+}
