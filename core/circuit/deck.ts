@@ -8,10 +8,12 @@ export interface DeckAsk {
   readonly from: number;
   readonly to: number;
   readonly perDecade: number;
-  /** Output that is printed, and that noise is referred to. */
-  readonly out: readonly [Node, Node];
+  /** Outputs that are printed; noise is that of the first. */
+  readonly out: readonly (readonly [Node, Node])[];
   /** Adds `.noise`; needs a voltage source that is on. */
   readonly noise: boolean;
+  /** Sources of the network that are on; all unless told. */
+  readonly on?: (part: string) => boolean;
   /** Currents driven besides the network's own sources: from a to b, ampere as [real, imaginary]. */
   readonly drive?: readonly { name: string; a: Node; b: Node; ampere: readonly [number, number] }[];
   /** Remarks at the top, a line each. */
@@ -56,8 +58,11 @@ export function deck(network: Network, ask: DeckAsk): string {
           lines.push(`E${id} ${low} ${b} w${id} 0 1`);
           noisy++;
         }
-        lines.push(`V${id} ${a} ${low} dc 0 ac ${num(part.volt)}${said}`);
-        if (part.volt !== 0) input ??= `V${id}`;
+        {
+          const volt = ask.on && !ask.on(part.name) ? 0 : part.volt;
+          lines.push(`V${id} ${a} ${low} dc 0 ac ${num(volt)}${said}`);
+          if (volt !== 0) input ??= `V${id}`;
+        }
         break;
       }
       case 'I':
@@ -101,14 +106,13 @@ export function deck(network: Network, ask: DeckAsk): string {
 }
 
 function asks(ask: DeckAsk, node: (n: Node) => string, input: string | null, noisy: number): string[] {
-  const [p, q] = ask.out.map(node);
-  const probe = q === '0' ? `v(${p})` : `v(${p},${q})`;
+  const probes = ask.out.map(([a, b]) => (node(b) === '0' ? `v(${node(a)})` : `v(${node(a)},${node(b)})`));
   const sweep = `dec ${ask.perDecade} ${ask.from} ${ask.to}`;
   return [
     `.options temp=${(NOISE_KELVIN - 273.15).toFixed(2)}${noisy > 0 ? ` ; ${noisy} sources carry noise of their own` : ''}`,
     `.ac ${sweep}`,
-    `.print ac ${probe}`,
-    ...(ask.noise && input ? [`.noise ${probe} ${input} ${sweep}`, '.print noise onoise_spectrum'] : []),
+    ...probes.map((probe) => `.print ac ${probe.replace('v(', 'vm(')}`),
+    ...(ask.noise && input ? [`.noise ${probes[0]} ${input} ${sweep}`, '.print noise onoise_spectrum'] : []),
     '.end'
   ];
 }

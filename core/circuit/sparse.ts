@@ -135,17 +135,17 @@ export class SparseLU {
 
   /** Solves A·x = b in place; arrays of length n, in the order of the unknowns. */
   solve(xRe: Float64Array, xIm: Float64Array): void {
-    const o = this.#ready();
+    const { rowAt, colAt, lPtr, lIdx, uPtr, uIdx } = this.#ready();
     const { n } = this.pattern;
-    const wRe = this.#wRe;
-    const wIm = this.#wIm;
+    const [wRe, wIm, dRe, dIm] = [this.#wRe, this.#wIm, this.#dRe, this.#dIm];
+    const [lRe, lIm, uRe, uIm] = [this.#lRe, this.#lIm, this.#uRe, this.#uIm];
     for (let k = 0; k < n; k++) {
-      let r = xRe[o.rowAt[k]];
-      let i = xIm[o.rowAt[k]];
-      for (let p = o.lPtr[k]; p < o.lPtr[k + 1]; p++) {
-        const j = o.lIdx[p];
-        r -= this.#lRe[p] * wRe[j] - this.#lIm[p] * wIm[j];
-        i -= this.#lRe[p] * wIm[j] + this.#lIm[p] * wRe[j];
+      let r = xRe[rowAt[k]];
+      let i = xIm[rowAt[k]];
+      for (let p = lPtr[k]; p < lPtr[k + 1]; p++) {
+        const j = lIdx[p];
+        r -= lRe[p] * wRe[j] - lIm[p] * wIm[j];
+        i -= lRe[p] * wIm[j] + lIm[p] * wRe[j];
       }
       wRe[k] = r;
       wIm[k] = i;
@@ -153,53 +153,53 @@ export class SparseLU {
     for (let k = n - 1; k >= 0; k--) {
       let r = wRe[k];
       let i = wIm[k];
-      for (let p = o.uPtr[k]; p < o.uPtr[k + 1]; p++) {
-        const j = o.uIdx[p];
-        r -= this.#uRe[p] * wRe[j] - this.#uIm[p] * wIm[j];
-        i -= this.#uRe[p] * wIm[j] + this.#uIm[p] * wRe[j];
+      for (let p = uPtr[k]; p < uPtr[k + 1]; p++) {
+        const j = uIdx[p];
+        r -= uRe[p] * wRe[j] - uIm[p] * wIm[j];
+        i -= uRe[p] * wIm[j] + uIm[p] * wRe[j];
       }
-      wRe[k] = r * this.#dRe[k] - i * this.#dIm[k];
-      wIm[k] = r * this.#dIm[k] + i * this.#dRe[k];
+      wRe[k] = r * dRe[k] - i * dIm[k];
+      wIm[k] = r * dIm[k] + i * dRe[k];
     }
     for (let k = 0; k < n; k++) {
-      xRe[o.colAt[k]] = wRe[k];
-      xIm[o.colAt[k]] = wIm[k];
+      xRe[colAt[k]] = wRe[k];
+      xIm[colAt[k]] = wIm[k];
     }
   }
 
   /** Solves the transposed system Aᵀ·x = b in place: one solve gives the transfer of every source to one output. */
   solveAdjoint(xRe: Float64Array, xIm: Float64Array): void {
-    const o = this.#ready();
+    const { rowAt, colAt, lPtr, lIdx, uPtr, uIdx } = this.#ready();
     const { n } = this.pattern;
-    const wRe = this.#wRe;
-    const wIm = this.#wIm;
+    const [wRe, wIm, dRe, dIm] = [this.#wRe, this.#wIm, this.#dRe, this.#dIm];
+    const [lRe, lIm, uRe, uIm] = [this.#lRe, this.#lIm, this.#uRe, this.#uIm];
     for (let k = 0; k < n; k++) {
-      wRe[k] = xRe[o.colAt[k]];
-      wIm[k] = xIm[o.colAt[k]];
+      wRe[k] = xRe[colAt[k]];
+      wIm[k] = xIm[colAt[k]];
     }
     for (let k = 0; k < n; k++) {
-      const r = wRe[k] * this.#dRe[k] - wIm[k] * this.#dIm[k];
-      const i = wRe[k] * this.#dIm[k] + wIm[k] * this.#dRe[k];
+      const r = wRe[k] * dRe[k] - wIm[k] * dIm[k];
+      const i = wRe[k] * dIm[k] + wIm[k] * dRe[k];
       wRe[k] = r;
       wIm[k] = i;
-      for (let p = o.uPtr[k]; p < o.uPtr[k + 1]; p++) {
-        const j = o.uIdx[p];
-        wRe[j] -= this.#uRe[p] * r - this.#uIm[p] * i;
-        wIm[j] -= this.#uRe[p] * i + this.#uIm[p] * r;
+      for (let p = uPtr[k]; p < uPtr[k + 1]; p++) {
+        const j = uIdx[p];
+        wRe[j] -= uRe[p] * r - uIm[p] * i;
+        wIm[j] -= uRe[p] * i + uIm[p] * r;
       }
     }
     for (let k = n - 1; k >= 0; k--) {
       const r = wRe[k];
       const i = wIm[k];
-      for (let p = o.lPtr[k]; p < o.lPtr[k + 1]; p++) {
-        const j = o.lIdx[p];
-        wRe[j] -= this.#lRe[p] * r - this.#lIm[p] * i;
-        wIm[j] -= this.#lRe[p] * i + this.#lIm[p] * r;
+      for (let p = lPtr[k]; p < lPtr[k + 1]; p++) {
+        const j = lIdx[p];
+        wRe[j] -= lRe[p] * r - lIm[p] * i;
+        wIm[j] -= lRe[p] * i + lIm[p] * r;
       }
     }
     for (let k = 0; k < n; k++) {
-      xRe[o.rowAt[k]] = wRe[k];
-      xIm[o.rowAt[k]] = wIm[k];
+      xRe[rowAt[k]] = wRe[k];
+      xIm[rowAt[k]] = wIm[k];
     }
   }
 

@@ -114,6 +114,18 @@ export class System {
     return into;
   }
 
+  /** Voltage sources of these names at these volts, everything else off. */
+  solveHeld(held: readonly (readonly [part: string, volt: Complex])[], into: Solution = this.blank()): Solution {
+    into.clear();
+    for (const [part, [re, im]] of held) {
+      const k = into.branch(part);
+      into.re[k] = re;
+      into.im[k] = im;
+    }
+    this.#lu.solve(into.re, into.im);
+    return into;
+  }
+
   /**
    * The adjoint solve for the output V(a) − V(b): afterwards `voltage(p, q)` is the output caused by one ampere
    * into p and out of q, and `current(name)` the output caused by one volt in the voltage source of that name.

@@ -95,21 +95,25 @@ export class Readings {
     readonly plug: 'xlr' | 'jack' = 'xlr'
   ) {}
   /** The name that a value goes by at the switch positions as they are. */
-  nameOf = (name: string): string => this.model.alias?.(this.choice)[name] ?? name;
-  value = (name: string): number => {
+  nameOf(name: string): string {
+    return this.model.alias?.((option) => this.choice(option))[name] ?? name;
+  }
+  value(name: string): number {
     const key = this.nameOf(name);
     const own = this.settings[key];
     if (typeof own === 'number') return own;
     const spec = this.model.params[key];
     if (!spec) throw new Error(`${this.model.id} has no value ${key}`);
     return spec.typ;
-  };
-  has = (name: string): boolean => name in this.model.params;
-  choice = (name: string): string => {
+  }
+  has(name: string): boolean {
+    return name in this.model.params;
+  }
+  choice(name: string): string {
     if (name === 'plug') return this.plug;
     const own = this.settings[name];
     return typeof own === 'string' ? own : (this.model.options[name]?.default ?? '');
-  };
+  }
   /** Its protective earth has been taken away. */
   get unearthed(): boolean {
     return this.settings.earth === 'removed';

@@ -30,8 +30,8 @@ function bench(id: string, settings: Settings = {}) {
     part: (name) => name,
     inner: (name) => net.node(`inner.${name}`),
     port: (name) => ports.get(name)!,
-    value: read.value,
-    choice: read.choice,
+    value: (name) => read.value(name),
+    choice: (name) => read.choice(name),
     bond: (name, a, b, ohm) => {
       bonds.push(name);
       net.resistor(name, a, b, ohm);

@@ -2,8 +2,6 @@ import { modelOf, portOf, type Readings } from '../gear/catalogue';
 import type { LevelClass, Model, PortSpec } from '../gear/types';
 import type { Cable, Plan } from '../plan/schema';
 import { readingsAt } from '../plan/devices';
-import type { Hum } from '../rig/hum';
-import type { Tie } from '../rig/rings';
 import type { LineSolution, Span } from '../rig/solve';
 import { type Code, CODES, type Fact, type Finding } from './types';
 
@@ -11,9 +9,6 @@ import { type Code, CODES, type Fact, type Finding } from './types';
 export interface JoinContext {
   readonly plan: Plan;
   readonly solution: LineSolution;
-  /** Of the whole rig, at this line's input; null when its earths cannot be solved. */
-  readonly hum: Hum | null;
-  readonly ties: readonly Tie[];
   readonly at: number;
   readonly span: Span;
   readonly cable: Cable;
@@ -28,12 +23,7 @@ export interface End {
   readonly read: Readings;
 }
 
-export function joinContext(
-  plan: Plan,
-  solution: LineSolution,
-  { hum, ties }: Pick<JoinContext, 'hum' | 'ties'>,
-  at: number
-): JoinContext {
+export function joinContext(plan: Plan, solution: LineSolution, at: number): JoinContext {
   const span = solution.spans[at];
   const cable = plan.cables[span.cable];
   const end = (device: string, port: string, through?: string): End => {
@@ -43,8 +33,6 @@ export function joinContext(
   return {
     plan,
     solution,
-    hum,
-    ties,
     at,
     span,
     cable,

@@ -1,27 +1,36 @@
 import { modelOf } from '../gear/catalogue';
 import { readingsAt } from '../plan/devices';
 import type { GroundEdge } from '../rig/builder';
-import { HUM_KINDS } from '../rig/hum';
-import { earthed, ringThrough } from '../rig/rings';
+import { type Hum, HUM_KINDS } from '../rig/hum';
+import { earthed, ringThrough, type Tie } from '../rig/rings';
 import type { LineSolution } from '../rig/solve';
 import { toDbu } from '../units/quantity';
 import { finding, type JoinContext } from './context';
 import { HARM_AMPERE, HUM, INDUCED, LEAST_RAIL, onLadder } from './limits';
 import { type Fact, fact, type Finding } from './types';
 
+/** What the whole rig does at a line's input. */
+interface Around {
+  /** Null when the rig's earths cannot be solved. */
+  readonly hum: Hum | null;
+  readonly ties: readonly Tie[];
+}
+type Context = JoinContext & Around;
+
 /** Loops through this cable's shield, hum, lift, and whether phantom goes where it should. */
-export function checkGround(c: JoinContext): Finding[] {
+export function checkGround(join: JoinContext, around: Around): Finding[] {
+  const c = { ...join, ...around };
   return [...loops(c), ...humOf(c), ...phantom(c), ...lifted(c), ...earths(c)];
 }
 
 /** Hum under the playing, dB, from one kind of cause or all. */
-const below = (c: JoinContext, volts: number): number => {
+const below = (c: Context, volts: number): number => {
   const { spans } = c.solution;
   const value = spans[spans.length - 1].far.nominalDbu - toDbu(volts);
   return Number.isFinite(value) ? value : volts > 0 ? -200 : 200;
 };
 
-function loops(c: JoinContext): Finding[] {
+function loops(c: Context): Finding[] {
   const ring = ringThrough(c.solution.rig, c.span.cable, c.ties);
   if (!ring) return [finding('no-loop', c.at, { severity: 'clean', value: 0, unit: 'count', limit: null })];
   const earths = c.hum?.byKind.earths ?? 0;
@@ -55,7 +64,7 @@ const ringHasUnbalanced = (solution: LineSolution, ring: readonly GroundEdge[]):
   solution.spans.some((s) => !s.balanced && ring.some((e) => 'cable' in e.what && e.what.cable === s.cable));
 
 /** All hum at the input, with what makes most of it; loops have findings of their own. */
-function humOf(c: JoinContext): Finding[] {
+function humOf(c: Context): Finding[] {
   const { hum } = c;
   if (c.far.model.family !== 'input' || !hum) return [];
   const { earths, leak, electric, winding, cable } = hum.byKind;

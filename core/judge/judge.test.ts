@@ -152,7 +152,7 @@ describe('over random shows', () => {
     fc.assert(
       fc.property(anyPlan, (plan) => {
         for (const line of traceLines(plan)) {
-          const report = judgeLine(plan, line, COARSE);
+          const report = judgeLine(plan, line, { perOctave: COARSE });
           expect(of(report, 'unsolvable')).toBeUndefined();
           expect(report.marks.length).toBe(line.cables.length);
           for (const f of report.findings) {

@@ -2,7 +2,7 @@ import { CircuitError } from '../circuit/network';
 import { modelOf } from '../gear/catalogue';
 import type { Notes } from '../gear/instruments';
 import { readingsAt } from '../plan/devices';
-import { isComplete, type Line, lineKey, scopeKey } from '../plan/lines';
+import { isComplete, type Line, lineKey } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { HUM_KINDS, type HumKind } from '../rig/hum';
 import type { Noise } from '../rig/noise';
@@ -10,7 +10,7 @@ import type { LineSolution } from '../rig/solve';
 import { toDbu } from '../units/quantity';
 import { checkBalance } from './balance';
 import { checkConnector } from './connector';
-import { finding, joinContext } from './context';
+import { finding, joinContext, type JoinContext } from './context';
 import { checkGround } from './ground';
 import { checkImpedance } from './impedance';
 import { checkLevel } from './level';
@@ -75,8 +75,8 @@ export function judgePlan(plan: Plan, pieces?: Pieces): LineReport[] {
 export function judgeWhole(whole: Whole): LineReport[] {
   const solved = whole.solved();
   const reports = new Map<string, LineReport>();
-  for (const domain of whole.domains) {
-    const key = scopeKey(whole.plan, domain);
+  for (const [k, domain] of whole.domains.entries()) {
+    const key = whole.keyOf(k);
     for (const line of domain.lines) reports.set(line.id, assemble(whole.plan, line, solved.get(line.id), key));
   }
   return whole.lines.map((line) => reports.get(line.id)!);
@@ -143,18 +143,29 @@ function bare(line: Line, key: string, only: Finding): LineReport {
   };
 }
 
-function report(plan: Plan, solution: LineSolution, { hum, ties }: Solved, key: string): LineReport {
+/** What of a report the rest of the rig has no say in. */
+interface Still {
+  readonly contexts: readonly JoinContext[];
+  /** Findings before and after those of ground, by cable. */
+  readonly findings: readonly (readonly Finding[])[];
+  readonly report: Omit<LineReport, 'key' | 'severity' | 'findings' | 'marks' | 'hum'>;
+}
+/** By solution: it lives as long as the line does not change. */
+const still = new WeakMap<LineSolution, Still>();
+
+function stillOf(plan: Plan, solution: LineSolution): Still {
+  const known = still.get(solution);
+  if (known) return known;
   const { line, spans, hz } = solution;
-  const findings = spans.flatMap((_, at) => {
-    const c = joinContext(plan, solution, { hum, ties }, at);
-    return [...checkConnector(c), ...checkBalance(c), ...checkLevel(c), ...checkImpedance(c), ...checkGround(c)];
-  });
-  const marks = spans.map((_, at) =>
-    CHECKS.map((check) => worst(findings.filter((f) => f.at === at && f.check === check).map((f) => f.severity)))
-  );
+  const contexts = spans.map((_, at) => joinContext(plan, solution, at));
+  const findings = contexts.map((c) => [
+    ...checkConnector(c),
+    ...checkBalance(c),
+    ...checkLevel(c),
+    ...checkImpedance(c)
+  ]);
   const last = spans[spans.length - 1].far;
-  const gain = findings.find((f) => f.check === 'level' && f.because.some((b) => b.name === 'gainMax'));
-  const humDbu = hum ? floor(toDbu(hum.volts)) : null;
+  const gain = findings.flat().find((f) => f.check === 'level' && f.because.some((b) => b.name === 'gainMax'));
   const rooms = spans
     .flatMap((s) => [s.near, s.far])
     .slice(1)
@@ -165,37 +176,56 @@ function report(plan: Plan, solution: LineSolution, { hum, ties }: Solved, key: 
     peak: floor(p.peakDbu),
     clip: Number.isFinite(p.clipDbu) ? p.clipDbu : null
   });
+  const made: Still = {
+    contexts,
+    findings,
+    report: {
+      id: line.id,
+      devices: line.devices,
+      cables: line.cables,
+      points: spans.map((s) => ({ near: point(s.near), far: point(s.far) })),
+      arrives: floor(last.nominalDbu),
+      gain: gain ? gain.value : null,
+      room: Number.isFinite(room) ? room : null,
+      snr: solution.noise ? floor(last.nominalDbu - solution.noise.flatDbu) : null,
+      noise: solution.noise,
+      phantomVolts: solution.phantom?.volts ?? null,
+      cmrr: spans[spans.length - 1].cmrrDb,
+      response: {
+        hz: Array.from(hz),
+        db: Array.from(solution.soundDb, floor),
+        ideal: Array.from(solution.idealDb)
+      },
+      notes: readingsAt(plan, line.devices[0]).notes
+    }
+  };
+  still.set(solution, made);
+  return made;
+}
+
+function report(plan: Plan, solution: LineSolution, { hum, ties }: Solved, key: string): LineReport {
+  const { contexts, findings: before, report: rest } = stillOf(plan, solution);
+  const byCable = contexts.map((c, at) => [...before[at], ...checkGround(c, { hum, ties })]);
+  const findings = byCable.flat();
+  const marks = byCable.map((list) =>
+    CHECKS.map((check) => worst(list.filter((f) => f.check === check).map((f) => f.severity)))
+  );
+  const humDbu = hum ? floor(toDbu(hum.volts)) : null;
   return {
-    id: line.id,
+    ...rest,
     key,
-    devices: line.devices,
-    cables: line.cables,
     severity: worst(findings.map((f) => f.severity)),
     findings,
     marks,
-    points: spans.map((s) => ({ near: point(s.near), far: point(s.far) })),
-    arrives: floor(last.nominalDbu),
-    gain: gain ? gain.value : null,
-    room: Number.isFinite(room) ? room : null,
-    snr: solution.noise ? floor(last.nominalDbu - solution.noise.flatDbu) : null,
-    noise: solution.noise,
     hum:
       hum && humDbu !== null
         ? {
             dbu: humDbu,
-            below: floor(last.nominalDbu - humDbu),
+            below: floor(rest.arrives! - humDbu),
             spectrum: Array.from(hum.spectrum, (v) => floor(toDbu(v))),
             byKind: HUM_KINDS.map((kind) => ({ kind, dbu: floor(toDbu(hum.byKind[kind])) }))
           }
-        : null,
-    phantomVolts: solution.phantom?.volts ?? null,
-    cmrr: spans[spans.length - 1].cmrrDb,
-    response: {
-      hz: Array.from(hz),
-      db: Array.from(solution.soundDb, floor),
-      ideal: Array.from(solution.idealDb)
-    },
-    notes: readingsAt(plan, line.devices[0]).notes
+        : null
   };
 }
 

@@ -1,5 +1,5 @@
 import { CircuitError } from '../circuit/network';
-import { type Domain, domainsOf, isComplete, type Line, scopeKey, traceLines } from '../plan/lines';
+import { type Domain, domainsOf, isComplete, type Line, scopeKey, sharedKey, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { type DomainHum, domainHum, type Hum, RigHum } from '../rig/hum';
 import { type Tie, tiesOf } from '../rig/rings';
@@ -66,6 +66,7 @@ export class Whole {
   readonly lines: readonly Line[];
   readonly domains: readonly Domain[];
   readonly #keys: string[] = [];
+  readonly #shared: string;
   #next = 0;
 
   /** @param pieces what is known from before; new pieces are added, those no longer in the plan taken out at the end */
@@ -75,13 +76,14 @@ export class Whole {
   ) {
     this.lines = traceLines(plan);
     this.domains = domainsOf(plan, this.lines);
+    this.#shared = sharedKey(plan);
   }
 
   /** Solves one more piece that is not known yet. @returns false when all are */
   step(): boolean {
     while (this.#next < this.domains.length) {
       const domain = this.domains[this.#next++];
-      const key = scopeKey(this.plan, domain);
+      const key = scopeKey(this.plan, domain, this.#shared);
       this.#keys.push(key);
       if (this.pieces.has(key)) continue;
       this.pieces.set(key, solvePiece(this.plan, domain));
@@ -90,6 +92,11 @@ export class Whole {
     const live = new Set(this.#keys);
     for (const key of this.pieces.keys()) if (!live.has(key)) this.pieces.delete(key);
     return false;
+  }
+
+  /** Text that changes when the numbers of a piece, told by its place in `domains`, may. Known once it has been stepped over. */
+  keyOf(domain: number): string {
+    return this.#keys[domain];
   }
 
   /** Every complete line with the hum of the whole rig at it. */

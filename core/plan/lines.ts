@@ -88,19 +88,25 @@ export function domainsOf(plan: Plan, lines: readonly Line[] = traceLines(plan))
   return [...made.values()];
 }
 
+/** What every piece's numbers depend on, as text. Few and small: telling which of them a line hangs on would cost more. */
+export const sharedKey = (plan: Plan): string => JSON.stringify([plan.policy, plan.supplies, plan.hosts]);
+
 /** What the numbers of a piece depend on, as text: equal text, equal answer but for what the rest of the rig's earths do. */
-export function scopeKey(plan: Plan, scope: { devices: readonly string[]; cables: readonly string[] }): string {
+export function scopeKey(
+  plan: Plan,
+  scope: { devices: readonly string[]; cables: readonly string[] },
+  shared = sharedKey(plan)
+): string {
   const own = scope.devices.flatMap((d) => plan.devices[d].own ?? []).map((id) => plan.models?.[id]);
-  return JSON.stringify([
-    plan.policy,
-    // Few and small: telling which of them this line hangs on would cost more than it saves.
-    plan.supplies,
-    plan.hosts,
-    scope.devices.map((d) => [d, plan.devices[d]]),
-    scope.cables.map((c) => [c, plan.cables[c]]),
-    own,
-    scope.devices.map((d) => plan.lines[d]?.micMetres ?? null)
-  ]);
+  return (
+    shared +
+    JSON.stringify([
+      scope.devices.map((d) => [d, plan.devices[d]]),
+      scope.cables.map((c) => [c, plan.cables[c]]),
+      own,
+      scope.devices.map((d) => plan.lines[d]?.micMetres ?? null)
+    ])
+  );
 }
 
 /** As `scopeKey`, of a single line. */

@@ -1,4 +1,4 @@
-import { magnitude, minus, type System } from '../circuit/system';
+import { magnitude, type System } from '../circuit/system';
 import { modelOf } from '../gear/catalogue';
 import type { Plan } from '../plan/schema';
 import { toDb } from '../units/quantity';
@@ -21,9 +21,6 @@ export function commonMode(plan: Plan, rig: Rig, system: System, cable: string):
     .filter((part) => part.core)
     .map(({ a, b, ohm, share = 1 }) => ({ a, b, ampere: [share / ohm!, 0] as const }));
   const solved = system.at(plan.policy.mainsHz).solveCurrents(drives);
-  const chassis = rig.chassis.get(to.device)!;
-  const [hot, cold] = [solved.voltage(p, chassis), solved.voltage(q, chassis)];
-  const common = Math.hypot(hot[0] + cold[0], hot[1] + cold[1]) / 2;
-  const across = magnitude(minus(hot, cold));
-  return across > 0 ? Math.min(toDb(common / across), MOST_DB) : MOST_DB;
+  const across = magnitude(solved.voltage(p, q));
+  return across > 0 ? Math.min(toDb(1 / across), MOST_DB) : MOST_DB;
 }

@@ -52,8 +52,8 @@ function stampDevice(b: Builder, id: string, device: Device, through: string | u
     part: (name) => `${id}/${name}`,
     inner: (name) => net.node(`${id}/${name}`),
     port: (name) => b.ports.get(`${id}.${name}`)!,
-    value: read.value,
-    choice: read.choice,
+    value: (name) => read.value(name),
+    choice: (name) => read.choice(name),
     bond: (name, from, to, ohm) => {
       net.resistor(`${id}/${name}`, from, to, ohm);
       b.grounds.push({ a: from, b: to, what: { device: id } });

@@ -51,7 +51,7 @@ export function bandLevel(hz: Float64Array, db: Float64Array, low: number, high:
     const left = k > 0 ? hz[k - 1] : hz[k];
     const right = k < hz.length - 1 ? hz[k + 1] : hz[k];
     const w = Math.log(right / left);
-    power += w * 10 ** (db[k] / 10);
+    power += w * Math.exp((db[k] * Math.LN10) / 10);
     weight += w;
   }
   if (weight === 0) return interpolate(hz, db, Math.sqrt(low * high));

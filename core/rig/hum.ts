@@ -1,6 +1,7 @@
 import type { Node } from '../circuit/network';
 import { DenseLU } from '../circuit/dense';
-import { type Complex, type Solution, System } from '../circuit/system';
+import type { System } from '../circuit/system';
+import { type Complex, type Solution } from '../circuit/system';
 import type { Plan } from '../plan/schema';
 import type { Rig } from './builder';
 import { BOND_OHM, STRAY_FARAD } from './compile';
@@ -220,29 +221,26 @@ export class RigHum {
    */
   at(domain: DomainHum, device: string, shape: (hz: number) => number = () => 0): Hum {
     const out = domain.outs.indexOf(device);
-    const k = domain.bounds.length;
     const at = domain.bounds.map((b) => this.#index.get(b)!);
     const spectrum = new Float64Array(HARMONICS);
-    const power = HUM_KINDS.map(() => 0);
-    domain.blocks.forEach((block, harmonic) => {
+    const power = new Float64Array(HUM_KINDS.length);
+    for (let harmonic = 0; harmonic < HARMONICS; harmonic++) {
+      const block = domain.blocks[harmonic];
       const volts = this.#volts[harmonic];
-      if (!block || !volts) return;
-      const through = (row: Row, re = 0, im = 0): number => {
-        at.forEach((node, j) => {
-          const [r, i] = times([block.h.re[out * k + j], block.h.im[out * k + j]], [row.re[node], row.im[node]]);
-          re += r;
-          im += i;
-        });
-        return Math.hypot(re, im);
-      };
-      const parts = [
-        volts.supplies.reduce((total, row) => total + through(row), 0),
-        ...volts.strays.map((row, g) => through(row, block.direct[g].re[out], block.direct[g].im[out]))
-      ];
+      if (!block || !volts) continue;
       const heard = 10 ** (shape(this.plan.policy.mainsHz * (harmonic + 1)) / 20);
-      parts.forEach((v, g) => (power[g] += (v * heard) ** 2));
-      spectrum[harmonic] = Math.hypot(...parts) * heard;
-    });
+      let earths = 0;
+      for (const row of volts.supplies) earths += through(block, out, at, row, 0, 0);
+      let total = (earths * heard) ** 2;
+      power[0] += total;
+      for (let g = 0; g < STRAYS.length; g++) {
+        const { re, im } = block.direct[g];
+        const stray = (through(block, out, at, volts.strays[g], re[out], im[out]) * heard) ** 2;
+        power[g + 1] += stray;
+        total += stray;
+      }
+      spectrum[harmonic] = Math.sqrt(total);
+    }
     return {
       volts: Math.sqrt(power.reduce((a, b) => a + b, 0)),
       spectrum,
@@ -256,4 +254,17 @@ export class RigHum {
     const { supplies, strays } = this.#volts[0]!;
     return [...supplies, ...strays].map((row) => [row.re[node], row.im[node]]);
   }
+}
+
+/** What volts at the boundaries, with what comes in directly, make at one input. */
+function through(block: Block, out: number, at: readonly number[], volts: Row, re: number, im: number): number {
+  const { h } = block;
+  for (let j = 0; j < at.length; j++) {
+    const k = out * at.length + j;
+    const vr = volts.re[at[j]];
+    const vi = volts.im[at[j]];
+    re += h.re[k] * vr - h.im[k] * vi;
+    im += h.re[k] * vi + h.im[k] * vr;
+  }
+  return Math.sqrt(re * re + im * im);
 }

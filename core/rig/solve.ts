@@ -16,7 +16,7 @@ import { type Noise, NoiseSum } from './noise';
 import { ownResponse } from './own';
 import { type Phantom, phantomOf } from './phantom';
 import { curve, CURVES, probe, type Probe, readProbes } from './probe';
-import { NOISE_STRIDE, sweepAdaptive } from './sweep';
+import { sweepAdaptive } from './sweep';
 
 /** One end of a cable: the level there. */
 export interface Point {
@@ -56,6 +56,12 @@ export interface LineSolution {
   readonly phantom: Phantom | null;
   readonly rig: Rig;
 }
+
+/** Points an octave at which noise is read. */
+const NOISE_PER_OCTAVE = 6;
+
+/** ln of a ratio, per decibel. */
+const PER_DB = Math.LN10 / 20;
 
 /** A piece of a plan with its network, compiled once for all that is asked of it. */
 export interface Bench {
@@ -100,7 +106,7 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
     coarse,
     rig.senses.has(line.id) ? senseOf(plan, rig, lastCable) : null,
     shapeOf(plan, line),
-    options.exact ? 1 : undefined
+    options.exact ?? false
   );
   const far = swept.curves[(probes.length - 1) * CURVES + curve.far];
   const extra = refineAround(coarse, far);
@@ -145,14 +151,14 @@ function sweepLine(
   hz: Float64Array,
   sense: readonly [Node, Node] | null,
   shape: (hz: number) => number,
-  stride?: number
+  exact: boolean
 ): Swept {
   const scratch = system.blank();
   const sum = sense ? new NoiseSum(system, sense) : null;
   const octave = Math.log(hz[1] / hz[0]);
   const last = hz.length - 1;
-  const dense = (stride ?? NOISE_STRIDE * 2) < NOISE_STRIDE || hz.length < 30;
-  const step = dense ? 1 : NOISE_STRIDE;
+  // Noise is read at six points an octave, whatever the response does between them.
+  const step = exact ? 1 : Math.max(1, Math.round(Math.LN2 / octave / NOISE_PER_OCTAVE));
   const tail = Math.floor(last / step) * step;
   const curves = sweepAdaptive(
     hz.length,
@@ -166,7 +172,7 @@ function sweepLine(
       const right = k === last ? 0 : k === tail ? last - tail : step;
       sum.take((hz[k] * octave * (left + right)) / 2, shape(hz[k]));
     },
-    stride ?? (hz.length < 30 ? 1 : undefined)
+    step
   );
   return { curves, noise: sum ? sum.finish() : null };
 }
@@ -181,18 +187,23 @@ function withExtra(
 ): { hz: Float64Array; curves: Float64Array[] } {
   if (extra.length === 0) return { hz: coarse, curves: curves.slice() };
   const scratch: Solution = system.blank();
-  const rows = extra.map((f) => {
-    const row = new Float64Array(curves.length);
-    readProbes(system.at(f), probes, scratch, row);
-    return { f, at: (c: number) => row[c] };
-  });
-  const all = [...rows, ...Array.from(coarse, (f, k) => ({ f, at: (c: number) => curves[c][k] }))].sort(
-    (a, b) => a.f - b.f
-  );
-  return {
-    hz: Float64Array.from(all, ({ f }) => f),
-    curves: curves.map((_, c) => Float64Array.from(all, ({ at }) => at(c)))
-  };
+  const fresh = [...extra].sort((a, b) => a - b);
+  const row = new Float64Array(curves.length);
+  const hz = new Float64Array(coarse.length + fresh.length);
+  const out = curves.map(() => new Float64Array(hz.length));
+  for (let at = 0, k = 0, e = 0; at < hz.length; at++) {
+    const extraNext = e < fresh.length && (k >= coarse.length || fresh[e] < coarse[k]);
+    if (extraNext) {
+      hz[at] = fresh[e++];
+      readProbes(system.at(hz[at]), probes, scratch, row);
+      for (let c = 0; c < out.length; c++) out[c][at] = row[c];
+    } else {
+      hz[at] = coarse[k];
+      for (let c = 0; c < out.length; c++) out[c][at] = curves[c][k];
+      k++;
+    }
+  }
+  return { hz, curves: out };
 }
 
 /** Adds measured responses of own models to all that comes after them. */
@@ -239,7 +250,7 @@ function spansOf(
       clipDbu: clip === undefined ? Infinity : toDbu(clip)
     };
   };
-  const ohms = (db: Float64Array): Float64Array => db.map((x) => 10 ** (x / 20));
+  const ohms = (db: Float64Array): Float64Array => db.map((x) => Math.exp(x * PER_DB));
   return line.cables.map((cable, k): Span => {
     const { from, to } = plan.cables[cable];
     const of = (c: number): Float64Array => curves[k * CURVES + c];
@@ -263,7 +274,7 @@ function starved(read: Readings, device: string, phantom: Phantom | null): Pick<
   if (phantom?.device !== device || read.feed !== 'phantom') return read;
   const ideal = PHANTOM_VOLTS;
   return {
-    choice: read.choice,
+    choice: (name) => read.choice(name),
     value: (name) =>
       name === 'regulator' && phantom.volts < ideal ? Math.min(read.value(name), phantom.volts) : read.value(name)
   };

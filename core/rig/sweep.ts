@@ -4,14 +4,10 @@
 const TOLERANCE = 0.01;
 /** Below this nothing is left but rounding, dB. */
 const FLOOR = -160;
-/** Widest step, in points of the grid: three an octave of 24. */
-const STRIDE = 8;
-/** Step at which every point is computed, whatever the response: six an octave of 24. Noise is read there. */
-export const NOISE_STRIDE = 4;
 
 /**
- * Values of several curves on a logarithmic grid. Every `stride`-th point is computed; a midpoint that the cubic through
- * its neighbours misses by more than 0.01 dB is computed and its neighbourhood halved on; the rest is interpolated.
+ * Values of several curves on a logarithmic grid. Every `always`-th point is computed. Where the cubic through the others
+ * misses one by more than 0.01 dB, the points between are computed as well, halving on; the rest is interpolated.
  * @param at computes all curves at a grid point into `row`, in dB
  * @returns curves by [curve][point]
  */
@@ -19,8 +15,9 @@ export function sweepAdaptive(
   points: number,
   curves: number,
   at: (point: number, row: Float64Array) => void,
-  stride: number = STRIDE
+  always: number
 ): Float64Array[] {
+  const stride = always * 2;
   const out = Array.from({ length: curves }, () => new Float64Array(points));
   const known = new Uint8Array(points);
   const row = new Float64Array(curves);
@@ -40,7 +37,7 @@ export function sweepAdaptive(
     const half = step / 2;
     const next = new Uint8Array(points);
     for (let k = 0; k + step < points; k += step) {
-      if (!open[k] && half < NOISE_STRIDE) continue;
+      if (!open[k] && half < always) continue;
       const m = k + half;
       take(m);
       if (!missed(out, known, k, step, m, points)) continue;
@@ -82,18 +79,24 @@ function missed(
   return false;
 }
 
-/** Points left out, by the cubic through the four nearest known ones. */
+/** Points left out, by the cubic through the four nearest known ones (Lagrange). */
 function fill(out: readonly Float64Array[], known: Uint8Array): void {
   const at: number[] = [];
   for (let k = 0; k < known.length; k++) if (known[k]) at.push(k);
+  const weight = new Float64Array(4);
   for (let i = 0; i + 1 < at.length; i++) {
+    if (at[i + 1] === at[i] + 1) continue;
     const first = Math.min(Math.max(i - 1, 0), Math.max(at.length - 4, 0));
-    const base = at.slice(first, first + 4);
+    const count = Math.min(4, at.length);
     for (let k = at[i] + 1; k < at[i + 1]; k++) {
-      const weight = base.map((x, n) => base.reduce((w, y, j) => (j === n ? w : (w * (k - y)) / (x - y)), 1));
+      for (let n = 0; n < count; n++) {
+        let w = 1;
+        for (let j = 0; j < count; j++) if (j !== n) w *= (k - at[first + j]) / (at[first + n] - at[first + j]);
+        weight[n] = w;
+      }
       for (const curve of out) {
         let sum = 0;
-        for (let n = 0; n < base.length; n++) sum += weight[n] * curve[base[n]];
+        for (let n = 0; n < count; n++) sum += weight[n] * curve[at[first + n]];
         curve[k] = sum;
       }
     }

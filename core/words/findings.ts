@@ -75,7 +75,7 @@ export function sentence(f: Finding): string {
     case 'phono-into-line':
       return `The ${model(f, 'source')} goes into the ${model(f)} with no phono stage: far too quiet, and tilted by ${db(f.value)} towards the treble.`;
     case 'steps-up':
-      return `Backwards, the ${model(f)} does not lower the level: it raises it by ${db(f.value)}.`;
+      return `The ${model(f)} does not lower the level: it raises it by ${db(f.value)}.`;
     case 'converted-twice':
       return `The level is taken ${num(f, 'before') < 0 ? 'down' : 'up'} by ${db(num(f, 'before'))} and then ${f.value < 0 ? 'down' : 'up'} again by ${db(f.value)}.`;
     case 'double-stops':

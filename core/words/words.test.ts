@@ -38,6 +38,133 @@ const loop = [fact('names', 'id', 'Annex and Stage left')];
 
 /** Every code with its sentence and its few words. */
 const SAID: Record<Code, [Finding, string, string]> = {
+  'half-balanced': [
+    finding('half-balanced', 'care', 6, [fact('model', 'id', 'pro-line')]),
+    'One leg of the professional line output is led nowhere: half a signal, 6.0 dB less, and no rejection of hum.',
+    'half balanced'
+  ],
+  'outputs-joined': [
+    finding('outputs-joined', 'stop', 20, [fact('source', 'id', 'headphone')]),
+    'Left and right are twisted together: each output of the headphone jack drives the other through 20 Ω.',
+    'outputs joined'
+  ],
+  'box-as-adapter': [
+    finding('box-as-adapter', 'care', 0, [model, fact('source', 'id', 'pro-line')]),
+    'The passive box serves as a plug adapter: a professional line output is balanced and low in impedance already.',
+    'box as adapter'
+  ],
+  'contacts-swapped': [
+    finding('contacts-swapped', 'note', 0),
+    'Hot and cold are swapped: the polarity is inverted.',
+    'swapped'
+  ],
+  'bridged-output': [
+    finding('bridged-output', 'danger', 0, [fact('model', 'id', 'power-amp')]),
+    'Both terminals of the bridged power amplifier are live, and this connection grounds one of them.',
+    'bridged, grounded'
+  ],
+  'wrong-cable': [
+    finding('wrong-cable', 'care', 0, [fact('kind', 'id', 'instrument')]),
+    'Loudspeaker level runs on a jack lead: too thin, and it can catch fire or break the amplifier.',
+    'wrong cable'
+  ],
+  'no-trim': [
+    finding('no-trim', 'care', -6, [fact('model', 'id', 'aux-in')]),
+    'The aux input without a trim has nothing to turn: 6.0 dB too loud for it.',
+    'no trim'
+  ],
+  'speaker-level': [
+    finding('speaker-level', 'danger', 28, [fact('peak', 'dBu', 28), fact('model', 'id', 'line-in')]),
+    'Loudspeaker level, peaks of +28 dBu, goes into the line input, which was not made for it.',
+    'speaker level'
+  ],
+  'line-into-phono': [
+    finding('line-into-phono', 'stop', 28, []),
+    'Line level into a phono input: peaks are 28 dB over what it takes, and it is equalised for records.',
+    'line into phono'
+  ],
+  'phono-into-line': [
+    finding('phono-into-line', 'stop', 17, [fact('source', 'id', 'turntable'), fact('model', 'id', 'line-in')]),
+    'The turntable cartridge goes into the line input with no phono stage: far too quiet, and tilted by 17 dB towards the treble.',
+    'phono into line'
+  ],
+  'steps-up': [
+    finding('steps-up', 'care', 19, [fact('model', 'id', 'reversed-box')]),
+    'The passive box used backwards does not lower the level: it raises it by 19 dB.',
+    'steps up'
+  ],
+  'converted-twice': [
+    finding('converted-twice', 'note', 12, [fact('before', 'gain', -12)]),
+    'The level is taken down by 12 dB and then up again by 12 dB.',
+    'converted twice'
+  ],
+  'double-stops': [
+    finding('double-stops', 'note', 4, [model], 6),
+    'One string has 4.0 dB of room at the passive box; two at once want 6.0 dB.',
+    'double stops'
+  ],
+  'over-rail': [
+    finding('over-rail', 'care', 9, [fact('rail', 'voltage', 3), fact('clip', 'dBu', 2.7)]),
+    '3 V of rail is +3 dBu at most, RMS: the stated average is 9.0 dB more than that.',
+    'over its rails'
+  ],
+  quiet: [finding('quiet', 'clean', 85), 'Hiss stays 85 dB under the playing.', '85 dB over hiss'],
+  hissy: [
+    finding('hissy', 'note', 72, [fact('most', 'id', 'mic-in')]),
+    'Only 72 dB above the noise, most of it from the microphone input.',
+    '72 dB over hiss'
+  ],
+  'equal-impedances': [
+    finding('equal-impedances', 'stop', 1.4, load),
+    'Equal impedances, 2 kΩ on 700 Ω, match nothing here: half the voltage is lost, 2.6 dB.',
+    'equal impedances'
+  ],
+  'no-load': [
+    finding('no-load', 'danger', 47000, [fact('model', 'id', 'valve-amp')], 8),
+    'The valve amplifier’s speaker output has no load: it sees 47 kΩ instead of 8 Ω. It can destroy its output transformer.',
+    'no load'
+  ],
+  'cut-too-high': [
+    finding('cut-too-high', 'care', -4, [fact('cut', 'frequency', 80), fact('low', 'frequency', 41)]),
+    'The low cut at 80 Hz is above the lowest note: 41 Hz is 4.0 dB down.',
+    'low cut −4.0 dB'
+  ],
+  'thru-joins': [
+    finding('thru-joins', 'stop', 20, [model]),
+    'The lift of the passive box is open, but its thru joins the two grounds all the same: hum is 20 dB under the playing.',
+    'thru joins grounds'
+  ],
+  'hum-low': [finding('hum-low', 'clean', 90), 'Hum stays 90 dB under the playing.', 'hum −90 dB'],
+  hums: [
+    finding('hums', 'note', 45, [fact('cause', 'id', 'winding')]),
+    'Hum is 45 dB under the playing; most of it from stray fields into a coil or core.',
+    'hum −45 dB'
+  ],
+  'lift-no-help': [
+    finding('lift-no-help', 'note', 45, [fact('cause', 'id', 'winding')]),
+    'Lifting does not help here: this hum comes from stray fields into a coil or core, not round a loop.',
+    'lift no help'
+  ],
+  'lift-leaks': [
+    finding('lift-leaks', 'stop', 45, [fact('model', 'id', 'active-box')]),
+    'The lift of the active box, 1 MΩ is no isolation: hum is still 45 dB under the playing.',
+    'lift leaks'
+  ],
+  'earth-removed': [
+    finding('earth-removed', 'danger', 0, [fact('model', 'id', 'keyboard')]),
+    'The protective earth of the unbalanced line output has been taken away. Stop: it can kill. Give it back before anything else.',
+    'earth removed'
+  ],
+  'phantom-weak': [
+    finding('phantom-weak', 'stop', 4, [fact('model', 'id', 'active-box')], 9),
+    'Phantom is on, but only 4 V are left for the active box, 1 MΩ.',
+    'phantom weak'
+  ],
+  'plug-in-missing': [
+    finding('plug-in-missing', 'stop', 0, [fact('model', 'id', 'lavalier'), fact('input', 'id', 'line-in')]),
+    'The clip-on electret wants plug-in power, and the line input gives none.',
+    'no plug-in power'
+  ],
   'plug-fits': [
     finding('plug-fits', 'clean', 0, [fact('plug', 'id', 'xlr'), fact('socket', 'id', 'xlr')]),
     'The XLR plug goes into the XLR socket.',

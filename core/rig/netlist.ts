@@ -1,0 +1,45 @@
+import { deck } from '../circuit/deck';
+import { isComplete, type Line, lineScope, traceLines } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import { compileRig } from './compile';
+import { senseOf } from './solve';
+
+const PER_DECADE = 20;
+
+/** One line as a deck: response and noise at its input, per volt of its source. */
+export function lineDeck(plan: Plan, line: Line): string {
+  const rig = compileRig(plan, lineScope(plan, line));
+  return deck(rig.net, {
+    title: `${plan.lines[line.id]?.name ?? line.id}: response and noise at the input, per volt of the source`,
+    from: 20,
+    to: 20000,
+    perDecade: PER_DECADE,
+    out: [senseOf(plan, rig, line.cables[line.cables.length - 1])],
+    noise: true,
+    on: (part) => part.startsWith(`${line.devices[0]}/`)
+  });
+}
+
+/** A whole rig as a deck: what the EMFs of the supplies' earths do at every input, at the mains frequency and up. */
+export function rigDeck(plan: Plan): string {
+  const lines = traceLines(plan).filter((line) => isComplete(plan, line));
+  const rig = compileRig(plan, { devices: Object.keys(plan.devices), cables: Object.keys(plan.cables) });
+  const supplies = Object.entries(plan.supplies).filter(([id]) => rig.net.has(`supply:${id}`));
+  return deck(rig.net, {
+    title: 'whole rig: hum of the supplies’ earth EMFs at every input'.replace('’', "'"),
+    remarks: lines.map((line, k) => `output ${k + 1}: ${plan.lines[line.id]?.name ?? line.id}`),
+    from: plan.policy.mainsHz,
+    to: plan.policy.mainsHz * 20,
+    perDecade: PER_DECADE,
+    out: lines.map((line) => senseOf(plan, rig, line.cables[line.cables.length - 1])),
+    noise: false,
+    on: () => false,
+    // An EMF behind the earth's resistance is the same as a current across it.
+    drive: supplies.map(([id, { emf, ohm }]) => ({
+      name: `${id}, ${emf} V`,
+      a: 0,
+      b: rig.net.node(`supply:${id}`),
+      ampere: [emf / ohm, 0] as const
+    }))
+  });
+}
