@@ -1,18 +1,70 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, it } from 'vitest';
-import { device, lead, oneLine } from '../core/tests/plans';
-import { run, Wrong } from './commands';
+import { device, lead, oneLine, onTwoSupplies } from '../core/tests/plans';
+import { run } from './commands';
+import { Wrong } from './inputs';
 
 it('judges and solves a line in words, reads units', () => {
   expect(run(['line', 'dulcimer piezo, 6 m, passive box, 40 m, mic']).text).toContain(
     '147\u202FHz is 9.9\u202FdB down'
   );
-  const { hz, gainDb } = run(['solve', 'keyboard (R 10k), 1 m, resistor 10k']).data as Record<string, number[]>;
+  const { hz, gainDb } = run(['solve', '--say', 'keyboard (R 10k), 1 m, resistor 10k']).data as Record<
+    string,
+    number[]
+  >;
   expect(gainDb[hz.findIndex((f) => f >= 1000)]).toBeCloseTo(-6.02, 2);
-  expect(run(['units', 'resistance', '4k7']).data).toEqual({ kind: 'resistance', value: 4700 });
+  const spoken = 'single coil (R 6.5k, L 2.5H, C 120p, no eddy), 500 pF, resistor 10k';
+  const pickup = run(['solve', '--say', spoken]).data as Record<string, number[]>;
+  expect(pickup.gainDb[pickup.hz.findIndex((f) => f >= 999.9)]).toBeCloseTo(-7.6, 1);
+  expect(run(['solve', '--say', 'piezo, 3 m, mic']).data).toMatchObject({
+    snrDb: expect.any(Number),
+    humDbu: expect.any(Number),
+    humSpectrum: expect.objectContaining({ length: 20 })
+  });
+});
+
+it('reads quantities by their unit, and levels in all of theirs', () => {
+  const kindOf = (text: string) => run(['units', text]).data as { kind: string; value: number };
+  expect(kindOf('4k7')).toMatchObject({ kind: 'resistance', value: 4700 });
+  expect(kindOf('0,047uF')).toMatchObject({ kind: 'capacitance', value: 4.7e-8 });
+  expect(kindOf('20 ft')).toMatchObject({ kind: 'length', value: 6.096 });
+  expect(kindOf('−20 dB')).toMatchObject({ kind: 'gain', value: -20 });
+  expect(kindOf('4 mA')).toMatchObject({ kind: 'current', value: 0.004 });
+  expect(kindOf('2.5 H').kind).toBe('inductance');
+  expect(kindOf('80 Hz').kind).toBe('frequency');
+  expect(run(['units', '-10 dBV']).data).toMatchObject({ kind: 'level', dBu: expect.closeTo(-7.78, 2) });
+  expect(run(['units', '3 V rail']).text).toContain('1.061\u202FV RMS');
+  expect(run(['units', 'resistance', '4k7']).data).toMatchObject({ kind: 'resistance', value: 4700 });
+});
+
+it('writes a deck, lists loops, names the lines there are', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'cli-'));
+  const file = join(folder, 'plan.json');
+  const { plan } = oneLine({
+    source: device('keyboard', { feed: 'mains-1' }),
+    lead: lead(12),
+    input: device('line-in')
+  });
+  onTwoSupplies(plan).devices.src.supply = 'stage';
+  writeFileSync(file, JSON.stringify(plan));
+  expect(run(['netlist', file]).text).toMatch(/^\* whole rig[\s\S]*\.ac dec 20 50 1000[\s\S]*\.end\n$/);
+  expect(run(['netlist', file, '--line', 'Test']).text).toContain('.noise v(');
+  const [loop] = run(['loops', file]).data as { ampere: number; inputs: { humDbu: number; openedDbu: number }[] }[];
+  // 0.31 V at worst round 0.2 + 0.2 + 0.15 + 0.15 Ω and 12 m of shield.
+  expect(loop.ampere).toBeCloseTo(Math.hypot(0.01, 0.3) / (0.7 + 0.36), 1);
+  // An unbalanced lead needs its shield for the signal: cutting it is no way out.
+  expect(loop.inputs[0].openedDbu).toBeGreaterThan(loop.inputs[0].humDbu);
+  expect(() => run(['solve', file, '--line', 'Nobody'])).toThrow(/There is no line “Nobody”; there is Test/);
+  expect(() => run(['solve', file, '--lines', 'x'])).toThrow(/no option --lines/);
+  rmSync(folder, { recursive: true });
+});
+
+it('the table of models in the documents is the catalogue', () => {
+  const written = readFileSync(new URL('../docs/models.md', import.meta.url), 'utf8');
+  expect(written.slice(written.indexOf('## Sources'))).toBe(run(['models']).text + '\n');
 });
 
 it('judges a file, or says which field of it is wrong', () => {

@@ -1,75 +1,88 @@
-import { readFileSync } from 'node:fs';
-import { judgePlan, problems } from '../core/judge/judge';
-import { blankPlan } from '../core/plan/blank';
-import { type LoadFault, loadPlan } from '../core/plan/load';
+import { type LineReport, judgePlan, problems } from '../core/judge/judge';
+import { mixOf } from '../core/judge/mix';
+import { Whole } from '../core/judge/whole';
+import { CircuitError } from '../core/circuit/network';
 import type { Plan } from '../core/plan/schema';
-import { putLine } from '../core/plan/spec';
-import { traceLines } from '../core/plan/lines';
+import { isComplete, type Line, traceLines } from '../core/plan/lines';
+import { lineDeck, rigDeck } from '../core/rig/netlist';
 import { solveLine } from '../core/rig/solve';
-import { readLine } from '../core/say/read';
 import { formatNumber, formatQuantity } from '../core/units/format';
-import { parseQuantity } from '../core/units/parse';
-import { type Kind, KINDS } from '../core/units/quantity';
-import { loadFaultText, sayFaultText, unitFaultText } from '../core/words/faults';
+import { toDbu } from '../core/units/quantity';
 import { sentence, verdict } from '../core/words/findings';
+import { planFromFile, planFromWords, Wrong } from './inputs';
+import { loops } from './loops';
+import { modelsTable } from './models';
+import { unit } from './units';
 
 const USAGE = `guanxi COMMAND [--json]
-  line "TEXT"          reads a line in words and judges it
-  judge PLAN.json      every line of a plan file with its findings
-  solve "TEXT"         response and levels of a line in words
-  units KIND "TEXT"    reads a quantity; KIND is one of ${Object.keys(KINDS).join(', ')}`;
+  line "TEXT"                    reads a line in words and judges it
+  judge PLAN.json                every line of a plan file with its findings
+  solve PLAN.json --line NAME    response, impedances, levels, noise and hum of one line
+  solve --say "TEXT"             the same of a line in words
+  netlist PLAN.json [--line NAME]  a deck for a circuit simulator: the whole rig's hum, or one line
+  netlist --say "TEXT"           the same of a line in words
+  loops PLAN.json                every ground loop, its current, and what opening it brings
+  units "TEXT"                   reads a quantity, e.g. 4k7, 20 ft, −10 dBV, 3 V rail
+  models                         every model with its values, as a table`;
 
-export class Wrong extends Error {}
-
-function planFromWords(text: string): Plan {
-  const { spec, faults, missing } = readLine(text);
-  if (faults.length > 0) throw new Wrong(faults.map(sayFaultText).join('\n'));
-  if (!spec) throw new Wrong(`Still to be said: ${missing.join(' and ')}.`);
-  const plan = blankPlan();
-  putLine(plan, spec, (role) => role);
-  return plan;
+interface Answer {
+  data: unknown;
+  text: string;
 }
 
-function planFromFile(path: string): Plan {
-  let document: unknown;
-  try {
-    document = JSON.parse(readFileSync(path, 'utf8'));
-  } catch (error) {
-    throw new Wrong(`${path}: ${error instanceof Error ? error.message : String(error)}`);
-  }
-  // An exported show holds the plan; a bare plan is taken as well.
-  const inner = (document as { plan?: unknown } | null)?.plan ?? document;
-  const loaded = loadPlan(inner);
-  if (!loaded.ok) throw new Wrong(loaded.faults.map((f: LoadFault) => `${f.where}: ${loadFaultText(f)}`).join('\n'));
-  return loaded.plan;
-}
+const nameOf = (plan: Plan, id: string): string => plan.lines[id]?.name ?? id;
 
-function judged(plan: Plan): { data: unknown; text: string } {
+function judged(plan: Plan): Answer {
   const reports = judgePlan(plan);
-  const name = (id: string): string => plan.lines[id]?.name ?? id;
+  const { hiss, hum } = mixOf(reports);
+  const told = (r: LineReport): string =>
+    [
+      verdict(r),
+      ...(r.arrives === null ? [] : [`arrives at ${formatNumber(r.arrives, 1)} dBu`]),
+      ...(r.snr === null ? [] : [`noise ${formatNumber(-r.snr)} dB`]),
+      ...(r.hum === null ? [] : [`hum ${formatNumber(-r.hum.below)} dB`])
+    ].join(', ');
   return {
-    data: reports.map(({ id, severity, findings, arrives, gain, room }) => ({
-      line: name(id),
+    data: reports.map(({ id, severity, findings, arrives, gain, room, snr, hum: h }) => ({
+      line: nameOf(plan, id),
       severity,
       arrives,
       gain,
       room,
+      snrDb: snr,
+      humDbu: h?.dbu ?? null,
       findings
     })),
-    text: reports
-      .map((r) =>
-        [
-          `${name(r.id)}: ${verdict(r)}${r.arrives === null ? '' : `, arrives at ${formatNumber(r.arrives, 1)} dBu`}`,
-          ...problems(r).map((f) => `  ${f.severity}: ${sentence(f)}`)
-        ].join('\n')
-      )
-      .join('\n')
+    text: [
+      ...reports.map((r) =>
+        [`${nameOf(plan, r.id)}: ${told(r)}`, ...problems(r).map((f) => `  ${f.severity}: ${sentence(f)}`)].join('\n')
+      ),
+      ...(reports.length > 1 && hiss !== null && hum !== null
+        ? [`All together at the mix: hiss ${formatNumber(-hiss)} dB, hum ${formatNumber(-hum)} dB under one channel.`]
+        : [])
+    ].join('\n')
   };
 }
 
-function solved(plan: Plan): { data: unknown; text: string } {
-  const { hz, spans } = solveLine(plan, traceLines(plan)[0]);
+/** The line of that name, channel or id; the first complete one when none is named. */
+function lineOf(plan: Plan, wanted: string | undefined): Line {
+  const lines = traceLines(plan).filter((l) => isComplete(plan, l));
+  if (wanted === undefined) {
+    if (lines.length === 1) return lines[0];
+    throw new Wrong(`Which line? --line ${lines.map((l) => `"${nameOf(plan, l.id)}"`).join(' or ')}`);
+  }
+  const lower = wanted.toLowerCase();
+  const found = lines.find((l) => [nameOf(plan, l.id).toLowerCase(), l.id, `${l.info?.channel}`].includes(lower));
+  if (!found)
+    throw new Wrong(`There is no line “${wanted}”; there is ${lines.map((l) => nameOf(plan, l.id)).join(', ')}.`);
+  return found;
+}
+
+function solved(plan: Plan, line: Line): Answer {
+  const solution = solveLine(plan, line, { exact: true });
+  const { hz, spans, noise } = solution;
   const { far } = spans[spans.length - 1];
+  const hum = new Whole(plan).solved().get(line.id)?.hum ?? null;
   const data = {
     hz: [...hz],
     gainDb: [...far.gainDb],
@@ -77,38 +90,80 @@ function solved(plan: Plan): { data: unknown; text: string } {
     zoutOhm: [...spans[0].zout!],
     nominalDbu: far.nominalDbu,
     peakDbu: far.peakDbu,
-    clipDbu: Number.isFinite(far.clipDbu) ? far.clipDbu : null
+    clipDbu: Number.isFinite(far.clipDbu) ? far.clipDbu : null,
+    noiseDbu: noise?.flatDbu ?? null,
+    snrDb: noise ? far.nominalDbu - noise.flatDbu : null,
+    humDbu: hum ? finite(toDbu(hum.volts)) : null,
+    humSpectrum: hum ? Array.from(hum.spectrum, (volts) => finite(toDbu(volts))) : null
   };
   const rows = [20, 50, 100, 200, 500, 1000, 2000, 5000, 10000, 20000].map((f) => {
     const k = hz.reduce((best, x, i) => (Math.abs(Math.log(x / f)) < Math.abs(Math.log(hz[best] / f)) ? i : best), 0);
     return `${formatQuantity('frequency', hz[k], 3).padStart(9)}  ${formatNumber(far.gainDb[k], 2).padStart(8)} dB`;
   });
-  return { data, text: rows.join('\n') };
+  const dbu = (x: number | null): string => (x === null ? 'none' : `${formatNumber(x, 1)} dBu`);
+  return {
+    data,
+    text: [
+      ...rows,
+      `average ${dbu(data.nominalDbu)}, peak ${dbu(data.peakDbu)}, clips at ${dbu(data.clipDbu)}`,
+      `noise ${dbu(data.noiseDbu)}, hum ${dbu(data.humDbu)}`
+    ].join('\n')
+  };
 }
 
-function unit(kind: string, text: string): { data: unknown; text: string } {
-  if (!(kind in KINDS)) throw new Wrong(`${kind} is not a kind of quantity: ${Object.keys(KINDS).join(', ')}`);
-  const parsed = parseQuantity(kind as Kind, text);
-  if (!parsed.ok) throw new Wrong(unitFaultText(parsed.error));
-  return { data: { kind, value: parsed.value }, text: formatQuantity(kind as Kind, parsed.value, 6) };
-}
+const finite = (x: number): number | null => (Number.isFinite(x) ? x : null);
 
 /** Runs one command; throws `Wrong` with its message when it cannot. */
-export function run([command, ...args]: string[]): { data: unknown; text: string } {
+export function run([command, ...args]: string[]): Answer {
+  const [rest, flags] = split(args);
   const need = (k: number): string => {
-    if (args[k] === undefined) throw new Wrong(USAGE);
-    return args[k];
+    if (rest[k] === undefined) throw new Wrong(USAGE);
+    return rest[k];
   };
-  switch (command) {
-    case 'line':
-      return judged(planFromWords(need(0)));
-    case 'judge':
-      return judged(planFromFile(need(0)));
-    case 'solve':
-      return solved(planFromWords(need(0)));
-    case 'units':
-      return unit(need(0), need(1));
-    default:
-      throw new Wrong(USAGE);
+  const plan = (): Plan => (flags.say === undefined ? planFromFile(need(0)) : planFromWords(flags.say));
+  try {
+    switch (command) {
+      case 'line':
+        return judged(planFromWords(need(0)));
+      case 'judge':
+        return judged(planFromFile(need(0)));
+      case 'solve': {
+        const found = plan();
+        return solved(found, lineOf(found, flags.line));
+      }
+      case 'netlist': {
+        const found = plan();
+        const whole = flags.line === undefined && flags.say === undefined;
+        const text = whole ? rigDeck(found) : lineDeck(found, lineOf(found, flags.line));
+        return { data: { deck: text }, text };
+      }
+      case 'loops':
+        return loops(planFromFile(need(0)));
+      case 'units':
+        return rest.length > 1 ? unit(need(1), need(0)) : unit(need(0));
+      case 'models':
+        return modelsTable();
+      default:
+        throw new Wrong(USAGE);
+    }
+  } catch (error) {
+    if (error instanceof CircuitError) throw new Wrong(`It cannot be computed: ${JSON.stringify(error.fault)}`);
+    throw error;
   }
+}
+
+/** Plain words and the values of `--line` and `--say`. */
+function split(args: readonly string[]): [string[], { line?: string; say?: string }] {
+  const rest: string[] = [];
+  const flags: { line?: string; say?: string } = {};
+  for (let k = 0; k < args.length; k++) {
+    if (args[k] === '--line' || args[k] === '--say') {
+      const value = args[k + 1];
+      if (value === undefined) throw new Wrong(`${args[k]} needs a value.\n${USAGE}`);
+      flags[args[k].slice(2) as 'line' | 'say'] = value;
+      k++;
+    } else if (args[k].startsWith('--')) throw new Wrong(`There is no option ${args[k]}.\n${USAGE}`);
+    else rest.push(args[k]);
+  }
+  return [rest, flags];
 }

@@ -1,4 +1,5 @@
-import { run, Wrong } from './commands';
+import { run } from './commands';
+import { Wrong } from './inputs';
 
 /** The core from a shell. Results on stdout, errors on stderr with exit code 2. */
 try {

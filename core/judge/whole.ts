@@ -2,6 +2,7 @@ import { CircuitError } from '../circuit/network';
 import { type Domain, domainsOf, isComplete, type Line, scopeKey, sharedKey, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { type DomainHum, domainHum, type Hum, RigHum } from '../rig/hum';
+import { type Loop, loopsOf } from '../rig/loops';
 import { type Tie, tiesOf } from '../rig/rings';
 import { benchOf, type LineSolution, senseOf, shapeOf, solveLine } from '../rig/solve';
 
@@ -120,6 +121,28 @@ export class Whole {
         });
     }
     return out;
+  }
+
+  /** Every ground loop of the rig, those with the most current first. */
+  loops(): Loop[] {
+    while (this.step());
+    const pieces = this.#keys.map((key) => this.pieces.get(key)!);
+    const rig = rigHum(
+      this.plan,
+      pieces.flatMap((p) => p.hum ?? [])
+    );
+    if (!rig) return [];
+    return this.domains
+      .flatMap((domain, k) => {
+        const { hum } = pieces[k];
+        if (!hum) return [];
+        const others = pieces.filter((_, j) => j !== k);
+        const again = (changed: DomainHum): RigHum =>
+          new RigHum(this.plan, [...others.flatMap((p) => p.hum ?? []), changed]);
+        const beyond = others.flatMap((p) => p.ties);
+        return loopsOf(this.plan, domain, rig, hum, beyond, again);
+      })
+      .sort((a, b) => b.ampere - a.ampere);
   }
 
   /** The rest of the rig around one line. */

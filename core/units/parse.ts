@@ -157,3 +157,22 @@ function level(number: string, unit: string, fail: Fail): Parsed {
   const text = withExponent(number, PREFIX[match[1]]);
   return volts === 1 ? finite(text, fail) : scaled(Number(text), volts, fail);
 }
+
+/** What a text is most likely meant as, by its unit; a bare number or prefix is a resistance, as on a part. */
+export function guessKind(text: string): Kind {
+  const clean = text.trim();
+  return GUESSES.find(([pattern]) => pattern.test(clean))?.[1] ?? 'resistance';
+}
+const GUESSES: readonly (readonly [RegExp, Kind])[] = [
+  [/(dbu|dbv|v ?(rms|pp|pk?|peak|rail)?)$/i, 'level'],
+  [/db$/i, 'gain'],
+  [/hz$|hertz$/i, 'frequency'],
+  [/mAh$|Ah$/i, 'charge'],
+  [/(m²|m2)$/i, 'area'],
+  [/F$|farad$|\d\s*[pnuµμ]\d*$/i, 'capacitance'],
+  [/H$|henry$/i, 'inductance'],
+  [/W$|watts?$/i, 'power'],
+  [/A$|amps?$/, 'current'],
+  [/%$|percent$/i, 'percent'],
+  [/\d\s*(m|metres?|meters?|cm|mm|km|ft|foot|feet|in|inch|'|")$/, 'length']
+];
