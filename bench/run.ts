@@ -1,80 +1,116 @@
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
 import { remediesFor } from '../core/advise/remedies';
-import { judgeLine, judgePlan } from '../core/judge/judge';
-import { blankPlan } from '../core/plan/blank';
-import { traceLines } from '../core/plan/lines';
-import type { Plan } from '../core/plan/schema';
-import { putLine } from '../core/plan/spec';
-import { solveLine } from '../core/rig/solve';
-import { readLine } from '../core/say/read';
+import { judgePlan } from '../core/judge/judge';
+import { type Pieces, Whole } from '../core/judge/whole';
+import { domainsOf, traceLines } from '../core/plan/lines';
+import { type DomainHum, domainHum, RigHum } from '../core/rig/hum';
+import { benchOf, senseOf, solveLine } from '../core/rig/solve';
+import { exponent, show, time } from './shows';
+import { againstSimulator } from './simulator';
+import { toleranceSeconds } from './tolerance';
 
 /** Speed as ratios to one solved line on the same machine, and as exponents of growth. `--json` for machines. */
-
-const TEXTS = [
-  'upright bass piezo, 3 m, active box 10m, 40 m, mic',
-  'dulcimer piezo, 6 m, passive box, 40 m, mic',
-  'guitar single coil, 9 m, active box, 40 m, mic',
-  'theremin wall-wart, 5 m, 40 m, line'
-];
-
-function show(lines: number): Plan {
-  const plan = blankPlan();
-  for (let k = 0; k < lines; k++) putLine(plan, readLine(TEXTS[k % TEXTS.length]).spec!, (role) => `l${k}-${role}`);
-  return plan;
-}
-
-/** Median seconds of a run, after warming up. */
-function time(run: () => void, repeats = 9): number {
-  for (let k = 0; k < 3; k++) run();
-  const taken = Array.from({ length: repeats }, () => {
-    const from = performance.now();
-    run();
-    return (performance.now() - from) / 1000;
-  }).sort((a, b) => a - b);
-  return taken[Math.floor(repeats / 2)];
-}
 
 const one = show(1);
 const [line] = traceLines(one);
 const solve = time(() => solveLine(one, line), 31);
-const judge = time(() => judgeLine(one, line), 31);
-const faulty = show(2);
-const remedies = time(
-  () =>
-    remediesFor(
-      faulty,
-      traceLines(faulty).find((l) => l.info?.name === 'Dulcimer')!
-    ),
-  5
-);
-const sizes = [16, 32, 64, 128, 256];
-const whole = sizes.map((n) => {
-  const plan = show(n);
-  return time(() => judgePlan(plan), 3);
-});
-/** Slope of log time over log lines, least squares. */
-const x = sizes.map(Math.log);
-const y = whole.map(Math.log);
-const mean = (list: number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
-const exponent =
-  x.reduce((sum, xi, k) => sum + (xi - mean(x)) * (y[k] - mean(y)), 0) /
-  x.reduce((sum, xi) => sum + (xi - mean(x)) ** 2, 0);
+const judge = time(() => judgePlan(one), 31);
 
+/** One line of 64 is changed; what is known of the others stays. */
+function changed(): number {
+  const pieces: Pieces = new Map();
+  const plan = show(64);
+  judgePlan(plan, pieces);
+  let metres = 3;
+  return time(
+    () => {
+      metres += 0.01;
+      const next = { ...plan, cables: { ...plan.cables, 'l2-lead': { ...plan.cables['l2-lead'], metres } } };
+      judgePlan(next, pieces);
+    },
+    51,
+    20
+  );
+}
+const oneChanged = changed();
+
+const faulty = show(2);
+const dulcimer = traceLines(faulty).find((l) => l.info?.name === 'Dulcimer')!;
+const remedies = time(() => remediesFor(faulty, dulcimer), 5);
+
+/** Hum of the whole rig at 20 harmonics: every piece by adjoints, then all joined at their earths and read at every input. */
+function rigHum(plan: ReturnType<typeof show>): number {
+  const pieces = domainsOf(plan).map((domain) => {
+    const { rig, system } = benchOf(plan, domain);
+    const outs = domain.lines.map((l) => [l.id, senseOf(plan, rig, l.cables[l.cables.length - 1])] as const);
+    return { rig, system, outs };
+  });
+  return time(() => {
+    const hums: DomainHum[] = pieces.map(({ rig, system, outs }) => domainHum(plan, rig, system, outs));
+    const whole = new RigHum(plan, hums);
+    for (const hum of hums) for (const out of hum.outs) whole.at(hum, out);
+  }, 5);
+}
+
+const sizes = [8, 16, 32, 64, 128, 256, 512];
+const plans = sizes.map(show);
+const whole = plans.map((plan) => time(() => judgePlan(plan), 3, 1));
+const hum = plans.map(rigHum);
+const at64 = sizes.indexOf(64);
+
+/** Bytes kept for a show of 512 lines, everything known about it included. */
+function heap(): number {
+  setFlagsFromString('--expose-gc');
+  const collect = runInNewContext('gc') as () => void;
+  const plan = show(512);
+  collect();
+  const before = process.memoryUsage();
+  const pieces: Pieces = new Map();
+  const kept = new Whole(plan, pieces).solved();
+  collect();
+  const after = process.memoryUsage();
+  if (kept.size !== 512) throw new Error('lines lost');
+  return after.heapUsed + after.arrayBuffers - before.heapUsed - before.arrayBuffers;
+}
+
+const tolerance = await toleranceSeconds();
+const simulator = againstSimulator();
 const results = {
   judgeOverSolve: judge / solve,
   remediesOverJudge: remedies / judge,
-  lines64OverOne: whole[sizes.indexOf(64)] / judge,
-  growthExponent: exponent,
+  lines64OverOne: whole[at64] / judge,
+  judgeExponent: exponent(sizes, whole),
+  humExponent: exponent(sizes, hum),
+  oneChangedOf64Ms: oneChanged * 1000,
   oneLineMs: judge * 1000,
-  lines64Ms: whole[sizes.indexOf(64)] * 1000
+  lines64Ms: whole[at64] * 1000,
+  rigHum64Ms: hum[at64] * 1000,
+  heap512MB: heap() / 1e6,
+  tolerance1000Seconds: tolerance,
+  timesFasterThanSimulator: simulator ? simulator.there / simulator.here : null
 };
+const row = (what: string, value: string): string => `${what.padEnd(52)} ${value}`;
 if (process.argv.includes('--json')) console.log(JSON.stringify(results));
 else
   console.log(
     [
-      `judging a line ÷ solving it       ${results.judgeOverSolve.toFixed(2)}`,
-      `remedies of a line ÷ judging it   ${results.remediesOverJudge.toFixed(1)}`,
-      `64 lines ÷ one line               ${results.lines64OverOne.toFixed(1)}`,
-      `growth from 16 to 256 lines       n^${results.growthExponent.toFixed(2)}`,
-      `here: one line ${results.oneLineMs.toFixed(1)} ms, 64 lines ${results.lines64Ms.toFixed(0)} ms (median)`
+      row('judging a line ÷ solving it', results.judgeOverSolve.toFixed(2)),
+      row('remedies of a line ÷ judging it', results.remediesOverJudge.toFixed(1)),
+      row('64 lines ÷ one line', results.lines64OverOne.toFixed(1)),
+      row('growth of judging, 8 to 512 lines', `n^${results.judgeExponent.toFixed(2)}`),
+      row('growth of rig hum, 8 to 512 lines', `n^${results.humExponent.toFixed(2)}`),
+      row('here, median: one changed line of 64', `${results.oneChangedOf64Ms.toFixed(1)} ms`),
+      row('one line alone', `${results.oneLineMs.toFixed(1)} ms`),
+      row('64 lines', `${results.lines64Ms.toFixed(0)} ms`),
+      row('rig hum, 64 lines × 20 harmonics', `${results.rigHum64Ms.toFixed(0)} ms`),
+      row('kept for 512 lines', `${results.heap512MB.toFixed(0)} MB`),
+      row('1,000 tolerance runs of a line, two threads', `${results.tolerance1000Seconds.toFixed(2)} s`),
+      row(
+        'times faster than a general circuit simulator',
+        results.timesFasterThanSimulator === null
+          ? 'not installed, skipped'
+          : results.timesFasterThanSimulator.toFixed(0)
+      )
     ].join('\n')
   );

@@ -2,7 +2,7 @@ import { CircuitError } from '../circuit/network';
 import { modelOf } from '../gear/catalogue';
 import type { Notes } from '../gear/instruments';
 import { readingsAt } from '../plan/devices';
-import { isComplete, type Line, lineKey } from '../plan/lines';
+import { type Domain, isComplete, type Line, lineKey } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { HUM_KINDS, type HumKind } from '../rig/hum';
 import type { Noise } from '../rig/noise';
@@ -86,14 +86,16 @@ export interface JudgeOptions {
   readonly perOctave?: number;
   /** The rest of the rig, where it is known already. */
   readonly around?: Around;
+  /** The piece that the line is in, where it is known already; the report then has no key of its own. */
+  readonly domain?: Domain;
 }
 
 /** Judges one line of a plan. Never throws on a plan that loads: what cannot be solved is a finding. */
-export function judgeLine(plan: Plan, line: Line, { perOctave, around }: JudgeOptions = {}): LineReport {
+export function judgeLine(plan: Plan, line: Line, { perOctave, around, domain }: JudgeOptions = {}): LineReport {
   const solved = isComplete(plan, line)
-    ? solveWithin(plan, line, around ?? new Whole(plan).around(line), perOctave)
+    ? solveWithin(plan, line, around ?? new Whole(plan).around(line), perOctave, domain)
     : undefined;
-  return assemble(plan, line, solved, lineKey(plan, line));
+  return assemble(plan, line, solved, domain ? '' : lineKey(plan, line));
 }
 
 function assemble(plan: Plan, line: Line, solved: Solved | undefined, key: string): LineReport {

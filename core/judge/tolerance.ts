@@ -1,6 +1,6 @@
 import { CABLES } from '../gear/cables';
 import { modelOf } from '../gear/catalogue';
-import { domainsOf, type Line, traceLines } from '../plan/lines';
+import { type Domain, domainsOf, traceLines } from '../plan/lines';
 import type { Cable, Device, Plan } from '../plan/schema';
 import { judgeLine } from './judge';
 import { rank, type Severity, worst } from './types';
@@ -34,9 +34,8 @@ const PER_OCTAVE = 6;
 /** EMFs between earths are known to a factor of two either way. */
 const EMF_SPREAD = 2;
 
-/** A plan with every value of a line's piece that was not set by hand drawn from its spread. */
-export function drawPlan(plan: Plan, line: Line, random: () => number): Plan {
-  const scope = domainsOf(plan).find((d) => d.lines.some((l) => l.id === line.id))!;
+/** A plan with every value of a piece that was not set by hand drawn from its spread. */
+export function drawPlan(plan: Plan, scope: Pick<Domain, 'devices' | 'cables'>, random: () => number): Plan {
   const draft = { ...plan, devices: { ...plan.devices }, cables: { ...plan.cables }, supplies: { ...plan.supplies } };
   for (const id of scope.devices) draft.devices[id] = drawDevice(plan, plan.devices[id], random);
   for (const id of scope.cables) draft.cables[id] = drawCable(plan.cables[id], random);
@@ -97,6 +96,7 @@ export function sampleLine(
   around?: Around
 ): Samples {
   const line = traceLines(plan).find((l) => l.id === lineId)!;
+  const domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === lineId))!;
   const rest = around ?? new Whole(plan).around(line);
   const out = {
     hz: [] as number[],
@@ -108,8 +108,8 @@ export function sampleLine(
     codes: [] as Record<string, Severity>[]
   };
   for (let k = 0; k < count; k++) {
-    const drawn = drawPlan(plan, line, mulberry32(Math.imul(seed, 1000003) + first + k));
-    const report = judgeLine(drawn, line, { perOctave: PER_OCTAVE, around: rest });
+    const drawn = drawPlan(plan, domain, mulberry32(Math.imul(seed, 1000003) + first + k));
+    const report = judgeLine(drawn, line, { perOctave: PER_OCTAVE, around: rest, domain });
     if (report.response) {
       const keep = report.response.hz.map((f) => onGrid(f)).flatMap((on, at) => (on ? [at] : []));
       if (out.hz.length === 0) out.hz = keep.map((at) => report.response!.hz[at]);

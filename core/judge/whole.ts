@@ -165,8 +165,13 @@ function rigHum(plan: Plan, hums: readonly DomainHum[]): RigHum | null {
 }
 
 /** One line of a plan that differs from a known one in this line's piece only. */
-export function solveWithin(plan: Plan, line: Line, around: Around, perOctave?: number): Solved {
-  const domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === line.id))!;
+export function solveWithin(
+  plan: Plan,
+  line: Line,
+  around: Around,
+  perOctave?: number,
+  domain: Domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === line.id))!
+): Solved {
   const piece = solvePiece(plan, domain, perOctave);
   const rig = piece.hum ? rigHum(plan, [...around.hums, piece.hum]) : null;
   return {
