@@ -148,9 +148,12 @@ describe('against a dense reference and against itself', () => {
           expect(error).toBeInstanceOf(CircuitError);
           return;
         }
-        const direct = system.solveInjection(node, 0).voltage(to);
+        const solved = system.solveInjection(node, 0);
+        const direct = solved.voltage(to);
+        // Where the controlled source nearly balances a conductance out, all voltages grow and digits are lost from them.
+        let scale = 1e-9;
+        for (let k = 1; k < net.size; k++) scale = Math.max(scale, magnitude(solved.voltage(k)));
         const adjoint = system.solveAdjoint(to, 0).voltage(node);
-        const scale = Math.max(magnitude(direct), 1e-9);
         expect(Math.hypot(direct[0] - adjoint[0], direct[1] - adjoint[1]) / scale).toBeLessThan(1e-7);
       })
     ));

@@ -1,4 +1,4 @@
-import type { Socket } from './sockets';
+import { mates, type Plug, type Socket } from './sockets';
 import { type Carries, type Model, param, type PortSpec, type StampContext } from './types';
 
 /** Things without electronics that join two cables: couplers and adapters, contact by contact. */
@@ -10,7 +10,7 @@ export interface Adapter {
   readonly id: string;
   /** Socket that takes the cable coming from the source, and the plug it offers to the next. */
   readonly from: Socket;
-  readonly to: Socket;
+  readonly to: Plug;
   readonly second: Second;
 }
 
@@ -73,7 +73,7 @@ export const JOINTS: readonly Model[] = ADAPTERS.map(joint);
  */
 export function adapterChain(
   fits: (socket: Socket) => boolean,
-  target: (plug: Socket) => boolean
+  target: (plug: Plug) => boolean
 ): readonly Adapter[] | null {
   const order: readonly Second[] = ['kept', 'grounded', 'open', 'joined'];
   const ranked = [...ADAPTERS]
@@ -84,7 +84,7 @@ export function adapterChain(
     const done = chains.find((chain) => target(chain[chain.length - 1].to));
     if (done) return done;
     chains = chains.flatMap((chain) =>
-      ranked.filter((a) => a.from === chain[chain.length - 1].to && a.to !== chain[0].from).map((a) => [...chain, a])
+      ranked.filter((a) => mates(chain[chain.length - 1].to, a.from) && !chain.includes(a)).map((a) => [...chain, a])
     );
   }
   return null;

@@ -6,8 +6,8 @@ import { type Model, param, type StampContext } from './types';
 
 /** Player and strings beside the mains wiring of a stage: 5 to 20 pF. */
 export const PLAYER_FARAD = 10 * pF;
-/** From the mains wiring to what of the hot parts the screening leaves bare: next to nothing, up to 0.5 pF with none. */
-const bare = param('capacitance', 0.0001 * pF, 0.0005 * pF, 0.5 * pF, 0, 10 * pF);
+/** From the mains wiring to what of the hot parts the screening leaves bare: next to nothing; with no screen 0.05 to 0.5 pF. */
+const bare = param('capacitance', 0.0001 * pF, 0.0005 * pF, 0.005 * pF, 0, 10 * pF);
 
 /** Wiring of a coil on two pots: EMF – R – L, C and eddy loss across, volume and tone across. Pots full up unless turned. */
 function stampCoil(s: StampContext): void {

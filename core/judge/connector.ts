@@ -1,7 +1,9 @@
+import { adapterChain } from '../gear/joints';
+import { mates, type Plug, type Socket } from '../gear/sockets';
 import { interpolate } from '../rig/grid';
 import { finding, type JoinContext, levelHere } from './context';
 import { CANCELLED_DB } from './limits';
-import { fact, type Finding } from './types';
+import { type Fact, fact, type Finding } from './types';
 
 /** Does it mate, and does each contact carry what the other side expects? */
 export function checkConnector(c: JoinContext): Finding[] {
@@ -14,7 +16,8 @@ export function checkConnector(c: JoinContext): Finding[] {
       finding('plug-does-not-fit', c.at, { severity: 'stop', value: side, unit: 'none', limit: null }, [
         fact('plug', 'id', cable.plugs[side]),
         fact('socket', 'id', ends[side].port.socket),
-        fact('model', 'id', ends[side].model.id)
+        fact('model', 'id', ends[side].model.id),
+        ...adapters(cable.plugs[side], ends[side].port.socket)
       ])
     );
   });
@@ -27,6 +30,17 @@ export function checkConnector(c: JoinContext): Finding[] {
       ])
     );
   return out;
+}
+
+/** The fewest adapters with which it would fit, and the worst that they do to the second contact. */
+function adapters(plug: Plug, socket: Socket): Fact[] {
+  const chain = adapterChain(
+    (from) => mates(plug, from),
+    (to) => mates(to, socket)
+  );
+  if (!chain) return [];
+  const worst = (['open', 'grounded', 'kept'] as const).find((what) => chain.some((a) => a.second === what))!;
+  return [fact('adapters', 'id', chain.map((a) => a.id).join(' ')), fact('second', 'id', worst)];
 }
 
 const bare = (severity: Finding['severity'], value = 0) => ({ severity, value, unit: 'none' as const, limit: null });

@@ -71,15 +71,16 @@ export function judgePlan(plan: Plan, pieces?: Pieces): LineReport[] {
   return judgeWhole(whole);
 }
 
-/** Reports of all lines of a plan in pieces. */
-export function judgeWhole(whole: Whole): LineReport[] {
-  const solved = whole.solved();
+/** Reports of all lines of a plan in pieces. @param sofar only of those that have been solved by now */
+export function judgeWhole(whole: Whole, sofar = false): LineReport[] {
+  const solved = whole.solved(sofar);
   const reports = new Map<string, LineReport>();
   for (const [k, domain] of whole.domains.entries()) {
     const key = whole.keyOf(k);
+    if (key === undefined) break;
     for (const line of domain.lines) reports.set(line.id, assemble(whole.plan, line, solved.get(line.id), key));
   }
-  return whole.lines.map((line) => reports.get(line.id)!);
+  return whole.lines.flatMap((line) => reports.get(line.id) ?? []);
 }
 
 export interface JudgeOptions {

@@ -1,5 +1,6 @@
 import { CABLES } from '../gear/cables';
 import { modelOf } from '../gear/catalogue';
+import { readingsAt } from '../plan/devices';
 import { type Domain, domainsOf, traceLines } from '../plan/lines';
 import type { Cable, Device, Plan } from '../plan/schema';
 import { judgeLine } from './judge';
@@ -31,6 +32,8 @@ export function triangular(u: number, min: number, typ: number, max: number): nu
 
 /** Points an octave of a run's response. */
 const PER_OCTAVE = 6;
+/** Positions of knobs are set, not spread. */
+const KNOBS = new Set(['gain', 'trim', 'turn', 'bright', 'level', 'low', 'high']);
 /** EMFs between earths are known to a factor of two either way. */
 const EMF_SPREAD = 2;
 
@@ -54,7 +57,8 @@ function drawDevice(plan: Plan, device: Device, random: () => number): Device {
     const u = random();
     const spread = own?.[name];
     if (spread && settings[name] === spread.typ) settings[name] = triangular(u, spread.min, spread.typ, spread.max);
-    else if (settings[name] === undefined) settings[name] = triangular(u, spec.min, spec.typ, spec.max);
+    else if (settings[name] === undefined && !KNOBS.has(name))
+      settings[name] = triangular(u, spec.min, spec.typ, spec.max);
   }
   return { ...device, settings };
 }
@@ -72,7 +76,7 @@ function drawCable(cable: Cable, random: () => number): Cable {
 /** What some runs gave; plain data to send between threads. */
 export interface Samples {
   readonly hz: readonly number[];
-  /** By run: response on `hz`, dB. */
+  /** By run: response on `hz`, dB under its own best within what is played: level has a spread of its own. */
   readonly response: readonly (readonly number[])[];
   readonly arrives: readonly number[];
   readonly snr: readonly number[];
@@ -97,6 +101,7 @@ export function sampleLine(
 ): Samples {
   const line = traceLines(plan).find((l) => l.id === lineId)!;
   const domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === lineId))!;
+  const { low, reach } = readingsAt(plan, line.devices[0]).notes;
   const rest = around ?? new Whole(plan).around(line);
   const out = {
     hz: [] as number[],
@@ -113,7 +118,9 @@ export function sampleLine(
     if (report.response) {
       const keep = report.response.hz.map((f) => onGrid(f)).flatMap((on, at) => (on ? [at] : []));
       if (out.hz.length === 0) out.hz = keep.map((at) => report.response!.hz[at]);
-      out.response.push(keep.map((at) => report.response!.db[at]));
+      const shape = keep.map((at) => report.response!.db[at]);
+      const best = Math.max(...shape.filter((_, k) => out.hz[k] >= low && out.hz[k] <= reach));
+      out.response.push(shape.map((db) => db - best));
       out.arrives.push(report.arrives!);
       if (report.snr !== null) out.snr.push(report.snr);
       if (report.hum) out.hum.push(report.hum.below);
@@ -140,7 +147,7 @@ type Band = readonly [low: number, middle: number, high: number];
 export interface Tolerance {
   readonly runs: number;
   readonly hz: readonly number[];
-  /** Response that 5, 50 and 95 % of the runs stay under, dB. */
+  /** Response that 5, 50 and 95 % of the runs stay under, dB under each one's own best. */
   readonly low: readonly number[];
   readonly middle: readonly number[];
   readonly high: readonly number[];

@@ -96,13 +96,16 @@ export class Whole {
   }
 
   /** Text that changes when the numbers of a piece, told by its place in `domains`, may. Known once it has been stepped over. */
-  keyOf(domain: number): string {
+  keyOf(domain: number): string | undefined {
     return this.#keys[domain];
   }
 
-  /** Every complete line with the hum of the whole rig at it. */
-  solved(): Map<string, Solved> {
-    while (this.step());
+  /**
+   * Every complete line with the hum of the whole rig at it.
+   * @param sofar only what has been stepped over; the rest of the rig is taken to be silent
+   */
+  solved(sofar = false): Map<string, Solved> {
+    while (!sofar && this.step());
     const pieces = this.#keys.map((key) => this.pieces.get(key)!);
     const hums = pieces.flatMap((p) => p.hum ?? []);
     const rig = rigHum(this.plan, hums);

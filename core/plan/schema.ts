@@ -118,7 +118,7 @@ const json: z.ZodType<Json> = z.lazy(() =>
     z.boolean(),
     z.number().finite(),
     z.string().max(LIMITS.note),
-    z.array(json).max(20),
+    z.array(json).max(LIMITS.response),
     z.record(z.string().max(40), json)
   ])
 );

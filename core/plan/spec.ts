@@ -160,6 +160,8 @@ function putDevice(draft: Plan, id: string, spec: DeviceSpec): void {
     settings: { ...spec.settings },
     ...(spec.supply ? { supply: spec.supply } : {})
   };
+  // Another class is no longer what the own model was made from.
+  if (old && old.model !== spec.model) delete draft.devices[id].own;
   const model = modelOf(spec.model);
   // A device that needs the mains takes the first supply there is.
   if (model.family === 'source' && !draft.devices[id].supply && model.feeds[0].startsWith('mains')) {

@@ -17,6 +17,14 @@ export interface Influence {
 
 /** ln 1.1, in decibels per neper of change. */
 const TENTH = Math.log(1.1) * (20 / Math.LN10);
+/** The two legs of a balanced stage are one value. */
+const LEGS: Readonly<Record<string, string>> = {
+  'emf-cold': 'emf',
+  'out-cold': 'out',
+  'leg-hot': 'in-r',
+  'leg-cold': 'in-r'
+};
+const whole = (part: string): string => LEGS[part] ?? part;
 /** Less is not worth telling, dB. */
 const LEAST_DB = 1e-4;
 
@@ -36,10 +44,10 @@ export function influences(plan: Plan, line: Line, hz: number): Influence[] {
   for (const [name, [dr, di]] of sensitivities(rig.net, forward, adjoint, hz)) {
     const of = /^[^/.]+/.exec(name)![0];
     const cable = of in plan.cables;
-    const part = cable ? null : name.slice(of.length + 1);
+    const part = cable ? null : whole(name.slice(of.length + 1));
     // Insulation and strays are in the network for its own sake.
     if (!cable && (name.includes('insulation') || name.includes('mains-'))) continue;
-    const key = cable ? of : name;
+    const key = cable ? of : `${of}/${part}`;
     const db = ((dr * re + di * im) / size) * TENTH;
     by.set(key, { of, part, db: (by.get(key)?.db ?? 0) + db });
   }

@@ -1,5 +1,6 @@
 import type { EditFault } from '../plan/edit';
 import type { PlanFault } from '../plan/integrity';
+import type { ResponseFault } from '../plan/own';
 import type { LoadFault } from '../plan/load';
 import type { Edit } from '../plan/schema';
 import type { SayFault } from '../say/read';
@@ -44,6 +45,22 @@ function planFaultText(fault: PlanFault): string {
       return `there is no own model “${fault.got}”`;
     case 'other-base':
       return `own model “${fault.got}” is made from “${fault.base}”, which this device is not`;
+  }
+}
+
+/** Why a table is no response. */
+export function responseFaultText(fault: ResponseFault): string {
+  switch (fault.code) {
+    case 'no-numbers':
+      return `Row ${fault.row} (“${fault.text}”) has no frequency and level in its first two columns.`;
+    case 'not-rising':
+      return `Row ${fault.row}: frequencies must rise from row to row.`;
+    case 'out-of-bounds':
+      return `Row ${fault.row} (“${fault.text}”): frequencies lie between 1 Hz and 100 kHz, levels within ±120 dB.`;
+    case 'too-many':
+      return `At most ${fault.most} rows.`;
+    case 'too-few':
+      return 'A response has at least two rows: hertz, then decibels.';
   }
 }
 

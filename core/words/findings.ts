@@ -21,7 +21,7 @@ export function sentence(f: Finding): string {
     case 'plug-fits':
       return `The ${plug(f, 'plug')} plug goes into the ${plug(f, 'socket')} socket.`;
     case 'plug-does-not-fit':
-      return `The ${plug(f, 'plug')} plug does not go into the ${model(f)}, which has ${article(plug(f, 'socket'))} socket.`;
+      return `The ${plug(f, 'plug')} plug does not go into the ${model(f)}, which has ${article(plug(f, 'socket'))} socket.${adaptersFor(f)}`;
     case 'stereo-cancels':
       return `Left and right cancel: the balanced ${model(f)} subtracts them, and what both carry is ${db(f.value)} down.`;
     case 'right-shorted':
@@ -145,6 +145,16 @@ export function sentence(f: Finding): string {
     case 'unsolvable':
       return `This line cannot be computed: something is undetermined at ${id(f, 'part')}.`;
   }
+}
+
+/** What would make it fit, and what that costs. */
+function adaptersFor(f: Finding): string {
+  const chain = f.because.find((b) => b.name === 'adapters')?.value;
+  if (typeof chain !== 'string') return '';
+  const names = chain.split(' ').map((a) => modelName(a));
+  const cost = { grounded: ', with the second contact on the shield', open: ', with one leg open', kept: '' };
+  const second = id(f, 'second') as keyof typeof cost;
+  return ` It would take ${names.map((n) => `${article(n)}`).join(' and ')}${cost[second] ?? ''}.`;
 }
 
 /** Where hum that runs round no loop comes from. */

@@ -177,6 +177,32 @@ const SETTING_NAMES: Readonly<Record<string, string>> = {
 };
 export const settingName = (id: string): string => SETTING_NAMES[id] ?? id;
 
+/** Parts inside a device's network, as one would call them. */
+const PART_NAMES: Readonly<Record<string, string>> = {
+  element: 'capacitance of the element',
+  coil: 'resistance of the coil',
+  winding: 'inductance of the coil',
+  self: 'capacitance of the coil',
+  eddy: 'eddy loss',
+  volume: 'volume pot',
+  tone: 'tone pot',
+  'tone-cap': 'tone capacitor',
+  out: 'output resistance',
+  'in-r': 'input resistance',
+  'in-c': 'input capacitance',
+  windings: 'turns ratio',
+  primary: 'primary inductance',
+  leakage: 'leakage inductance',
+  'primary-r': 'primary winding',
+  'secondary-r': 'secondary winding',
+  'primary-c': 'primary capacitance',
+  'pad-top': 'pad, series arm',
+  'pad-foot': 'pad, foot',
+  load: 'load',
+  emf: 'gain'
+};
+export const partName = (part: string): string => PART_NAMES[part] ?? part.replaceAll('-', ' ');
+
 /** How a switch position reads in a list or on a button. */
 export function choiceName(setting: string, choice: string): string {
   if (setting === 'pad') return choice === 'off' ? 'off' : `−${choice}\u202FdB`;

@@ -291,6 +291,8 @@ const FACT_NAMES: Readonly<Record<string, string>> = {
   cut: 'low cut',
   rated: 'rated load',
   cause: 'mostly',
+  adapters: 'fewest adapters',
+  second: 'second contact',
   left: 'volts left',
   drawn: 'current'
 };
@@ -299,6 +301,8 @@ const factName = (name: string): string => FACT_NAMES[name] ?? name;
 function factValue({ kind, value, name }: Fact): string {
   if (typeof value === 'string') {
     if (name === 'plug' || name === 'socket') return PLUG_NAMES[value as keyof typeof PLUG_NAMES];
+    if (name === 'second') return value;
+    if (name === 'adapters') return value.split(' ').map(modelName).join(', ');
     if (name === 'cause') return HUM_NAMES[value as HumKind];
     return CABLE_NAMES[value as CableKindId] ?? modelName(value);
   }

@@ -1,6 +1,5 @@
-import { judgeLine } from '$core/judge/judge';
+import { judgePlan } from '$core/judge/judge';
 import type { Severity } from '$core/judge/types';
-import { type Line, lineKey, traceLines } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { PushAnswer, SentEdit } from '../show/wire';
@@ -16,25 +15,22 @@ export interface Glance {
   readonly counts: Readonly<Record<Severity, number>>;
 }
 
-/** Severities by the text of all that a line depends on: an unchanged line is judged once, whatever else changes. */
-const judged = new Map<string, Severity>();
-const MOST_JUDGED = 5000;
+type Counted = Pick<Glance, 'lines' | 'counts'>;
+/** By the text of the whole plan, for hum knows no borders: a show that did not change is judged once. */
+const counted = new Map<string, Counted>();
+const MOST_COUNTED = 200;
 
-function severityOf(plan: Plan, line: Line): Severity {
-  const key = lineKey(plan, line);
-  const known = judged.get(key);
+function glance(plan: Plan): Counted {
+  const key = JSON.stringify(plan);
+  const known = counted.get(key);
   if (known) return known;
-  const { severity } = judgeLine(plan, line);
-  if (judged.size >= MOST_JUDGED) judged.delete(judged.keys().next().value!);
-  judged.set(key, severity);
-  return severity;
-}
-
-function glance(plan: Plan): Pick<Glance, 'lines' | 'counts'> {
-  const lines = traceLines(plan);
   const counts: Record<Severity, number> = { clean: 0, note: 0, care: 0, stop: 0, danger: 0 };
-  for (const line of lines) counts[severityOf(plan, line)]++;
-  return { lines: lines.length, counts };
+  const reports = judgePlan(plan);
+  for (const { severity } of reports) counts[severity]++;
+  if (counted.size >= MOST_COUNTED) counted.delete(counted.keys().next().value!);
+  const made = { lines: reports.length, counts };
+  counted.set(key, made);
+  return made;
 }
 
 /** All shows of a crew, last changed first. */

@@ -2,8 +2,8 @@
   import { modelOf, portOf } from '$core/gear/catalogue';
   import { CABLE_KIND_IDS, CABLES, type CableKindId, MAX_METRES, plugFor } from '$core/gear/cables';
   import type { Plug } from '$core/gear/sockets';
-  import type { Cable } from '$core/plan/schema';
-  import { CABLE_NAMES, modelName, PLUG_NAMES, settingName } from '$core/words/names';
+  import { type Cable, type Wiring, WIRINGS } from '$core/plan/schema';
+  import { CABLE_NAMES, choiceName, modelName, PLUG_NAMES, settingName } from '$core/words/names';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
@@ -22,11 +22,16 @@
     change({
       kind: next,
       plugs: [plugFor(next, socket(cable.from)), plugFor(next, socket(cable.to))],
+      wiring: undefined,
       settings: undefined
     });
   };
   const setPlug = (side: number, value: string): void =>
     change({ plugs: cable.plugs.map((p, k) => (k === side ? (value as Plug) : p)) as [Plug, Plug] });
+  const setWiring = (side: number, value: string): void => {
+    const next = [0, 1].map((k) => (k === side ? (value as Wiring) : (cable.wiring?.[k] ?? 'plain')));
+    change({ wiring: next.every((w) => w === 'plain') ? undefined : (next as [Wiring, Wiring]) });
+  };
   const PER_METRE = ['cShield', 'cCores', 'rShield', 'rCore'] as const;
 </script>
 
@@ -51,6 +56,12 @@
       value={cable.plugs[side]}
       choices={kind.plugs.map((value) => ({ value, text: PLUG_NAMES[value] }))}
       onset={(value) => setPlug(side, value)}
+    />
+    <ChoiceField
+      label="Soldered there"
+      value={cable.wiring?.[side] ?? 'plain'}
+      choices={WIRINGS.map((value) => ({ value, text: choiceName('wiring', value) }))}
+      onset={(value) => setWiring(side, value)}
     />
   {/each}
   <ChoiceField

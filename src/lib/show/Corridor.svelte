@@ -20,17 +20,24 @@
     const at = ends.length === 2 ? [WIDE[0], WIDE[3]] : WIDE;
     return ends.map((p, k) => ({ ...p, x: at[k] * width }));
   });
-  const shown = (db: number): number => Math.max(db, -120);
+  const shown = (db: number): number => Math.max(db, -140);
+  /** What stands below the playing at the input, dBu. */
+  const hiss = $derived(report.noise?.flatDbu ?? null);
+  const hum = $derived(report.hum && report.hum.dbu > -140 ? report.hum.dbu : null);
   const range = $derived.by(() => {
     const loudest = Math.max(...points.map((p) => p.peak));
     // A ceiling far out of reach would flatten what matters.
     const ceilings = points.flatMap((p) => (p.clip === null ? [] : [Math.min(p.clip, loudest + 24)]));
-    const values = [...points.flatMap((p) => [p.nominal, p.peak]), ...ceilings].map(shown);
+    const floors = [hiss, hum].flatMap((v) => (v === null ? [] : [Math.max(v, -130)]));
+    const values = [...points.flatMap((p) => [p.nominal, p.peak]), ...ceilings, ...floors].map(shown);
     const high = Math.ceil((Math.max(...values, 0) + 6) / 20) * 20;
     return { high, low: Math.min(Math.floor((Math.min(...values) - 8) / 20) * 20, high - 60) };
   });
   const y = (db: number): number => TOP + ((range.high - shown(db)) / (range.high - range.low)) * (BOTTOM - TOP);
-  const ticks = $derived(Array.from({ length: (range.high - range.low) / 20 + 1 }, (_, k) => range.high - 20 * k));
+  const every = $derived(range.high - range.low > 110 ? 40 : 20);
+  const ticks = $derived(
+    Array.from({ length: Math.floor((range.high - range.low) / every) + 1 }, (_, k) => range.high - every * k)
+  );
 
   type Point = (typeof points)[number];
   const path = (read: (p: Point) => number): string => {
@@ -54,7 +61,9 @@
         (p, k) =>
           `point ${k + 1}: playing ${formatNumber(p.nominal)}, peak ${formatNumber(p.peak)}, clips ${p.clip === null ? 'never' : formatNumber(p.clip)} dBu`
       )
-      .join('; ')
+      .join('; ') +
+      (hiss === null ? '' : `; hiss ${formatNumber(hiss)} dBu`) +
+      (hum === null ? '' : `; hum ${formatNumber(hum)} dBu`)
   );
   const dbu = (v: number): string => formatNumber(v, 0, true);
 
@@ -72,6 +81,8 @@
     ];
     if (last.clip !== null && last.clip <= range.high)
       list.push({ text: `clips ${dbu(last.clip)}`, y: y(last.clip) + (clips ? 14 : -5), tone: 'fill-error' });
+    if (hiss !== null) list.push({ text: `hiss ${dbu(hiss)}`, y: y(hiss) - 3, tone: 'fill-quiet' });
+    if (hum !== null) list.push({ text: `hum ${dbu(hum)}`, y: y(hum) - 3, tone: 'fill-accent' });
     list.sort((a, b) => a.y - b.y);
     list.forEach((label, k) => (label.y = Math.max(label.y, k === 0 ? 11 : list[k - 1].y + LEADING)));
     const over = list[list.length - 1].y - (HEIGHT - 6);
@@ -103,6 +114,28 @@
       <polygon points={between} class="fill-primary" opacity="0.15" />
       <path d={path((p) => p.peak)} fill="none" class={clips ? 'stroke-error' : 'stroke-primary'} stroke-width="1.4" />
       <path d={path((p) => p.nominal)} fill="none" class="stroke-primary" stroke-width="3" />
+      {#if hiss !== null}
+        <rect
+          x={last.x}
+          y={y(hiss)}
+          width={Math.max(width - last.x, 0)}
+          height={Math.max(BOTTOM - y(hiss), 0)}
+          class="fill-quiet"
+          opacity="0.16"
+        />
+        <line x1={last.x} x2={width} y1={y(hiss)} y2={y(hiss)} class="stroke-quiet" stroke-width="1.4" />
+      {/if}
+      {#if hum !== null}
+        <line
+          x1={last.x}
+          x2={width}
+          y1={y(hum)}
+          y2={y(hum)}
+          class="stroke-accent"
+          stroke-width="1.6"
+          stroke-dasharray="1.5 3"
+        />
+      {/if}
       {#each labels as label (label.text)}
         <text
           x={width - 4}

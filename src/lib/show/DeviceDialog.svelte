@@ -8,12 +8,13 @@
   import type { PartDialogProps } from './part-dialog';
   import { setDevice, setModel, setSupply } from './edits';
 
-  const { plan, id, lineName, onedit, onclose }: PartDialogProps = $props();
+  const { plan, id, lineName, onedit, onclose, onown }: PartDialogProps & { onown: () => void } = $props();
 
   const device = $derived(plan.devices[id]);
   const model = $derived(modelOf(device.model));
   const read = $derived(new Readings(model, device.settings));
   const siblings = $derived(MODELS.filter((m) => m.family === model.family));
+  const own = $derived(device.own === undefined ? undefined : plan.models?.[device.own]);
   const switches = $derived(Object.keys(model.options));
   const feeds = $derived(choicesOf(model, 'feed'));
   const supplies = $derived(Object.entries(plan.supplies).map(([value, s]) => ({ value, text: s.name })));
@@ -59,7 +60,20 @@
       onset={(value) => onedit(setSupply(plan, id, subject, value))}
     />
   {/if}
+  {#if read.feed === 'mains-1' && !device.host}
+    <ChoiceField
+      label="Protective earth, as found"
+      value={read.unearthed ? 'removed' : 'kept'}
+      choices={choicesOf(model, 'earth').map((value) => ({ value, text: value }))}
+      onset={(value) => onedit(setDevice(plan, id, subject, 'earth', value))}
+    />
+  {/if}
   {#if Object.keys(model.params).length > 0}
+    <p class="flex items-center justify-between gap-3 py-1">
+      <span class="text-quiet">{own ? `Made from your own “${own.name}”` : 'Values of the class, unless set here'}</span
+      >
+      <button type="button" class="btn btn-sm" onclick={onown}>Own models …</button>
+    </p>
     <h3 class="heading mt-4 mb-1">Values</h3>
     {#each Object.entries(model.params) as [name, spec] (name)}
       <QuantityField

@@ -1,8 +1,12 @@
 <script lang="ts">
+  import { readingsAt } from '$core/plan/devices';
   import type { Line } from '$core/plan/lines';
   import type { Edit, Exposure, Plan } from '$core/plan/schema';
+  import { delayOf } from '$core/rig/delay';
+  import { formatHz, formatNumber } from '$core/units/format';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
   import { lineName, setInfo } from './edits';
   import { EXPOSURES, isChannel, NO_CHANNEL, NO_NAME } from './line-fields';
 
@@ -14,6 +18,14 @@
   }
   const { plan, line, onedit, onclose }: Props = $props();
   let error = $state<string | null>(null);
+  const delay = $derived(line.info?.micMetres ? delayOf(line.info.micMetres) : null);
+  /** Each inverting switch and each crossed lead turns the polarity over. */
+  const invertedHere = $derived(
+    (line.devices.filter((id) => readingsAt(plan, id).choice('polarity') === 'inverted').length +
+      line.cables.filter((id) => plan.cables[id].wiring?.filter((w) => w === 'swapped').length === 1).length) %
+      2 ===
+      1
+  );
 
   function setName(value: string): void {
     const name = value.trim();
@@ -59,5 +71,25 @@
     choices={EXPOSURES}
     onset={(value) => onedit(setInfo(plan, line, { exposure: value as Exposure }))}
   />
+  <QuantityField
+    label="A microphone on it as well, at"
+    kind="length"
+    value={line.info?.micMetres ?? 0}
+    low={0}
+    high={100}
+    onset={(metres) => onedit(setInfo(plan, line, { micMetres: metres > 0 ? metres : undefined }))}
+  />
+  {#if delay}
+    <p class="text-quiet" data-delay>
+      The microphone is <span class="num text-base-content">{formatNumber(delay.seconds * 1000, 2)} ms</span> late,
+      <span class="num text-base-content">{formatNumber(delay.samples, 0)}</span> samples at 48 kHz, at 20 °C. Mixed
+      equally loud they cancel at
+      <span class="num text-base-content">{delay.notches.map((f) => formatHz(f)).join(', ')}</span>; with one polarity
+      inverted at <span class="num text-base-content">{delay.inverted.map((f) => formatHz(f)).join(', ')}</span>.
+      Delaying the direct signal by as much aligns them{invertedHere
+        ? '; this line’s polarity is inverted already'
+        : ''}.
+    </p>
+  {/if}
   {#if error}<p class="pt-1 text-error" role="alert">{error}</p>{/if}
 </Dialog>

@@ -1,9 +1,12 @@
 <script lang="ts">
   import type { Remedy } from '$core/advise/remedies';
+  import { mixOf } from '$core/judge/mix';
   import { type Line, traceLines } from '$core/plan/lines';
   import type { Edit, Plan } from '$core/plan/schema';
   import { type LineSpec, specOf } from '$core/plan/spec';
-  import { SEVERITY_NAMES } from '$core/words/names';
+  import type { Loop } from '$core/rig/loops';
+  import { formatNumber } from '$core/units/format';
+  import { modelName, SEVERITY_NAMES } from '$core/words/names';
   import Header from '$lib/ui/Header.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { onMount, tick, untrack } from 'svelte';
@@ -21,8 +24,11 @@
   import LineDialog from './LineDialog.svelte';
   import LineRow from './LineRow.svelte';
   import OpenLine from './OpenLine.svelte';
+  import OwnDialog from './OwnDialog.svelte';
   import SayField from './SayField.svelte';
+  import type { Panel } from './part-dialog';
   import { ShowSession } from './session.svelte';
+  import { ToleranceRun } from './tolerance.svelte';
   import type { SentEdit } from './wire';
 
   interface Props {
@@ -42,8 +48,12 @@
   let sort = $state<Sort>('channel');
   let filter = $state<Filter>(null);
   let remedies = $state.raw<readonly Remedy[] | null>(null);
+  /** What the open line shows below its levels: findings, unless something deeper was asked for. */
+  let panel = $state<Panel>(null);
+  let loops = $state.raw<readonly Loop[] | null>(null);
+  const tolerance = new ToleranceRun();
   let dialog = $state.raw<
-    | { kind: 'device' | 'cable' | 'info' | 'build'; id: string; line: string }
+    | { kind: 'device' | 'cable' | 'info' | 'build' | 'own'; id: string; line: string }
     | { kind: 'keys' }
     | { kind: 'new' }
     | null
@@ -52,6 +62,8 @@
 
   const rows = $derived(arrange(lines, reports, sort, filter, openId));
   const counts = $derived(tally(lines, reports));
+  /** Of the lines shown: a filter chooses what is summed. */
+  const mix = $derived(mixOf(rows.flatMap((l) => reports.get(l.id) ?? [])));
   const current = $derived(rows.find((l) => l.id === currentId) ?? rows[0] ?? null);
   const openReport = $derived(openId ? reports.get(openId) : undefined);
   const STATUS = {
@@ -90,9 +102,12 @@
       '$mod+Shift+z': redo,
       '$mod+Shift+Z': redo,
       '$mod+y': redo,
+      h: when(() => show('hum')),
+      c: when(() => show('contacts')),
+      t: when(() => show('tolerance')),
       f: when(() => (filter = filter === null ? 'wrong' : null)),
       s: when(() => (sort = sort === 'channel' ? 'verdict' : 'channel')),
-      Escape: when(() => (openId = null)),
+      Escape: when(() => (panel === null ? (openId = null) : (panel = null))),
       'Shift+?': when(() => (dialog = { kind: 'keys' })),
       '?': when(() => (dialog = { kind: 'keys' })),
       ...Object.fromEntries(
@@ -106,6 +121,7 @@
       document.removeEventListener('paste', onpaste);
       stop();
       session.close();
+      tolerance.cancel();
       judging?.close();
     };
   });
@@ -132,6 +148,20 @@
       });
   });
 
+  // Loops are looked for only while they are looked at; what they are of may have changed under them.
+  let loopsAsked = '';
+  $effect(() => {
+    const key = panel === 'hum' && openReport ? `${openReport.id} ${openReport.key} ${openReport.hum?.dbu}` : '';
+    if (key === untrack(() => loopsAsked)) return;
+    loopsAsked = key;
+    loops = null;
+    if (key === '' || !openReport || !judging) return;
+    void judging
+      .loops(plan, openReport.id)
+      .then((found) => key === loopsAsked && (loops = found))
+      .catch(() => key === loopsAsked && (loops = []));
+  });
+
   $effect(() => {
     if (!session.trouble) return;
     toast.error(session.trouble);
@@ -141,6 +171,13 @@
   function announce(what: string | null, how: string): void {
     if (what) toast(`${how}: ${what}`);
     else toast('Nothing more there.');
+  }
+
+  /** Another view of the open line, or back to its findings; opens the current line when none is. */
+  function show(what: Exclude<Panel, null>): void {
+    if (!openId && current) openId = current.id;
+    panel = panel === what ? null : what;
+    if (openId) void bringIntoView(openId);
   }
 
   async function step(by: number): Promise<void> {
@@ -317,9 +354,15 @@
       {#if filter === 'wrong'}<button type="button" class="text-primary underline" onclick={() => (filter = null)}
           >only what is wrong: show all</button
         >{/if}
-      <span class="ml-auto text-quiet max-lg:hidden"
-        >each stitch, left to right: connector, balance, level, impedance, ground</span
-      >
+      {#if mix.hiss !== null && mix.hum !== null && rows.length > 1}
+        <span
+          class="text-quiet max-sm:hidden"
+          title="What {mix.channels} channels shown, each at its working level, add up to under one channel’s playing: hiss as power, hum as voltage"
+          >together at the mix: hiss <span class="num">{formatNumber(-mix.hiss)}</span>, hum
+          <span class="num">{formatNumber(-mix.hum)} dB</span></span
+        >
+      {/if}
+      <span class="ml-auto text-quiet max-xl:hidden">stitches: connector, balance, level, impedance, ground</span>
       <button
         type="button"
         class="hidden text-quiet underline max-lg:ml-auto max-lg:inline"
@@ -343,6 +386,8 @@
       <span class="text-right" title="Average level at the input, dBu">arrives</span>
       <span class="text-right" title="Gain to the working level, dB">gain</span>
       <span class="text-right" title="Least room between peak and clip, dB">room</span>
+      <span class="text-right" title="Average level over the hiss at the input, dB">hiss</span>
+      <span class="text-right" title="Average level over the hum of the whole rig, dB">hum</span>
       <button
         type="button"
         class="text-left"
@@ -375,6 +420,15 @@
               {line}
               report={reports.get(line.id)}
               {remedies}
+              {panel}
+              {loops}
+              {tolerance}
+              onpanel={show}
+              ontolerance={() => {
+                const report = reports.get(line.id);
+                if (report) void tolerance.start(plan, line.id, `${line.id} ${report.key}`);
+              }}
+              influencesAt={(hz) => judging?.influences(plan, line.id, hz) ?? Promise.resolve([])}
               onapply={apply}
               onedit={() => edit(line)}
               oncopy={() => copy(line)}
@@ -403,7 +457,23 @@
 {:else if dialog}
   {@const line = lineOf(dialog.line)}
   {#if line && dialog.kind === 'device' && plan.devices[dialog.id]}
-    <DeviceDialog {plan} id={dialog.id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
+    {@const device = dialog.id}
+    <DeviceDialog
+      {plan}
+      id={device}
+      lineName={lineName(line)}
+      onedit={change}
+      onclose={() => (dialog = null)}
+      onown={() => (dialog = { kind: 'own', id: device, line: line.id })}
+    />
+  {:else if line && dialog.kind === 'own' && plan.devices[dialog.id]}
+    <OwnDialog
+      {plan}
+      device={dialog.id}
+      subject={`${modelName(plan.devices[dialog.id].model)} of ${lineName(line)}`}
+      onedit={change}
+      onclose={() => (dialog = null)}
+    />
   {:else if line && dialog.kind === 'cable' && plan.cables[dialog.id]}
     <CableDialog {plan} id={dialog.id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
   {:else if line && dialog.kind === 'build'}

@@ -10,14 +10,27 @@
   import { why } from '$core/words/why';
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
+  import type { Influence } from '$core/rig/influence';
+  import type { Loop } from '$core/rig/loops';
+  import ContactsPanel from './ContactsPanel.svelte';
   import Corridor from './Corridor.svelte';
+  import HumPanel from './HumPanel.svelte';
+  import type { Panel } from './part-dialog';
   import ResponseChart from './ResponseChart.svelte';
+  import type { ToleranceRun } from './tolerance.svelte';
+  import TolerancePanel from './TolerancePanel.svelte';
 
   interface Props {
     plan: Plan;
     line: Line;
     report: LineReport | undefined;
     remedies: readonly Remedy[] | null;
+    panel: Panel;
+    loops: readonly Loop[] | null;
+    tolerance: ToleranceRun;
+    onpanel: (panel: Exclude<Panel, null>) => void;
+    ontolerance: () => void;
+    influencesAt: (hz: number) => Promise<Influence[]>;
     onapply: (remedy: Remedy) => void;
     onedit: () => void;
     oncopy: () => void;
@@ -25,7 +38,24 @@
     oninfo: () => void;
     onbuild: () => void;
   }
-  const { plan, line, report, remedies, onapply, onedit, oncopy, ondelete, oninfo, onbuild }: Props = $props();
+  const {
+    plan,
+    line,
+    report,
+    remedies,
+    panel,
+    loops,
+    tolerance,
+    onpanel,
+    ontolerance,
+    influencesAt,
+    onapply,
+    onedit,
+    oncopy,
+    ondelete,
+    oninfo,
+    onbuild
+  }: Props = $props();
 
   const found = $derived(report ? problems(report) : []);
   const hasBox = $derived(
@@ -35,6 +65,15 @@
   const good = (of: LineReport) =>
     of.findings.filter((f) => ['bridges', 'keeps-response', 'gain', 'headroom'].includes(f.code)).slice(0, 4);
   let shownWhy = $state<number | null>(null);
+  const dangers = $derived(found.filter((f) => f.severity === 'danger'));
+  /** A band is of one plan: once a value has changed it is no longer drawn. */
+  const mine = $derived(report !== undefined && tolerance.of === `${line.id} ${report.key}`);
+  const band = $derived(mine ? tolerance.result : null);
+  const PANELS = [
+    ['hum', 'H', 'hiss and hum'],
+    ['contacts', 'C', 'contacts'],
+    ['tolerance', 'T', 'tolerance']
+  ] as const;
   const name = $derived(line.info?.name ?? 'this line');
 </script>
 
@@ -42,10 +81,40 @@
   {#if report?.response}
     <div class="board-row">
       <div class="corridor-cell"><Corridor {report} {hasBox} /></div>
-      <div class="response-cell"><ResponseChart {report} /></div>
+      <div class="response-cell"><ResponseChart {report} {band} /></div>
     </div>
   {/if}
-  <div class="grid grid-cols-2 gap-x-5 px-5 pt-2 max-lg:grid-cols-1 max-lg:gap-y-4 max-sm:px-3.5">
+  {#if dangers.length > 0}
+    <div class="mx-5 mt-2 rounded-[7px] border-2 border-danger px-3 py-2 max-sm:mx-3.5" role="note" data-caution>
+      {#each dangers as f (f.code)}
+        <p class="flex gap-2 leading-snug">
+          <Mark severity="danger" /><span
+            ><strong class="text-danger">Danger.</strong>
+            {panel === null ? '' : sentence(f)}
+            {why(f).reason}</span
+          >
+        </p>
+      {/each}
+    </div>
+  {/if}
+  {#if report && panel === 'hum'}<HumPanel {plan} {line} {report} {loops} />{/if}
+  {#if panel === 'contacts'}<ContactsPanel {plan} {line} />{/if}
+  {#if report && panel === 'tolerance'}
+    <TolerancePanel
+      {plan}
+      {report}
+      run={tolerance}
+      result={band}
+      busy={tolerance.progress !== null && mine}
+      onstart={ontolerance}
+      {influencesAt}
+    />
+  {/if}
+  <div
+    class="grid grid-cols-2 gap-x-5 px-5 pt-2 max-lg:grid-cols-1 max-lg:gap-y-4 max-sm:px-3.5 {panel === null
+      ? ''
+      : 'hidden'}"
+  >
     <div>
       <h2 class="heading">{found.length === 0 ? 'Nothing is wrong' : 'What is wrong'}</h2>
       {#if report && found.length === 0}
@@ -123,23 +192,28 @@
           {/each}
         </ol>
       {/if}
-      <p class="no-print flex flex-wrap gap-x-4 gap-y-1 pt-3 text-quiet">
-        <button type="button" class="hover:text-base-content" onclick={onbuild}
-          ><kbd class="key">B</kbd> build by pointing</button
-        >
-        <button type="button" class="hover:text-base-content" onclick={onedit}
-          ><kbd class="key">E</kbd> edit in words</button
-        >
-        <button type="button" class="hover:text-base-content" onclick={oninfo}
-          ><kbd class="key">I</kbd> name, channel</button
-        >
-        <button type="button" class="hover:text-base-content" onclick={oncopy}
-          ><kbd class="key">D</kbd> duplicate</button
-        >
-        <button type="button" class="hover:text-base-content" onclick={ondelete}
-          ><kbd class="key">Del</kbd> delete</button
-        >
-      </p>
     </div>
   </div>
+  <p class="no-print flex flex-wrap gap-x-4 gap-y-1 px-5 pt-3 text-quiet max-sm:px-3.5">
+    {#each PANELS as [id, key, text] (id)}
+      <button
+        type="button"
+        class="hover:text-base-content {panel === id ? 'font-semibold text-base-content underline' : ''}"
+        aria-pressed={panel === id}
+        onclick={() => onpanel(id)}><kbd class="key">{key}</kbd> {text}</button
+      >
+    {/each}
+    <span class="flex-1 max-sm:hidden"></span>
+    <button type="button" class="hover:text-base-content" onclick={onbuild}
+      ><kbd class="key">B</kbd> build by pointing</button
+    >
+    <button type="button" class="hover:text-base-content" onclick={onedit}
+      ><kbd class="key">E</kbd> edit in words</button
+    >
+    <button type="button" class="hover:text-base-content" onclick={oninfo}
+      ><kbd class="key">I</kbd> name, channel</button
+    >
+    <button type="button" class="hover:text-base-content" onclick={oncopy}><kbd class="key">D</kbd> duplicate</button>
+    <button type="button" class="hover:text-base-content" onclick={ondelete}><kbd class="key">Del</kbd> delete</button>
+  </p>
 </section>

@@ -1,11 +1,12 @@
 <script lang="ts">
   import type { LineReport } from '$core/judge/judge';
+  import type { Tolerance } from '$core/judge/tolerance';
   import { interpolate } from '$core/rig/grid';
   import { formatHz, formatNumber } from '$core/units/format';
   import { onMount } from 'svelte';
   import type { ResponseView } from './response-view';
 
-  const { report }: { report: LineReport } = $props();
+  const { report, band = null }: { report: LineReport; band?: Tolerance | null } = $props();
   let canvas: HTMLCanvasElement;
   let view: ResponseView | undefined = $state();
   let failed = $state(false);
@@ -18,7 +19,7 @@
         if (!gone) view = new View(canvas);
       })
       .catch(() => (failed = true));
-    const redraw = (): void => view?.draw(report);
+    const redraw = (): void => view?.draw(report, band);
     window.addEventListener('themechange', redraw);
     return () => {
       gone = true;
@@ -26,7 +27,7 @@
       view?.destroy();
     };
   });
-  $effect(() => view?.draw(report));
+  $effect(() => view?.draw(report, band));
 
   const told = $derived.by(() => {
     const r = report.response!;

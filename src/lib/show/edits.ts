@@ -2,7 +2,8 @@ import { keptSettings, modelOf, portOf } from '$core/gear/catalogue';
 import { plugFor } from '$core/gear/cables';
 import { editBy } from '$core/plan/diff';
 import type { Line } from '$core/plan/lines';
-import type { Cable, Edit, LineInfo, Op, Plan } from '$core/plan/schema';
+import { useOwn } from '$core/plan/own';
+import type { Cable, Edit, LineInfo, Op, OwnModel, Plan } from '$core/plan/schema';
 import { dropLine, type LineSpec, putLine, specOf } from '$core/plan/spec';
 
 /** The edits the screen makes, each one step of undo. */
@@ -72,6 +73,7 @@ export const setModel = (plan: Plan, device: string, subject: string, model: str
     const next = modelOf(model);
     const old = draft.devices[device];
     draft.devices[device] = { ...old, model, settings: keptSettings(next, old.settings) };
+    delete draft.devices[device].own;
     for (const cable of Object.values(draft.cables)) {
       (['from', 'to'] as const).forEach((side, k) => {
         const end = cable[side];
@@ -87,10 +89,38 @@ export const setCable = (plan: Plan, cable: string, subject: string, change: Par
     draft.cables[cable] = { ...draft.cables[cable], ...change };
   });
 
+/** A device of an own model; its plugs follow as with any other model. */
+export const setOwn = (plan: Plan, device: string, subject: string, own: string): Edit | null =>
+  set(plan, subject, (draft) => useOwn(draft, device, own));
+
+/** Writes an own model, new or changed; devices made from it take on its usual values. */
+export const putOwn = (plan: Plan, own: string, model: OwnModel): Edit | null =>
+  set(plan, model.name, (draft) => {
+    const before = draft.models?.[own];
+    draft.models = { ...draft.models, [own]: model };
+    for (const [id, device] of Object.entries(draft.devices)) if (device.own === own && before) useOwn(draft, id, own);
+  });
+
+/** Takes an own model out of the show; devices made from it keep their values. */
+export const dropOwn = (plan: Plan, own: string): Edit | null =>
+  set(plan, plan.models?.[own]?.name ?? own, (draft) => {
+    delete draft.models?.[own];
+    for (const device of Object.values(draft.devices)) if (device.own === own) delete device.own;
+  });
+
+/** An id that no own model of the show has. */
+export function ownId(plan: Plan): string {
+  for (;;) {
+    const made = `own-${crypto.randomUUID().slice(0, 8)}`;
+    if (!plan.models || !(made in plan.models)) return made;
+  }
+}
+
 export const setInfo = (plan: Plan, line: Line, change: Partial<LineInfo>): Edit | null =>
   set(plan, lineName(line), (draft) => {
     const old = draft.lines[line.id] ?? { name: lineName(line), exposure: 'normal' };
     const next = { ...old, ...change };
     if (next.channel === undefined) delete next.channel;
+    if (next.micMetres === undefined) delete next.micMetres;
     draft.lines[line.id] = next;
   });

@@ -1,14 +1,32 @@
 import { type Remedy, remediesFor } from '$core/advise/remedies';
-import { judgeLine, type LineReport } from '$core/judge/judge';
-import { lineKey, traceLines } from '$core/plan/lines';
+import { judgeWhole, type LineReport } from '$core/judge/judge';
+import { type Pieces, Whole } from '$core/judge/whole';
+import { traceLines } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
+import { type Influence, influences } from '$core/rig/influence';
+import type { Loop } from '$core/rig/loops';
 import { expose } from 'comlink';
 
-/** Reports by line, with the key they were computed for: an unchanged line is not computed again. */
-const known = new Map<string, LineReport>();
+/** What is known of each piece of the rig: an unchanged piece is not solved again. */
+const pieces: Pieces = new Map();
+/** What was handed out last, by line: only what differs is handed out again. */
+const sent = new Map<string, string>();
 let latest = 0;
 /** Work between two looks at whether a newer plan has come in, milliseconds. */
 const SLICE = 24;
+
+const fingerprint = (r: LineReport): string =>
+  [r.key, r.severity, r.hum?.dbu.toFixed(2), r.findings.map((f) => `${f.code}${f.severity}`).join()].join('|');
+
+/** Reports that are not what was handed out before. */
+function fresh(reports: readonly LineReport[]): LineReport[] {
+  return reports.filter((r) => {
+    const now = fingerprint(r);
+    if (sent.get(r.id) === now) return false;
+    sent.set(r.id, now);
+    return true;
+  });
+}
 
 const api = {
   /**
@@ -17,26 +35,20 @@ const api = {
    */
   async judge(plan: Plan, deliver: (reports: LineReport[]) => void): Promise<string[] | null> {
     const turn = ++latest;
-    const lines = traceLines(plan);
-    let fresh: LineReport[] = [];
+    const whole = new Whole(plan, pieces);
     let since = performance.now();
-    for (const line of lines) {
-      const old = known.get(line.id);
-      if (old?.key !== lineKey(plan, line)) {
-        const report = judgeLine(plan, line);
-        known.set(line.id, report);
-        fresh.push(report);
-      }
+    while (whole.step()) {
       if (performance.now() - since < SLICE) continue;
-      if (fresh.length > 0) deliver(fresh);
-      fresh = [];
+      const some = fresh(judgeWhole(whole, true).filter((r) => !sent.has(r.id)));
+      if (some.length > 0) deliver(some);
       await new Promise((resolve) => setTimeout(resolve, 0));
       if (turn !== latest) return null;
       since = performance.now();
     }
-    if (fresh.length > 0) deliver(fresh);
-    const ids = lines.map((l) => l.id);
-    for (const id of known.keys()) if (!ids.includes(id)) known.delete(id);
+    const changed = fresh(judgeWhole(whole));
+    if (changed.length > 0) deliver(changed);
+    const ids = whole.lines.map((l) => l.id);
+    for (const id of sent.keys()) if (!ids.includes(id)) sent.delete(id);
     return ids;
   },
 
@@ -44,6 +56,18 @@ const api = {
   remedies(plan: Plan, lineId: string): Remedy[] {
     const line = traceLines(plan).find((l) => l.id === lineId);
     return line ? remediesFor(plan, line) : [];
+  },
+
+  /** Ground loops that one line's cables are part of. */
+  loops(plan: Plan, lineId: string): Loop[] {
+    const cables = traceLines(plan).find((l) => l.id === lineId)?.cables ?? [];
+    return new Whole(plan, new Map(pieces)).loops().filter((loop) => cables.includes(loop.cable));
+  },
+
+  /** What moves one line's gain at a frequency, most first. */
+  influences(plan: Plan, lineId: string, hz: number): Influence[] {
+    const line = traceLines(plan).find((l) => l.id === lineId);
+    return line ? influences(plan, line, hz) : [];
   }
 };
 

@@ -1,6 +1,8 @@
 import type { Remedy } from '$core/advise/remedies';
 import type { LineReport } from '$core/judge/judge';
 import type { Plan } from '$core/plan/schema';
+import type { Influence } from '$core/rig/influence';
+import type { Loop } from '$core/rig/loops';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { JudgeApi } from './judge.worker';
 
@@ -42,6 +44,14 @@ export class Judging {
 
   remedies(plan: Plan, lineId: string): Promise<Remedy[]> {
     return this.#api.remedies(plan, lineId);
+  }
+
+  loops(plan: Plan, lineId: string): Promise<Loop[]> {
+    return this.#api.loops(plan, lineId);
+  }
+
+  influences(plan: Plan, lineId: string, hz: number): Promise<Influence[]> {
+    return this.#api.influences(plan, lineId, hz);
   }
 
   close(): void {

@@ -8,3 +8,6 @@ export interface PartDialogProps {
   readonly onedit: (edit: Edit | null) => void;
   readonly onclose: () => void;
 }
+
+/** What an open line shows below its levels; null for its findings and remedies. */
+export type Panel = 'hum' | 'contacts' | 'tolerance' | null;

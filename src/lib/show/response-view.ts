@@ -1,7 +1,9 @@
 import type { LineReport } from '$core/judge/judge';
+import type { Tolerance } from '$core/judge/tolerance';
 import { formatHz, formatNumber } from '$core/units/format';
 import {
   Chart,
+  Filler,
   Legend,
   LinearScale,
   LineController,
@@ -12,7 +14,7 @@ import {
   Tooltip
 } from 'chart.js';
 
-Chart.register(LineController, LineElement, PointElement, LinearScale, LogarithmicScale, Legend, Tooltip);
+Chart.register(Filler, LineController, LineElement, PointElement, LinearScale, LogarithmicScale, Legend, Tooltip);
 
 const DECADES = [20, 100, 1000, 10000];
 const MARGIN_DB = 3;
@@ -87,9 +89,13 @@ export class ResponseView {
           }
         },
         plugins: {
-          legend: { align: 'end', labels: { boxWidth: 18, boxHeight: 0, padding: 6 } },
+          legend: {
+            align: 'end',
+            labels: { boxWidth: 18, boxHeight: 0, padding: 6, filter: (item) => item.text !== '' }
+          },
           tooltip: {
             displayColors: false,
+            filter: (item) => item.dataset.label !== '',
             callbacks: {
               title: ([item]) => formatHz(item.parsed.x ?? 0),
               label: (item) => `${item.dataset.label}: ${formatNumber(item.parsed.y ?? 0, 1)} dB`
@@ -101,7 +107,7 @@ export class ResponseView {
   }
 
   /** Draws a report: the response as planned, set level with the ideal one where both are at their best. */
-  draw(report: LineReport): void {
+  draw(report: LineReport, tolerance: Pick<Tolerance, 'hz' | 'low' | 'high'> | null = null): void {
     const { response, notes, severity } = report;
     if (!response) return;
     // Zero is the best that is reached within what is played; a resonance beyond it must not push everything down.
@@ -138,7 +144,8 @@ export class ResponseView {
         borderColor: quiet,
         borderWidth: 1.2,
         borderDash: [4, 3]
-      }
+      },
+      ...(tolerance ? this.#tolerance(tolerance, line) : [])
     ];
     const { scales, plugins } = this.#chart.options;
     Object.assign(scales!.y!, { min: Math.max(Math.floor((low - MARGIN_DB) / 10) * 10, -60), max: MARGIN_DB });
@@ -149,6 +156,16 @@ export class ResponseView {
     }
     Object.assign(plugins!.legend!.labels!, { color: ink, font: { family: token('--font-sans'), size: 11 } });
     this.#chart.update('none');
+  }
+
+  /** The edges between which nine tenths of the draws lie, filled. */
+  #tolerance({ hz, low, high }: Pick<Tolerance, 'hz' | 'low' | 'high'>, colour: string) {
+    const edge = (values: readonly number[]) => hz.map((x, k) => ({ x, y: values[k] }));
+    const plain = { borderWidth: 0.8, borderColor: colour, backgroundColor: `${colour}33` };
+    return [
+      { label: '5 to 95 % of draws', data: edge(high), fill: '+1', ...plain },
+      { label: '', data: edge(low), ...plain }
+    ];
   }
 
   destroy(): void {

@@ -1,0 +1,18 @@
+<script lang="ts">
+  import type { Line } from '$core/plan/lines';
+  import type { Plan } from '$core/plan/schema';
+  import Connector from './Connector.svelte';
+
+  const { plan, line }: { plan: Plan; line: Line } = $props();
+</script>
+
+<div class="px-5 pt-2 max-sm:px-3.5" data-panel="contacts">
+  <h2 class="heading">What each contact carries</h2>
+  <div class="grid grid-cols-2 gap-x-8 gap-y-3 pt-2 max-lg:grid-cols-1">
+    {#each line.cables as cable (cable)}<Connector {plan} {cable} />{/each}
+  </div>
+  <p class="pt-2 text-quiet">
+    A red bar is a contact led nowhere, a red link a core that lies on the shield; ochre, a contact that the socket’s or
+    plug’s sleeve touches.
+  </p>
+</div>
