@@ -42,13 +42,13 @@ type Change = { what: RemedyWhat; apply: (draft: Plan) => void };
 const WEIGHTY: readonly RemedyWhat['code'][] = ['box', 'input', 'move-box', 'lead', 'plugs', 'no-couplers', 'setting'];
 
 /** The grid of a candidate: coarse is enough to rank. */
-const RANK_PER_OCTAVE = 12;
+const RANK_PER_OCTAVE = 6;
 const MOST = 5;
 /** Single changes that second ones are tried on top of. */
 const SEEDS = 3;
 
 /**
- * Remedies for a line, best first. Single changes first; where none clears the line, the best two together.
+ * Remedies for a line, best first. Single changes first; where none clears the line, the best two together, and at most three.
  * Every candidate is applied to the plan and judged again, so what is shown as "after" is what applying gives.
  */
 export function remediesFor(plan: Plan, line: Line): Remedy[] {
@@ -60,15 +60,21 @@ export function remediesFor(plan: Plan, line: Line): Remedy[] {
   const singles = candidates(plan, line).flatMap((change) => tryChange(plan, line, before, [change], at));
   const promising = singles.filter((r) => r.remedy.score > 0.05).sort(byScore);
   const better = promising.filter((r) => helps(r.remedy, before));
-  let all = better;
-  if (better[0]?.remedy.severityAfter !== 'clean') {
-    // What alone is not enough may be half of what is: a box lets the ground be lifted.
-    const pairs = promising.slice(0, SEEDS).flatMap((seed) =>
+  // What alone is not enough may be half of what is: a box lets the ground be lifted. A third change only where
+  // two still leave something to be careful about.
+  const onTop = (seeds: readonly Tried[]): Tried[] =>
+    seeds.flatMap((seed) =>
       candidates(seed.plan, seed.line)
         .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], at))
         .filter((r) => r.remedy.score > seed.remedy.score + PAIR_MUST_GAIN && helps(r.remedy, before))
     );
+  let all = better;
+  if (better[0]?.remedy.severityAfter !== 'clean') {
+    const pairs = onTop(promising.slice(0, SEEDS)).sort(byScore);
     all = [...better, ...pairs].sort(byScore);
+    const best = all[0]?.remedy.severityAfter;
+    if (pairs.length > 0 && best !== undefined && rank(best) >= rank('care'))
+      all = [...all, ...onTop(distinct(pairs).slice(0, SEEDS - 1))].sort(byScore);
   }
   const top = distinct(all).slice(0, MOST);
   const fine = judgeLine(plan, line, { around });
@@ -237,12 +243,15 @@ const freshId = (draft: Plan, line: string, role: string): string => {
   }
 };
 
+/** Switches that are there to mend something; polarity, voicing and what a device stands in for are the player's. */
+const SWITCHES = new Set(['lift', 'pad', 'power', 'phantom', 'plugIn', 'mode', 'tap']);
+
 /** Switches of the devices on the line: every other position. */
 function settingChanges(plan: Plan, line: Line): Change[] {
   return line.devices.flatMap((id): Change[] => {
     const device = plan.devices[id];
     const model = modelOf(device.model);
-    const names = Object.keys(model.options).filter((name) => name !== 'eddy');
+    const names = Object.keys(model.options).filter((name) => SWITCHES.has(name));
     return names.flatMap((setting) =>
       choicesOf(model, setting)
         .filter((value) => value !== (device.settings[setting] ?? model.options[setting].default))

@@ -9,7 +9,8 @@ import { CABLE_NAMES, choiceName, modelName, PLUG_NAMES } from './names';
 /** What to do, as one says it to a stagehand. */
 export const remedyText = (what: readonly RemedyWhat[]): string => {
   const parts = what.map(one);
-  const joined = parts.join(', and ');
+  const joined =
+    parts.length < 3 ? parts.join(', and ') : `${parts.slice(0, -1).join(', ')}, and ${parts[parts.length - 1]}`;
   return joined[0].toUpperCase() + joined.slice(1);
 };
 
