@@ -9,31 +9,26 @@ import { finding, type JoinContext } from './context';
 import { HARM_AMPERE, HUM, INDUCED, LEAST_RAIL, onLadder } from './limits';
 import { type Fact, fact, type Finding } from './types';
 
-/** What the whole rig does at a line's input. */
-interface Around {
-  /** Null when the rig's earths cannot be solved. */
-  readonly hum: Hum | null;
-  readonly ties: readonly Tie[];
-}
-type Context = JoinContext & Around;
-
-/** Loops through this cable's shield, hum, lift, and whether phantom goes where it should. */
-export function checkGround(join: JoinContext, around: Around): Finding[] {
-  const c = { ...join, ...around };
-  return [...loops(c), ...humOf(c), ...phantom(c), ...lifted(c), ...earths(c)];
+/**
+ * Loops through this cable's shield, hum, lift, and whether phantom goes where it should.
+ * @param hum of the whole rig at this line's input; null when its earths cannot be solved
+ * @param ties hosts and supplies that the rest of the rig joins
+ */
+export function checkGround(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[] {
+  return [...loops(c, hum, ties), ...humOf(c, hum), ...phantom(c), ...lifted(c), ...earths(c)];
 }
 
 /** Hum under the playing, dB, from one kind of cause or all. */
-const below = (c: Context, volts: number): number => {
+const below = (c: JoinContext, volts: number): number => {
   const { spans } = c.solution;
   const value = spans[spans.length - 1].far.nominalDbu - toDbu(volts);
   return Number.isFinite(value) ? value : volts > 0 ? -200 : 200;
 };
 
-function loops(c: Context): Finding[] {
-  const ring = ringThrough(c.solution.rig, c.span.cable, c.ties);
+function loops(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[] {
+  const ring = ringThrough(c.solution.rig, c.span.cable, ties);
   if (!ring) return [finding('no-loop', c.at, { severity: 'clean', value: 0, unit: 'count', limit: null })];
-  const earths = c.hum?.byKind.earths ?? 0;
+  const earths = hum?.byKind.earths ?? 0;
   const value = below(c, earths);
   const { severity, limit } = onLadder(HUM, value);
   // The drop along an unbalanced shield is what becomes signal; a balanced stretch of the same ring only carries it.
@@ -64,8 +59,7 @@ const ringHasUnbalanced = (solution: LineSolution, ring: readonly GroundEdge[]):
   solution.spans.some((s) => !s.balanced && ring.some((e) => 'cable' in e.what && e.what.cable === s.cable));
 
 /** All hum at the input, with what makes most of it; loops have findings of their own. */
-function humOf(c: Context): Finding[] {
-  const { hum } = c;
+function humOf(c: JoinContext, hum: Hum | null): Finding[] {
   if (c.far.model.family !== 'input' || !hum) return [];
   const { earths, leak, electric, winding, cable } = hum.byKind;
   const make = (

@@ -149,8 +149,10 @@ function bare(line: Line, key: string, only: Finding): LineReport {
 /** What of a report the rest of the rig has no say in. */
 interface Still {
   readonly contexts: readonly JoinContext[];
-  /** Findings before and after those of ground, by cable. */
+  /** Findings of all checks but ground, by cable. */
   readonly findings: readonly (readonly Finding[])[];
+  /** By cable, of the four checks before ground. */
+  readonly marks: readonly (readonly Severity[])[];
   readonly report: Omit<LineReport, 'key' | 'severity' | 'findings' | 'marks' | 'hum'>;
 }
 /** By solution: it lives as long as the line does not change. */
@@ -182,6 +184,9 @@ function stillOf(plan: Plan, solution: LineSolution): Still {
   const made: Still = {
     contexts,
     findings,
+    marks: findings.map((list) =>
+      CHECKS.slice(0, -1).map((check) => worst(list.filter((f) => f.check === check).map((f) => f.severity)))
+    ),
     report: {
       id: line.id,
       devices: line.devices,
@@ -207,12 +212,17 @@ function stillOf(plan: Plan, solution: LineSolution): Still {
 }
 
 function report(plan: Plan, solution: LineSolution, { hum, ties }: Solved, key: string): LineReport {
-  const { contexts, findings: before, report: rest } = stillOf(plan, solution);
-  const byCable = contexts.map((c, at) => [...before[at], ...checkGround(c, { hum, ties })]);
-  const findings = byCable.flat();
-  const marks = byCable.map((list) =>
-    CHECKS.map((check) => worst(list.filter((f) => f.check === check).map((f) => f.severity)))
-  );
+  const { contexts, findings: before, marks: stillMarks, report: rest } = stillOf(plan, solution);
+  const findings: Finding[] = [];
+  const marks = contexts.map((c, at) => {
+    findings.push(...before[at]);
+    let ground: Severity = 'clean';
+    for (const f of checkGround(c, hum, ties)) {
+      findings.push(f);
+      if (rank(f.severity) > rank(ground)) ground = f.severity;
+    }
+    return [...stillMarks[at], ground];
+  });
   const humDbu = hum ? floor(toDbu(hum.volts)) : null;
   return {
     ...rest,

@@ -12,7 +12,7 @@ export const HUM_KINDS = ['earths', 'leak', 'electric', 'winding', 'cable'] as c
 export type HumKind = (typeof HUM_KINDS)[number];
 const STRAYS = ['leak', 'electric', 'winding', 'cable'] as const satisfies readonly HumSource['kind'][];
 
-/** Complex numbers side by side. */
+/** A row of complex numbers. */
 class Row {
   readonly re: Float64Array;
   readonly im: Float64Array;
@@ -22,23 +22,40 @@ class Row {
   }
 }
 
-/** One piece of the rig at one harmonic, seen from the hosts and supplies it hangs on (all k of them) and its m inputs. */
-interface Block {
-  /** Admittance between boundaries, k·k; transfer from boundaries to inputs, m·k. */
-  readonly y: Row;
-  readonly h: Row;
-  /** Per kind of stray source: volts at inputs with boundaries held, m; amperes pushed out at boundaries, k. */
-  readonly direct: readonly Row[];
-  readonly pushed: readonly Row[];
-}
-
-/** A piece of the rig, solved once with its earths held and afterwards joined to the others. */
+/**
+ * A piece of the rig, solved once with its earths held and afterwards joined to the others. Seen from the hosts and supplies
+ * it hangs on (its boundaries, k of them) and its m inputs, it is a few numbers for each harmonic; all of them lie in one array, for
+ * many pieces are read one after the other.
+ */
 export interface DomainHum {
   readonly bounds: readonly string[];
   /** Devices whose inputs are read. */
   readonly outs: readonly string[];
-  /** By harmonic − 1; null where nothing is there to drive it. */
-  readonly blocks: readonly (Block | null)[];
+  /** By harmonic − 1: whether anything is there to drive it. */
+  readonly sounds: Uint8Array;
+  /** Harmonic by harmonic, complex, as `Layout` says. */
+  readonly data: Float64Array;
+}
+
+/**
+ * Places in a harmonic's numbers: admittance between boundaries (k·k), transfer from boundaries to inputs (m·k), amperes
+ * pushed out at boundaries (k for each kind of stray source), volts at inputs with boundaries held (m for each kind).
+ */
+class Layout {
+  readonly k: number;
+  readonly m: number;
+  readonly h: number;
+  readonly pushed: number;
+  readonly direct: number;
+  readonly size: number;
+  constructor({ bounds, outs }: Pick<DomainHum, 'bounds' | 'outs'>) {
+    this.k = bounds.length;
+    this.m = outs.length;
+    this.h = 2 * this.k * this.k;
+    this.pushed = this.h + 2 * this.m * this.k;
+    this.direct = this.pushed + 2 * STRAYS.length * this.k;
+    this.size = this.direct + 2 * STRAYS.length * this.m;
+  }
 }
 
 const times = ([ar, ai]: Complex, [br, bi]: Complex): Complex => [ar * br - ai * bi, ar * bi + ai * br];
@@ -61,41 +78,37 @@ export function domainHum(
   outs: readonly (readonly [string, readonly [Node, Node]])[]
 ): DomainHum {
   const { bounds, hums } = rig;
+  const made = {
+    bounds,
+    outs: outs.map(([id]) => id),
+    sounds: Uint8Array.from({ length: HARMONICS }, (_, k) => (sounds(plan, k + 1) ? 1 : 0))
+  };
+  const layout = new Layout(made);
+  const { k, m } = layout;
+  const data = new Float64Array(layout.size * HARMONICS);
   const adjoint: Solution = system.blank();
-  const blocks = Array.from({ length: HARMONICS }, (_, k): Block | null => {
-    const h = k + 1;
-    if (!sounds(plan, h)) return null;
-    const hz = plan.policy.mainsHz * h;
-    system.at(hz);
-    const drives = drivesAt(plan, hums, h);
-    const block: Block = {
-      y: new Row(bounds.length ** 2),
-      h: new Row(outs.length * bounds.length),
-      direct: STRAYS.map(() => new Row(outs.length)),
-      pushed: STRAYS.map(() => new Row(bounds.length))
+  for (let h = 1; h <= HARMONICS; h++) {
+    if (!made.sounds[h - 1]) continue;
+    const base = (h - 1) * layout.size;
+    const put = (at: number, [re, im]: Complex, sign = 1): void => {
+      data[base + at] = re * sign;
+      data[base + at + 1] = im * sign;
     };
+    system.at(plan.policy.mainsHz * h);
+    const drives = drivesAt(plan, hums, h);
     bounds.forEach((bound, i) => {
       system.solveAdjointCurrent(`bound:${bound}`, adjoint);
       // What leaves through a boundary is what the others receive; its answer to their volts is an admittance.
-      bounds.forEach((other, j) => {
-        const [re, im] = adjoint.current(`bound:${other}`);
-        block.y.re[i * bounds.length + j] = -re;
-        block.y.im[i * bounds.length + j] = -im;
-      });
-      drives.forEach((list, g) => sum(adjoint, list, block.pushed[g], i));
+      bounds.forEach((other, j) => put(2 * (i * k + j), adjoint.current(`bound:${other}`), -1));
+      drives.forEach((list, g) => put(layout.pushed + 2 * (g * k + i), sum(adjoint, list)));
     });
     outs.forEach(([, nodes], o) => {
       system.solveAdjoint(...nodes, adjoint);
-      bounds.forEach((bound, j) => {
-        const [re, im] = adjoint.current(`bound:${bound}`);
-        block.h.re[o * bounds.length + j] = re;
-        block.h.im[o * bounds.length + j] = im;
-      });
-      drives.forEach((list, g) => sum(adjoint, list, block.direct[g], o));
+      bounds.forEach((bound, j) => put(layout.h + 2 * (o * k + j), adjoint.current(`bound:${bound}`)));
+      drives.forEach((list, g) => put(layout.direct + 2 * (g * m + o), sum(adjoint, list)));
     });
-    return block;
-  });
-  return { bounds, outs: outs.map(([id]) => id), blocks };
+  }
+  return { ...made, data };
 }
 
 interface Drive {
@@ -124,12 +137,15 @@ function drivesAt(plan: Plan, hums: readonly HumSource[], h: number): Drive[][] 
   );
 }
 
-function sum(adjoint: Solution, drives: readonly Drive[], into: Row, at: number): void {
-  for (const { a, b, re, im } of drives) {
-    const [r, i] = times(adjoint.voltage(a, b), [re, im]);
-    into.re[at] += r;
-    into.im[at] += i;
+function sum(adjoint: Solution, drives: readonly Drive[]): Complex {
+  let re = 0;
+  let im = 0;
+  for (const drive of drives) {
+    const [r, i] = times(adjoint.voltage(drive.a, drive.b), [drive.re, drive.im]);
+    re += r;
+    im += i;
   }
+  return [re, im];
 }
 
 /** Hum of one input: by harmonic, volts RMS; and the share of the power by kind. */
@@ -140,11 +156,18 @@ export interface Hum {
   readonly byKind: Readonly<Record<HumKind, number>>;
 }
 
+/** Volts at every host and supply at one harmonic, cause by cause: n places each for every supply, then for every kind of stray. */
+interface Standing {
+  readonly re: Float64Array;
+  readonly im: Float64Array;
+}
+
 /** The whole rig's earths solved: what stands at each host and supply at each harmonic, for each cause. */
 export class RigHum {
   readonly #index: ReadonlyMap<string, number>;
-  /** By harmonic: per supply and per kind of stray source, volts at every host and supply. */
-  readonly #volts: ({ supplies: Row[]; strays: Row[] } | null)[] = [];
+  readonly #supplies: number;
+  /** By harmonic. */
+  readonly #standing: (Standing | null)[] = [];
 
   constructor(
     readonly plan: Plan,
@@ -155,36 +178,57 @@ export class RigHum {
       ...Object.keys(plan.supplies).map((id) => `supply:${id}`)
     ];
     this.#index = new Map(names.map((name, k) => [name, k]));
-    for (let h = 1; h <= HARMONICS; h++) this.#volts.push(sounds(plan, h) ? this.#solve(domains, h) : null);
+    this.#supplies = Object.keys(plan.supplies).length;
+    const places = domains.map((d) => this.#places(d));
+    for (let h = 1; h <= HARMONICS; h++) this.#standing.push(sounds(plan, h) ? this.#solve(domains, places, h) : null);
   }
 
-  #solve(domains: readonly DomainHum[], h: number): { supplies: Row[]; strays: Row[] } {
+  #places({ bounds }: DomainHum): number[] {
+    return bounds.map((b) => this.#index.get(b)!);
+  }
+
+  #solve(domains: readonly DomainHum[], places: readonly (readonly number[])[], h: number): Standing {
     const { plan } = this;
     const n = this.#index.size;
     const matrix = new DenseLU(n);
     const strays = STRAYS.map(() => new Row(n));
     this.#earths(matrix, strays, h);
-    for (const { bounds, blocks } of domains) {
-      const block = blocks[h - 1];
-      if (!block) continue;
-      const at = bounds.map((b) => this.#index.get(b)!);
-      at.forEach((row, i) => {
-        at.forEach((col, j) => matrix.add(row, col, block.y.re[i * at.length + j], block.y.im[i * at.length + j]));
-        block.pushed.forEach(({ re, im }, g) => {
-          strays[g].re[row] += re[i];
-          strays[g].im[row] += im[i];
-        });
-      });
+    for (let d = 0; d < domains.length; d++) {
+      const { data, sounds: has } = domains[d];
+      if (!has[h - 1]) continue;
+      const at = places[d];
+      const layout = new Layout(domains[d]);
+      const { k } = layout;
+      const base = (h - 1) * layout.size;
+      for (let i = 0; i < k; i++) {
+        for (let j = 0; j < k; j++) {
+          const y = base + 2 * (i * k + j);
+          matrix.add(at[i], at[j], data[y], data[y + 1]);
+        }
+        for (let g = 0; g < strays.length; g++) {
+          const pushed = base + layout.pushed + 2 * (g * k + i);
+          strays[g].re[at[i]] += data[pushed];
+          strays[g].im[at[i]] += data[pushed + 1];
+        }
+      }
     }
     matrix.factor();
-    const supplies = Object.entries(plan.supplies).map(([id, { emf, ohm, dimmers }]) => {
+    const out = {
+      re: new Float64Array(n * (this.#supplies + STRAYS.length)),
+      im: new Float64Array(n * (this.#supplies + STRAYS.length))
+    };
+    const keep = (cause: number, row: Row): void => {
+      matrix.solve(row.re, row.im);
+      out.re.set(row.re, cause * n);
+      out.im.set(row.im, cause * n);
+    };
+    Object.entries(plan.supplies).forEach(([id, { emf, ohm, dimmers }], cause) => {
       const row = new Row(n);
       row.re[this.#index.get(`supply:${id}`)!] = (emf * emfSpectrum(h, dimmers)) / ohm;
-      matrix.solve(row.re, row.im);
-      return row;
+      keep(cause, row);
     });
-    for (const row of strays) matrix.solve(row.re, row.im);
-    return { supplies, strays };
+    strays.forEach((row, g) => keep(this.#supplies + g, row));
+    return out;
   }
 
   /** Protective conductors of supplies and hosts, and what leaks in at hosts that have none. */
@@ -219,52 +263,65 @@ export class RigHum {
    * different kinds, which have nothing to do with each other, add as power.
    * @param shape what the input's own equalisation makes of a frequency in hertz, dB
    */
-  at(domain: DomainHum, device: string, shape: (hz: number) => number = () => 0): Hum {
+  at(domain: DomainHum, device: string, shape?: (hz: number) => number): Hum {
     const out = domain.outs.indexOf(device);
-    const at = domain.bounds.map((b) => this.#index.get(b)!);
+    const at = this.#places(domain);
+    const n = this.#index.size;
     const spectrum = new Float64Array(HARMONICS);
     const power = new Float64Array(HUM_KINDS.length);
+    const layout = new Layout(domain);
     for (let harmonic = 0; harmonic < HARMONICS; harmonic++) {
-      const block = domain.blocks[harmonic];
-      const volts = this.#volts[harmonic];
-      if (!block || !volts) continue;
-      const heard = 10 ** (shape(this.plan.policy.mainsHz * (harmonic + 1)) / 20);
+      const standing = this.#standing[harmonic];
+      if (!domain.sounds[harmonic] || !standing) continue;
+      const base = harmonic * layout.size;
+      const h = base + layout.h + 2 * out * layout.k;
+      const heard = shape ? 10 ** (shape(this.plan.policy.mainsHz * (harmonic + 1)) / 10) : 1;
       let earths = 0;
-      for (const row of volts.supplies) earths += through(block, out, at, row, 0, 0);
-      let total = (earths * heard) ** 2;
+      for (let s = 0; s < this.#supplies; s++) earths += Math.sqrt(through(domain.data, h, at, standing, s * n, 0, 0));
+      let total = earths * earths * heard;
       power[0] += total;
       for (let g = 0; g < STRAYS.length; g++) {
-        const { re, im } = block.direct[g];
-        const stray = (through(block, out, at, volts.strays[g], re[out], im[out]) * heard) ** 2;
+        const direct = base + layout.direct + 2 * (g * layout.m + out);
+        const [re, im] = [domain.data[direct], domain.data[direct + 1]];
+        const stray = through(domain.data, h, at, standing, (this.#supplies + g) * n, re, im) * heard;
         power[g + 1] += stray;
         total += stray;
       }
       spectrum[harmonic] = Math.sqrt(total);
     }
+    const [earths, leak, electric, winding, cable] = power.map(Math.sqrt);
     return {
       volts: Math.sqrt(power.reduce((a, b) => a + b, 0)),
       spectrum,
-      byKind: Object.fromEntries(HUM_KINDS.map((kind, g) => [kind, Math.sqrt(power[g])])) as Record<HumKind, number>
+      byKind: { earths, leak, electric, winding, cable }
     };
   }
 
   /** Volts at a host's or supply's earth point from each cause at the mains frequency: supplies first, then strays. */
   earths(bound: string): Complex[] {
     const node = this.#index.get(bound)!;
-    const { supplies, strays } = this.#volts[0]!;
-    return [...supplies, ...strays].map((row) => [row.re[node], row.im[node]]);
+    const n = this.#index.size;
+    const { re, im } = this.#standing[0]!;
+    return Array.from({ length: re.length / n }, (_, cause) => [re[cause * n + node], im[cause * n + node]]);
   }
 }
 
-/** What volts at the boundaries, with what comes in directly, make at one input. */
-function through(block: Block, out: number, at: readonly number[], volts: Row, re: number, im: number): number {
-  const { h } = block;
+/** What volts at the boundaries, with what comes in directly, make at one input: volts squared. */
+function through(
+  data: Float64Array,
+  h: number,
+  at: readonly number[],
+  standing: Standing,
+  from: number,
+  re: number,
+  im: number
+): number {
   for (let j = 0; j < at.length; j++) {
-    const k = out * at.length + j;
-    const vr = volts.re[at[j]];
-    const vi = volts.im[at[j]];
-    re += h.re[k] * vr - h.im[k] * vi;
-    im += h.re[k] * vi + h.im[k] * vr;
+    const vr = standing.re[from + at[j]];
+    const vi = standing.im[from + at[j]];
+    const [hr, hi] = [data[h + 2 * j], data[h + 2 * j + 1]];
+    re += hr * vr - hi * vi;
+    im += hr * vi + hi * vr;
   }
-  return Math.sqrt(re * re + im * im);
+  return re * re + im * im;
 }

@@ -28,7 +28,18 @@ export function tiesOf(rig: Rig): Tie[] {
  * Breadth-first from one end of the shield to the other without using it.
  * @param beyond pairs of hosts and supplies that the rest of the rig joins
  */
-export function ringThrough(rig: Rig, cable: string, beyond: readonly Tie[] = []): GroundEdge[] | null {
+export function ringThrough(rig: Rig, cable: string, beyond: readonly Tie[] = []): readonly GroundEdge[] | null {
+  let known = rings.get(rig);
+  if (!known) rings.set(rig, (known = new Map()));
+  const key = `${cable} ${beyond.join(' ')}`;
+  let ring = known.get(key);
+  if (ring === undefined) known.set(key, (ring = findRing(rig, cable, beyond)));
+  return ring;
+}
+/** A network does not change once it is made; hum is asked for again and again. */
+const rings = new WeakMap<Rig, Map<string, readonly GroundEdge[] | null>>();
+
+function findRing(rig: Rig, cable: string, beyond: readonly Tie[]): readonly GroundEdge[] | null {
   const { net } = rig;
   const own = rig.grounds.filter((e) => 'cable' in e.what && e.what.cable === cable);
   const others: GroundEdge[] = rig.grounds.filter((e) => !own.includes(e));
@@ -66,6 +77,14 @@ export function ringThrough(rig: Rig, cable: string, beyond: readonly Tie[] = []
 
 /** Nodes that a low-ohm path joins to the building's earth or to what the rest of the rig hangs on. */
 export function earthed(rig: Rig): (node: number) => boolean {
+  let reached = floods.get(rig);
+  if (!reached) floods.set(rig, (reached = flood(rig)));
+  const known = reached;
+  return (node) => known.has(rig.net.root(node));
+}
+const floods = new WeakMap<Rig, ReadonlySet<number>>();
+
+function flood(rig: Rig): ReadonlySet<number> {
   const { net } = rig;
   const reached = new Set([net.root(0)]);
   for (let grown = true; grown;) {
@@ -77,5 +96,5 @@ export function earthed(rig: Rig): (node: number) => boolean {
       grown = true;
     }
   }
-  return (node) => reached.has(net.root(node));
+  return reached;
 }

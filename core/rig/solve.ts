@@ -116,7 +116,7 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
   const spans = spansOf(plan, line, rig, hz, curves, phantom, system);
   const source = readingsAt(plan, line.devices[0]);
   const end = shapeOf(plan, line);
-  const shape = hz.map((f) => (source.model.shape?.(source, f) ?? 0) + end(f));
+  const shape = hz.map((f) => (source.model.shape?.(source, f) ?? 0) + (end?.(f) ?? 0));
   return {
     line,
     hz,
@@ -129,10 +129,11 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
   };
 }
 
-/** What a line's input makes of a frequency behind its terminals, dB. */
-export function shapeOf(plan: Plan, line: Line): (hz: number) => number {
+/** What a line's input makes of a frequency behind its terminals, dB; undefined where it leaves all alike. */
+export function shapeOf(plan: Plan, line: Line): ((hz: number) => number) | undefined {
   const read = readingsAt(plan, line.id, line.cables[line.cables.length - 1]);
-  return (hz) => read.model.shape?.(read, hz) ?? 0;
+  const { shape } = read.model;
+  return shape && ((hz) => shape(read, hz));
 }
 
 /** Other sources that share the network stay silent: a line's numbers are of its own source. */
@@ -150,7 +151,7 @@ function sweepLine(
   probes: readonly Probe[],
   hz: Float64Array,
   sense: readonly [Node, Node] | null,
-  shape: (hz: number) => number,
+  shape: ((hz: number) => number) | undefined,
   exact: boolean
 ): Swept {
   const scratch = system.blank();
@@ -170,7 +171,7 @@ function sweepLine(
       // Trapezoids over ln f: half a step at the ends, what is left over at the last one.
       const left = k === 0 ? 0 : k === last ? last - (last === tail ? last - step : tail) : step;
       const right = k === last ? 0 : k === tail ? last - tail : step;
-      sum.take((hz[k] * octave * (left + right)) / 2, shape(hz[k]));
+      sum.take((hz[k] * octave * (left + right)) / 2, shape?.(hz[k]));
     },
     step
   );
