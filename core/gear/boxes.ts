@@ -177,11 +177,10 @@ function stampDrive(s: StampContext, gate: number, gainDb: number): void {
   const sign = s.choice('polarity') === 'inverted' ? -1 : 1;
   const gain = sign * 10 ** (gainDb / 20);
   const { hot, cold, shield } = s.port('out');
-  const noisy = s.inner('noisy');
-  stampOutput(s, { hot: noisy, cold, shield }, 'symmetrical', s.value('zout'), (name, plus, minus, share) =>
+  stampOutput(s, { hot, cold, shield }, 'symmetrical', s.value('zout'), (name, plus, minus, share) =>
     net.vcvs(s.part(name), plus, minus, gate, chassis, share * gain)
   );
-  s.hiss('self-noise', hot, noisy, density(s.value('hiss')));
+  s.hiss('self-noise', s.inner('plus'), hot, s.value('zout') / 2, density(s.value('hiss')));
 }
 
 interface Active {

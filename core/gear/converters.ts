@@ -185,12 +185,10 @@ function stampLegs(s: StampContext, hot: number, cold: number): [number, number]
 }
 
 function stampDriven(s: StampContext, p: number, q: number, gain: number, how: string): void {
-  const { hot, cold, shield } = s.port('out');
-  const noisy = s.inner('noisy');
-  stampOutput(s, { hot: noisy, cold: cold === hot ? noisy : cold, shield }, how, s.value('zout'), (name, a, b, share) =>
-    s.net.vcvs(s.part(name), a, b, p, q, gain * share)
-  );
-  s.hiss('self-noise', hot, noisy, density(s.value('hiss')));
+  const port = s.port('out');
+  const ohm = s.value('zout');
+  stampOutput(s, port, how, ohm, (name, a, b, share) => s.net.vcvs(s.part(name), a, b, p, q, gain * share));
+  s.hiss('self-noise', s.inner('plus'), port.hot, how === 'unbalanced' ? ohm : ohm / 2, density(s.value('hiss')));
 }
 
 /** One microphone to two desks: straight to the first, through a transformer to the second. */

@@ -36,7 +36,7 @@ function bench(id: string, settings: Settings = {}) {
       bonds.push(name);
       net.resistor(name, a, b, ohm);
     },
-    hiss: (name, a, b, density) => net.voltage(name, a, b, 0, density),
+    hiss: (name, a, b, ohm, density) => net.current(name, a, b, 0, density / ohm),
     hissCurrent: (name, a, b, density) => net.current(name, a, b, 0, density),
     field: () => undefined,
     stray: (a, farad) => net.capacitor(`stray${a}`, a, 0, farad),

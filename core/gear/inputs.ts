@@ -135,11 +135,9 @@ const input = (c: Input): Model => ({
 
 /** The input amplifier's own noise: what the stated figure has over 150 Ω, and its current in whatever is plugged in. */
 function stampHiss(s: StampContext, hot: number, low: number, ampere: number): void {
-  const gate = s.inner('gate');
   const stated = density(s.value('ein')) * (s.choice('pad') === '20' ? 10 : 1);
-  s.hiss('preamp-noise', gate, hot, Math.sqrt(Math.max(stated ** 2 - FOUR_KT * EIN_OHM, 0)));
   s.hissCurrent('preamp-current', low, hot, ampere);
-  s.sense(gate, low);
+  s.sense(hot, low, Math.sqrt(Math.max(stated ** 2 - FOUR_KT * EIN_OHM, 0)));
 }
 
 export const INPUTS: readonly Model[] = [

@@ -2,7 +2,7 @@ import { fromDbu, fromDbv } from '../units/quantity';
 import type { InstrumentId } from './instruments';
 import { PLAYER_FARAD } from './pickups';
 import { riaa } from './riaa';
-import { k, levels, outputDc, stampOutput, topology } from './stages';
+import { density, k, levels, outputDc, stampOutput, topology } from './stages';
 import { type Feed, type LevelClass, type Model, param, type ParamSpec, type StampContext } from './types';
 import type { Socket } from './sockets';
 
@@ -157,10 +157,10 @@ const lavalier: Model = {
     hiss: param('level', fromDbu(-118), fromDbu(-114), fromDbu(-108), 0, 0.01)
   },
   stamp(s) {
-    const amp = s.inner('amp');
+    const { hot } = s.port('out');
     s.net.voltage(s.part('emf'), s.inner('plus'), s.chassis, 1);
-    s.hiss('capsule-hiss', amp, s.inner('plus'), s.value('hiss') / Math.sqrt(19980));
-    s.net.resistor(s.part('out'), amp, s.port('out').hot, s.value('R'));
+    s.net.resistor(s.part('out'), s.inner('plus'), hot, s.value('R'));
+    s.hiss('capsule-hiss', s.inner('plus'), hot, s.value('R'), density(s.value('hiss')));
     s.stray(s.chassis, PLAYER_FARAD);
   }
 };

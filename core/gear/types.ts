@@ -67,16 +67,16 @@ export interface StampContext {
   choice(option: string): string;
   /** A low-ohm ground connection inside the device: counts as an edge when loops are looked for. */
   bond(name: string, a: Node, b: Node, ohm: number): void;
-  /** Noise of an amplifier in series between two nodes, V/√Hz; they are joined otherwise. */
-  hiss(name: string, a: Node, b: Node, density: number): void;
+  /** Noise of an amplifier, V/√Hz, in series with the resistor `ohm` that stands between two nodes. */
+  hiss(name: string, a: Node, b: Node, ohm: number, density: number): void;
   /** Noise current of an amplifier's input, A/√Hz. */
   hissCurrent(name: string, a: Node, b: Node, density: number): void;
   /** A winding in series with the resistor `ohm` from a to b, of so many turns times square metres, picks up stray fields. */
   field(a: Node, b: Node, ohm: number, m2: number): void;
   /** Capacitance from the mains wiring around to a node, farads. */
   stray(a: Node, farad: number): void;
-  /** Where an input's own amplifier reads: noise counts there; a signal stands there as at the terminals. */
-  sense(a: Node, b: Node): void;
+  /** Where an input's own amplifier reads, and the noise that it adds there, V/√Hz: it is no part of the network. */
+  sense(a: Node, b: Node, density: number): void;
 }
 
 /** Signal data of a source. */

@@ -19,14 +19,26 @@ export interface Rig {
   readonly chassis: ReadonlyMap<string, Node>;
   /** Cables whose plug at [from, to] goes into its socket. */
   readonly mated: ReadonlyMap<string, readonly [boolean, boolean]>;
-  /** Where an input's own amplifier reads, by device: noise and hum count there. */
-  readonly senses: ReadonlyMap<string, readonly [Node, Node]>;
+  /** Where an input's own amplifier reads, by device, and what noise it adds there. */
+  readonly senses: ReadonlyMap<string, Sense>;
   /** What the mains can get in by, besides the EMFs of supplies. */
   readonly hums: readonly HumSource[];
   /** Hosts and supplies that something in it hangs on; `host:…` and `supply:…` are their nodes. */
   readonly bounds: readonly string[];
-  /** Name of the 0 V source that reads the current into a cable's first core. */
-  readonly meter: (cable: string) => string;
+  /** What the first core of each cable begins with: the parts through which its current enters it. */
+  readonly entries: ReadonlyMap<string, readonly Entry[]>;
+}
+
+/** Two nodes between which an amplifier reads, and its own noise, V/√Hz. */
+export interface Sense {
+  readonly nodes: readonly [Node, Node];
+  readonly density: number;
+}
+/** A resistance or a capacitance from a core's beginning to another node. */
+export interface Entry {
+  readonly to: Node;
+  readonly ohm?: number;
+  readonly farad?: number;
 }
 
 /** Device and cable ids; a cable's devices must be in it. */
@@ -47,7 +59,8 @@ export interface Builder {
   readonly ports: Map<string, PortNodes>;
   readonly chassis: Map<string, Node>;
   readonly mated: Map<string, readonly [boolean, boolean]>;
-  readonly senses: Map<string, readonly [Node, Node]>;
+  readonly senses: Map<string, Sense>;
+  readonly entries: Map<string, readonly Entry[]>;
   readonly hums: HumSource[];
   readonly bounds: Set<string>;
 }

@@ -28,6 +28,7 @@ export function compileRig(plan: Plan, scope: Scope, earths: 'whole' | 'held' = 
     chassis: new Map(),
     mated: new Map(),
     senses: new Map(),
+    entries: new Map(),
     hums: [],
     bounds: new Set()
   };
@@ -36,7 +37,7 @@ export function compileRig(plan: Plan, scope: Scope, earths: 'whole' | 'held' = 
   for (const bound of [...b.bounds]) if (bound.startsWith('host:')) stampHost(b, bound.slice(5));
   for (const bound of b.bounds) if (bound.startsWith('supply:')) stampSupply(b, bound.slice(7));
   for (const id of scope.cables) stampCable(b, id, plan.cables[id]);
-  return { ...b, bounds: [...b.bounds], meter: (cable) => `${cable}/meter` };
+  return { ...b, bounds: [...b.bounds] };
 }
 
 function stampDevice(b: Builder, id: string, device: Device, through: string | undefined): void {
@@ -58,7 +59,7 @@ function stampDevice(b: Builder, id: string, device: Device, through: string | u
       net.resistor(`${id}/${name}`, from, to, ohm);
       b.grounds.push({ a: from, b: to, what: { device: id } });
     },
-    hiss: (name, from, to, density) => net.voltage(`${id}/${name}`, from, to, 0, density),
+    hiss: (name, from, to, ohm, density) => net.current(`${id}/${name}`, from, to, 0, density / ohm),
     hissCurrent: (name, from, to, density) => net.current(`${id}/${name}`, from, to, 0, density),
     field: (from, to, ohm, m2) => {
       if (m2 > 0) b.hums.push({ kind: 'winding', of: id, m2, parts: [{ a: from, b: to, ohm }] });
@@ -67,7 +68,7 @@ function stampDevice(b: Builder, id: string, device: Device, through: string | u
       net.capacitor(`${id}/mains-${net.name(at)}`, at, 0, farad);
       b.hums.push({ kind: 'electric', of: id, m2: 0, parts: [{ a: at, b: 0, farad }] });
     },
-    sense: (p, q) => void b.senses.set(id, [p, q])
+    sense: (p, q, density) => void b.senses.set(id, { nodes: [p, q], density })
   });
   if (device.host !== undefined) {
     b.bounds.add(`host:${device.host}`);

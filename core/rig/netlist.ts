@@ -9,12 +9,20 @@ const PER_DECADE = 20;
 /** One line as a deck: response and noise at its input, per volt of its source. */
 export function lineDeck(plan: Plan, line: Line): string {
   const rig = compileRig(plan, lineScope(plan, line));
+  let out = senseOf(plan, rig, line.cables[line.cables.length - 1]);
+  const sense = rig.senses.get(line.id);
+  if (sense) {
+    // The input's own amplifier is no part of the network; for whoever reads the deck it stands ahead of the output.
+    const gate = rig.net.node(`${line.id}/gate`);
+    rig.net.voltage(`${line.id}/preamp-noise`, gate, sense.nodes[0], 0, sense.density);
+    out = [gate, sense.nodes[1]];
+  }
   return deck(rig.net, {
     title: `${plan.lines[line.id]?.name ?? line.id}: response and noise at the input, per volt of the source`,
     from: 20,
     to: 20000,
     perDecade: PER_DECADE,
-    out: [senseOf(plan, rig, line.cables[line.cables.length - 1])],
+    out: [out],
     noise: true,
     on: (part) => part.startsWith(`${line.devices[0]}/`)
   });

@@ -1,7 +1,7 @@
-import type { Node } from '../circuit/network';
 import { NoiseReader } from '../circuit/noise';
 import type { Solution, System } from '../circuit/system';
 import { toDbu } from '../units/quantity';
+import type { Sense } from './builder';
 
 /** Noise at an input, referred to its terminals, 20 Hz to 20 kHz. */
 export interface Noise {
@@ -34,10 +34,13 @@ export class NoiseSum {
   readonly #adjoint: Solution;
   #flat = 0;
   #weighted = 0;
+  /** Of the input's own amplifier, which is no part of the network. */
+  #own = 0;
 
   constructor(
     readonly system: System,
-    readonly sense: readonly [Node, Node]
+    readonly device: string,
+    readonly sense: Sense
   ) {
     this.#adjoint = system.blank();
     this.#reader = new NoiseReader(system.network, this.#adjoint);
@@ -52,9 +55,11 @@ export class NoiseSum {
   take(hertz: number, shapeDb = 0): void {
     const { system, sense } = this;
     const weight = hertz * 10 ** (shapeDb / 10);
-    const density = this.#reader.read(system.solveAdjoint(...sense, this.#adjoint), weight, this.#by);
-    this.#flat += density * weight;
-    this.#weighted += density * weight * aWeight(system.hz) ** 2;
+    const density = this.#reader.read(system.solveAdjoint(...sense.nodes, this.#adjoint), weight, this.#by);
+    const own = sense.density ** 2;
+    this.#own += own * weight;
+    this.#flat += (density + own) * weight;
+    this.#weighted += (density + own) * weight * aWeight(system.hz) ** 2;
   }
 
   finish(): Noise {
@@ -66,6 +71,9 @@ export class NoiseSum {
       const share = (shares.get(key)?.share ?? 0) + this.#by[k] / this.#flat;
       shares.set(key, { of, kind, share });
     });
+    const key = `${this.device} amplifier`;
+    const share = (shares.get(key)?.share ?? 0) + this.#own / this.#flat;
+    shares.set(key, { of: this.device, kind: 'amplifier', share });
     return {
       flatDbu: toDbu(Math.sqrt(this.#flat)),
       weightedDbu: toDbu(Math.sqrt(this.#weighted)),

@@ -1,9 +1,9 @@
-import { divide, magnitude, minus, type Solution, type System } from '../circuit/system';
+import { type Complex, divide, magnitude, minus, type Solution, type System } from '../circuit/system';
 import type { Node } from '../circuit/network';
 import { modelOf } from '../gear/catalogue';
 import type { Plan } from '../plan/schema';
 import { toDb } from '../units/quantity';
-import type { Rig } from './builder';
+import type { Entry, Rig } from './builder';
 import { signalNodes } from './compile';
 
 /** Where the signal of one cable is read. */
@@ -11,7 +11,7 @@ export interface Probe {
   readonly near: readonly [Node, Node];
   readonly far: readonly [Node, Node];
   /** Where a test current is put in to read both impedances; null behind a joint. */
-  readonly inject: { a: Node; b: Node; meter: string } | null;
+  readonly inject: { a: Node; b: Node; into: readonly Entry[] } | null;
 }
 
 export function probe(plan: Plan, rig: Rig, cable: string): Probe {
@@ -23,7 +23,7 @@ export function probe(plan: Plan, rig: Rig, cable: string): Probe {
   return {
     near: pair,
     far: signalNodes(far, to.port, rig.ports.get(`${to.device}.${to.port}`)!),
-    inject: near.family === 'joint' ? null : { a: nearNodes.hot, b: pair[1], meter: rig.meter(cable) }
+    inject: near.family === 'joint' ? null : { a: nearNodes.hot, b: pair[1], into: rig.entries.get(cable)! }
   };
 }
 
@@ -49,9 +49,25 @@ export function readProbes(system: System, probes: readonly Probe[], scratch: So
     if (!p.inject) return;
     system.solveInjection(p.inject.a, p.inject.b, scratch);
     const volts = scratch.voltage(p.inject.a, p.inject.b);
-    // One ampere divides: what enters the meter goes into the load, the rest into the output.
-    const load = scratch.current(p.inject.meter);
+    // One ampere divides: what enters the cable goes into the load, the rest into the output.
+    const load = entering(scratch, p.inject.a, p.inject.into, 2 * Math.PI * system.hz);
     row[k * CURVES + ZIN] = toDb(magnitude(divide(volts, load)));
     row[k * CURVES + ZOUT] = toDb(magnitude(divide(volts, minus([1, 0], load))));
   });
+}
+
+/** Current from a node into what a core begins with, amperes. */
+function entering(solved: Solution, from: Node, entries: readonly Entry[], omega: number): Complex {
+  let [re, im] = [0, 0];
+  for (const { to, ohm, farad } of entries) {
+    const [vr, vi] = solved.voltage(from, to);
+    if (ohm !== undefined) {
+      re += vr / ohm;
+      im += vi / ohm;
+    } else {
+      re -= omega * farad! * vi;
+      im += omega * farad! * vr;
+    }
+  }
+  return [re, im];
 }

@@ -6,7 +6,7 @@ import { readingsAt } from '../plan/devices';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { toDb, toDbu } from '../units/quantity';
-import type { Rig, Scope } from './builder';
+import type { Rig, Scope, Sense } from './builder';
 import { commonMode } from './common';
 import { compileRig, signalNodes } from './compile';
 import { type Legs, legsOf } from './contacts';
@@ -86,7 +86,10 @@ export interface SolveOptions {
 export function senseOf(plan: Plan, rig: Rig, cable: string): readonly [Node, Node] {
   const { to } = plan.cables[cable];
   const own = rig.senses.get(to.device);
-  return own ?? signalNodes(modelOf(plan.devices[to.device].model), to.port, rig.ports.get(`${to.device}.${to.port}`)!);
+  return (
+    own?.nodes ??
+    signalNodes(modelOf(plan.devices[to.device].model), to.port, rig.ports.get(`${to.device}.${to.port}`)!)
+  );
 }
 
 /**
@@ -98,13 +101,13 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
   const { rig, system } = options.bench ?? benchOf(plan, lineScope(plan, line));
   muteOthers(system, plan, line);
   const probes = line.cables.map((cable) => probe(plan, rig, cable));
-  const lastCable = line.cables[line.cables.length - 1];
   const coarse = logGrid(options.perOctave);
   const swept = sweepLine(
     system,
     probes,
     coarse,
-    rig.senses.has(line.id) ? senseOf(plan, rig, lastCable) : null,
+    line.id,
+    rig.senses.get(line.id) ?? null,
     shapeOf(plan, line),
     options.exact ?? false
   );
@@ -150,12 +153,13 @@ function sweepLine(
   system: System,
   probes: readonly Probe[],
   hz: Float64Array,
-  sense: readonly [Node, Node] | null,
+  device: string,
+  sense: Sense | null,
   shape: ((hz: number) => number) | undefined,
   exact: boolean
 ): Swept {
   const scratch = system.blank();
-  const sum = sense ? new NoiseSum(system, sense) : null;
+  const sum = sense ? new NoiseSum(system, device, sense) : null;
   const octave = Math.log(hz[1] / hz[0]);
   const last = hz.length - 1;
   // Noise is read at a quarter of the points, six an octave of 24, whatever the response does between them.

@@ -3,7 +3,7 @@ import { portOf, modelOf } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { hasSecond, mates, type Plug, socketHasSecond } from '../gear/sockets';
 import type { Cable, Wiring } from '../plan/schema';
-import { type Builder, INSULATION_OHM } from './builder';
+import { type Builder, type Entry, INSULATION_OHM } from './builder';
 import { CABLE_LOOP_METRES, type HumPart } from './stray';
 
 /** Contact resistance that one coupler, with its two mated plugs, puts into each conductor of a used lead, ohms. */
@@ -60,7 +60,23 @@ export function stampCable(b: Builder, id: string, cable: Cable): void {
   const m2 = cable.metres * CABLE_LOOP_METRES;
   b.hums.push({ kind: 'cable', of: id, m2, parts: along });
   if (two) b.hums.push({ kind: 'cable', of: id, m2: cable.metres * kind.coreArea, parts: across });
+  b.entries.set(id, entriesOf(b, id, cable));
   b.mated.set(id, [plugIn(b, id, cable, 0, 0), plugIn(b, id, cable, 1, sections)]);
+}
+
+/** What stands between the beginning of the core that the first contact is soldered to and everything else of its cable. */
+function entriesOf(b: Builder, id: string, cable: Cable): Entry[] {
+  const { first } = contactsOf(cable.plugs[0], CABLES[cable.kind].cores, cable.wiring?.[0]);
+  const at = b.net.node(`${id}/${first}0`);
+  const out: Entry[] = [];
+  // The cable's parts are the last that were added.
+  for (let k = b.net.parts.length - 1; k >= 0 && b.net.parts[k].name.startsWith(`${id}/`); k--) {
+    const part = b.net.parts[k];
+    if ((part.kind !== 'R' && part.kind !== 'C') || (part.a !== at && part.b !== at)) continue;
+    const to = part.a === at ? part.b : part.a;
+    out.push(part.kind === 'R' ? { to, ohm: part.ohm } : { to, farad: part.farad });
+  }
+  return out;
 }
 
 /** What each contact of a plug is soldered to: a conductor of its cable, or nothing. */
@@ -106,8 +122,7 @@ function plugIn(b: Builder, id: string, cable: Cable, side: 0 | 1, end: number):
   const shield = core('s');
   if (contacts.joined) net.wire(core(contacts.first === 'a' ? 'b' : 'a'), shield);
   const first = core(contacts.first);
-  if (side === 0) net.voltage(`${id}/meter`, nodes.hot, first, 0);
-  else net.wire(nodes.hot, first);
+  net.wire(nodes.hot, first);
   let sleeve = shield;
   if (contacts.shield === null) {
     sleeve = net.node(`${id}/sleeve${side}`);
