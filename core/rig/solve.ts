@@ -16,7 +16,7 @@ import { type Noise, NoiseSum } from './noise';
 import { ownResponse } from './own';
 import { type Phantom, phantomOf } from './phantom';
 import { curve, CURVES, probe, type Probe, readProbes } from './probe';
-import { sweepAdaptive } from './sweep';
+import { alwaysOf, sweepAdaptive } from './sweep';
 
 /** One end of a cable: the level there. */
 export interface Point {
@@ -57,8 +57,8 @@ export interface LineSolution {
   readonly rig: Rig;
 }
 
-/** Of how many points of a grid one is always computed: six an octave of 24, three of coarser ones. A power of two. */
-const alwaysOf = (perOctave: number): number => (perOctave >= 12 ? 4 : perOctave >= 6 ? 2 : 1);
+/** Grids as fine as this are refined round a resonance, points an octave. */
+const REFINED = 12;
 
 /** ln of a ratio, per decibel. */
 const PER_DB = Math.LN10 / 20;
@@ -112,7 +112,8 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
     options.exact ?? false
   );
   const far = swept.curves[(probes.length - 1) * CURVES + curve.far];
-  const extra = refineAround(coarse, far);
+  // A coarse answer, for ranking or for draws, does without the very tip of a resonance.
+  const extra = (options.perOctave ?? REFINED) >= REFINED ? refineAround(coarse, far) : [];
   const { hz, curves } = withExtra(system, probes, coarse, swept.curves, extra);
   applyOwn(plan, line, hz, curves);
   const phantom = phantomOf(plan, line);
@@ -124,7 +125,7 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
     line,
     hz,
     spans,
-    idealDb: idealResponse(plan, line.devices[0], hz),
+    idealDb: idealResponse(plan, line.devices[0], coarse, hz),
     soundDb: spans[spans.length - 1].far.gainDb.map((db, k) => db + shape[k]),
     noise: swept.noise,
     phantom,
@@ -163,7 +164,7 @@ function sweepLine(
   const octave = Math.log(hz[1] / hz[0]);
   const last = hz.length - 1;
   // Noise is read at a quarter of the points, six an octave of 24, whatever the response does between them.
-  const step = exact ? 1 : alwaysOf(Math.round(Math.LN2 / octave));
+  const step = exact ? 1 : alwaysOf(hz);
   const tail = Math.floor(last / step) * step;
   const curves = sweepAdaptive(
     hz.length,

@@ -5,6 +5,12 @@ const TOLERANCE = 0.02;
 /** Below this nothing is left but rounding, dB. */
 const FLOOR = -160;
 
+/** Of how many points of a logarithmic grid one is always computed: six an octave of 24, three of coarser ones. A power of two. */
+export function alwaysOf(grid: Float64Array): number {
+  const perOctave = Math.round(Math.LN2 / Math.log(grid[1] / grid[0]));
+  return perOctave >= 12 ? 4 : perOctave >= 6 ? 2 : 1;
+}
+
 /**
  * Values of several curves on a logarithmic grid. Every `always`-th point is computed. Where the cubic through the others
  * misses one by more than 0.02 dB, the points between are computed as well, halving on; the rest is interpolated.
