@@ -8,10 +8,14 @@ export class DenseLU {
   readonly re: Float64Array;
   readonly im: Float64Array;
   readonly #row: Int32Array;
+  readonly #yRe: Float64Array;
+  readonly #yIm: Float64Array;
 
   constructor(readonly n: number) {
     this.re = new Float64Array(n * n);
     this.im = new Float64Array(n * n);
+    this.#yRe = new Float64Array(n);
+    this.#yIm = new Float64Array(n);
     this.#row = Int32Array.from({ length: n }, (_, k) => k);
   }
 
@@ -55,8 +59,7 @@ export class DenseLU {
   solve(xRe: Float64Array, xIm: Float64Array): void {
     const { n, re, im } = this;
     const row = this.#row;
-    const yRe = new Float64Array(n);
-    const yIm = new Float64Array(n);
+    const [yRe, yIm] = [this.#yRe, this.#yIm];
     for (let k = 0; k < n; k++) {
       let r = xRe[row[k]];
       let i = xIm[row[k]];

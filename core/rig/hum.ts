@@ -58,8 +58,6 @@ class Layout {
   }
 }
 
-const times = ([ar, ai]: Complex, [br, bi]: Complex): Complex => [ar * br - ai * bi, ar * bi + ai * br];
-
 /** Whether any supply or stray source has this harmonic. */
 const sounds = (plan: Plan, h: number): boolean =>
   h % 2 === 1 || Object.values(plan.supplies).some((s) => s.dimmers && s.emf > 0);
@@ -78,74 +76,77 @@ export function domainHum(
   outs: readonly (readonly [string, readonly [Node, Node]])[]
 ): DomainHum {
   const { bounds, hums } = rig;
-  const made = {
+  const shape = {
     bounds,
     outs: outs.map(([id]) => id),
     sounds: Uint8Array.from({ length: HARMONICS }, (_, k) => (sounds(plan, k + 1) ? 1 : 0))
   };
-  const layout = new Layout(made);
+  const layout = new Layout(shape);
   const { k, m } = layout;
   const data = new Float64Array(layout.size * HARMONICS);
   const adjoint: Solution = system.blank();
+  const drives = drivesOf(hums, adjoint);
   for (let h = 1; h <= HARMONICS; h++) {
-    if (!made.sounds[h - 1]) continue;
+    if (!shape.sounds[h - 1]) continue;
     const base = (h - 1) * layout.size;
     const put = (at: number, [re, im]: Complex, sign = 1): void => {
       data[base + at] = re * sign;
       data[base + at + 1] = im * sign;
     };
     system.at(plan.policy.mainsHz * h);
-    const drives = drivesAt(plan, hums, h);
+    const volts = STRAYS.map((kind) => strayVolts(plan.policy, kind, 1, h));
+    const omega = 2 * Math.PI * system.hz;
+    /** Capacitors for the first two kinds, resistances for fields. */
+    const made = (g: number): Complex =>
+      volts[g] === 0 ? [0, 0] : sum(adjoint, drives[g], volts[g], g < 2 ? omega : null);
     bounds.forEach((bound, i) => {
       system.solveAdjointCurrent(`bound:${bound}`, adjoint);
       // What leaves through a boundary is what the others receive; its answer to their volts is an admittance.
       bounds.forEach((other, j) => put(2 * (i * k + j), adjoint.current(`bound:${other}`), -1));
-      drives.forEach((list, g) => put(layout.pushed + 2 * (g * k + i), sum(adjoint, list)));
+      for (let g = 0; g < STRAYS.length; g++) put(layout.pushed + 2 * (g * k + i), made(g));
     });
     outs.forEach(([, nodes], o) => {
       system.solveAdjoint(...nodes, adjoint);
       bounds.forEach((bound, j) => put(layout.h + 2 * (o * k + j), adjoint.current(`bound:${bound}`)));
-      drives.forEach((list, g) => put(layout.direct + 2 * (g * m + o), sum(adjoint, list)));
+      for (let g = 0; g < STRAYS.length; g++) put(layout.direct + 2 * (g * m + o), made(g));
     });
   }
-  return { ...made, data };
+  return { ...shape, data };
 }
 
-interface Drive {
-  readonly a: Node;
-  readonly b: Node;
-  readonly re: number;
-  readonly im: number;
+/** All stray sources of one kind: between which unknowns each drives, and how much of it for one volt. */
+interface Drives {
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+  readonly weight: Float64Array;
 }
 
-/** Stray EMFs at a harmonic as currents across the parts they are in series with, by kind. */
-function drivesAt(plan: Plan, hums: readonly HumSource[], h: number): Drive[][] {
-  const omega = 2 * Math.PI * plan.policy.mainsHz * h;
-  return STRAYS.map((kind) =>
-    hums
-      .filter((s) => s.kind === kind)
-      .flatMap((s) => {
-        const volts = strayVolts(plan.policy, kind, s.m2, h);
-        if (volts === 0) return [];
-        return s.parts.map(({ a, b, ohm, farad, share = 1 }) => ({
-          a,
-          b,
-          re: ohm === undefined ? 0 : (volts * share) / ohm,
-          im: farad === undefined ? 0 : volts * share * omega * farad
-        }));
-      })
-  );
+/** Stray EMFs as currents across the parts they are in series with: amperes for a volt, over ω where the part is a capacitor. */
+function drivesOf(hums: readonly HumSource[], like: Solution): Drives[] {
+  return STRAYS.map((kind) => {
+    const parts = hums.filter((s) => s.kind === kind).flatMap((s) => s.parts.map((part) => ({ ...part, m2: s.m2 })));
+    const field = kind === 'winding' || kind === 'cable';
+    return {
+      from: Int32Array.from(parts, ({ a }) => like.unknownOf[a]),
+      to: Int32Array.from(parts, ({ b }) => like.unknownOf[b]),
+      weight: Float64Array.from(
+        parts,
+        ({ ohm, farad, share = 1, m2 }) => share * (field ? m2 : 1) * (ohm === undefined ? farad! : 1 / ohm)
+      )
+    };
+  });
 }
 
-function sum(adjoint: Solution, drives: readonly Drive[]): Complex {
-  let re = 0;
-  let im = 0;
-  for (const drive of drives) {
-    const [r, i] = times(adjoint.voltage(drive.a, drive.b), [drive.re, drive.im]);
-    re += r;
-    im += i;
+/** What the sources of a kind make at an adjoint's output at a harmonic. */
+function sum({ re, im }: Solution, { from, to, weight }: Drives, volts: number, omega: number | null): Complex {
+  let r = 0;
+  let x = 0;
+  for (let k = 0; k < weight.length; k++) {
+    const [i, j] = [from[k], to[k]];
+    r += weight[k] * ((i < 0 ? 0 : re[i]) - (j < 0 ? 0 : re[j]));
+    x += weight[k] * ((i < 0 ? 0 : im[i]) - (j < 0 ? 0 : im[j]));
   }
-  return [re, im];
+  return omega === null ? [r * volts, x * volts] : [-x * volts * omega, r * volts * omega];
 }
 
 /** Hum of one input: by harmonic, volts RMS; and the share of the power by kind. */
