@@ -40,6 +40,38 @@ const VIEWS = [
     }
   },
   {
+    name: 'hum',
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await open(page, 'Tape loops');
+      await page.keyboard.press('h');
+      await page.getByText('Looking for loops').waitFor({ state: 'detached' });
+    }
+  },
+  {
+    name: 'contacts',
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await open(page, 'Cue laptop');
+      await page.keyboard.press('c');
+      await page.waitForTimeout(200);
+    }
+  },
+  {
+    name: 'tolerance',
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await open(page, 'Hammered dulcimer');
+      await page.keyboard.press('t');
+      await page.getByRole('button', { name: 'Draw 400 times' }).click();
+      await page.getByText('of 400 draws').waitFor();
+      await page.waitForTimeout(400);
+    }
+  },
+  {
     name: 'say-a-line',
     size: DESK,
     go: async (page, url) => {

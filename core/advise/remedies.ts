@@ -1,8 +1,8 @@
 // Advise: edits that would make a line better, each computed on the network before it is offered.
-import { choicesOf, givesPhantom, modelOf, portOf, wantsPhantom } from '../gear/catalogue';
+import { choicesOf, defaultKind, givesPhantom, modelOf, portOf, wantsPhantom } from '../gear/catalogue';
 import { CABLES, plugFor } from '../gear/cables';
 import { mates } from '../gear/sockets';
-import type { Settings } from '../gear/types';
+import type { LevelClass, PortSpec, Settings } from '../gear/types';
 import { judgeLine, type JudgeOptions, type LineReport, problems } from '../judge/judge';
 import { Whole } from '../judge/whole';
 import { type Code, type Finding, rank, type Severity } from '../judge/types';
@@ -181,8 +181,14 @@ function distinct(list: readonly Tried[]): Tried[] {
   });
 }
 
-const BOX_CHOICES = ['active-box-10m', 'active-box', 'passive-box', 'media-box'] as const;
-const INPUT_CHOICES = ['mic-in', 'line-in', 'instrument-in', 'consumer-in'] as const;
+const BOX_CHOICES = ['active-box-10m', 'active-box', 'passive-box', 'media-box', 'isolator', 'speaker-box'] as const;
+/** Inputs worth trying: what a cartridge or a loudspeaker output needs, there is only one of. */
+const inputChoices = (level: LevelClass): readonly string[] =>
+  level === 'phono'
+    ? ['phono-in']
+    : level === 'speaker'
+      ? ['cabinet', 'mic-in', 'line-in']
+      : ['mic-in', 'line-in', 'instrument-in', 'consumer-in'];
 
 /** Every single change worth trying on this line. None touches protective earth. */
 function candidates(plan: Plan, line: Line): Change[] {
@@ -203,14 +209,14 @@ function boxChanges(plan: Plan, line: Line): Change[] {
   };
   const lift: Settings = spec.box && typeof spec.box.settings.lift === 'string' ? { lift: spec.box.settings.lift } : {};
   const source = modelOf(spec.source.model);
-  return BOX_CHOICES.filter((id) => id !== spec.box?.model && boxTakes(id, source.ports[0].socket)).map((id) => ({
+  return BOX_CHOICES.filter((id) => id !== spec.box?.model && boxTakes(id, source.ports[0])).map((id) => ({
     what: { code: 'box', model: id, instead: spec.box?.model ?? null },
     apply: (draft) => {
       const total = (spec.lead?.metres ?? 0) + (spec.run?.metres ?? 0);
       // With a box, the lead is short and the run balanced; what there was in one piece is divided.
       const fresh = !spec.box;
       const leadMetres = fresh ? Math.min(3, spec.lead?.metres ?? 3) : (spec.lead?.metres ?? 3);
-      const kind = spec.lead && source.ports[0].carries !== 'balanced' ? spec.lead.kind : 'instrument';
+      const kind = spec.lead?.kind ?? defaultKind('lead', source.id, leadMetres);
       const toMic = fresh && !INPUT_BALANCED.has(spec.input.model);
       putLine(
         draft,
@@ -230,12 +236,16 @@ function boxChanges(plan: Plan, line: Line): Change[] {
   }));
 }
 
-const INPUT_BALANCED = new Set(['mic-in', 'line-in']);
+const INPUT_BALANCED = new Set(['mic-in', 'line-in', 'combo-in', 'speaker-in']);
 const needsPhantom = (box: string): boolean => wantsPhantom({ model: box, settings: {} });
-const boxTakes = (box: string, socket: string): boolean => {
-  const carries = portOf(modelOf(box), 'in')!.carries;
-  return (carries === 'stereo') === (socket === 'mini');
-};
+/** Whether a box has an input for what the source gives: stereo, balanced, unbalanced, loudspeaker level. */
+const boxTakes = (box: string, out: PortSpec): boolean =>
+  modelOf(box).ports.some(
+    (port) =>
+      port.way === 'in' &&
+      (port.level === 'speaker') === (out.level === 'speaker') &&
+      (out.level === 'speaker' || port.carries === out.carries)
+  );
 const freshId = (draft: Plan, line: string, role: string): string => {
   for (let k = 1; ; k++) {
     const id = `${line}-${role}${k}`.slice(-40);
@@ -320,12 +330,15 @@ function inputChanges(plan: Plan, line: Line): Change[] {
   const device = plan.devices[line.id];
   const cable = line.cables[line.cables.length - 1];
   const phantom = line.devices.some((id) => wantsPhantom(plan.devices[id]));
-  return INPUT_CHOICES.filter((id) => id !== device.model).map((id) => ({
-    what: { code: 'input', model: id },
-    apply: (draft) => {
-      draft.devices[line.id].model = id;
-      draft.devices[line.id].settings = id === 'mic-in' && phantom ? { phantom: 'on' } : {};
-      draft.cables[cable].plugs[1] = plugFor(draft.cables[cable].kind, modelOf(id).ports[0].socket);
-    }
-  }));
+  const { level } = modelOf(plan.devices[line.devices[0]].model).ports[0];
+  return inputChoices(level)
+    .filter((id) => id !== device.model)
+    .map((id) => ({
+      what: { code: 'input', model: id },
+      apply: (draft) => {
+        draft.devices[line.id].model = id;
+        draft.devices[line.id].settings = id === 'mic-in' && phantom ? { phantom: 'on' } : {};
+        draft.cables[cable].plugs[1] = plugFor(draft.cables[cable].kind, modelOf(id).ports[0].socket);
+      }
+    }));
 }

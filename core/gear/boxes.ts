@@ -133,14 +133,14 @@ export const PHANTOM_LEG_OHM = 6810;
 const RAIL_LOSS = 2.8;
 
 /** RMS level that fits between rails so far apart. */
-export const railClip = (volts: number): number => Math.max(volts - RAIL_LOSS, 0.1) / 2 / Math.SQRT2;
+const railClip = (volts: number): number => Math.max(volts - RAIL_LOSS, 0.1) / 2 / Math.SQRT2;
 
 /** Supply voltage inside an active box fed by phantom: what the feed resistors leave, at most the box's regulator. */
-export const phantomRail = (ampere: number, regulator: number): number =>
+const phantomRail = (ampere: number, regulator: number): number =>
   Math.min(regulator, PHANTOM_VOLTS - (ampere * PHANTOM_LEG_OHM) / 2);
 
 /** Rails of a box as it is fed, volts. */
-export const railOf = (read: Pick<StampContext, 'value' | 'choice'>): number =>
+const railOf = (read: Pick<StampContext, 'value' | 'choice'>): number =>
   read.choice('power') === 'battery' ? read.value('battery') : phantomRail(read.value('draw'), read.value('regulator'));
 
 const powered: Record<string, ParamSpec> = {

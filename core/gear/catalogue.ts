@@ -42,6 +42,18 @@ export function portFor(model: Model, way: 'in' | 'out', kind: CableKindId): Por
   return ports[0];
 }
 
+/** From here on a balanced run is taken to be a pair of the multicore, metres. */
+const MULTICORE_FROM = 20;
+
+/** The cable one takes without saying so. */
+export function defaultKind(place: 'lead' | 'run', source: string | null, metres: number): CableKindId {
+  if (place === 'run') return metres >= MULTICORE_FROM ? 'multicore' : 'mic';
+  const out = source ? modelOf(source).ports[0] : null;
+  if (out?.level === 'speaker') return 'speaker';
+  if (out?.socket === 'mini' || out?.socket === 'rca') return out.socket;
+  return out?.carries === 'balanced' ? 'mic' : 'instrument';
+}
+
 export type SettingFault =
   | { code: 'unknown-setting'; setting: string }
   | { code: 'out-of-bounds'; setting: string; low: number; high: number; got: number; spec: ParamSpec }

@@ -4,7 +4,7 @@ import { type Carries, type Model, param, type PortSpec, type StampContext } fro
 /** Things without electronics that join two cables: couplers and adapters, contact by contact. */
 
 /** What becomes of the second contact (ring, pin 3, right) on its way through. */
-export type Second = 'kept' | 'grounded' | 'open' | 'joined';
+type Second = 'kept' | 'grounded' | 'open' | 'joined';
 
 export interface Adapter {
   readonly id: string;

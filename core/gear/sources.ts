@@ -33,7 +33,7 @@ const emfOf =
     s.net.voltage(s.part(name), plus, minus, gain);
 
 /** RMS of the largest sine between rails so far apart: 3 V of rail is 1.06 V, not 3. */
-export const railRms = (volts: number): number => volts / 2 / Math.SQRT2;
+const railRms = (volts: number): number => volts / 2 / Math.SQRT2;
 
 const output = (c: Output): Model => ({
   id: c.id,

@@ -10,7 +10,7 @@ export const pF = 1e-12;
 export const nF = 1e-9;
 
 /** Bandwidth that self-noise is stated over, hertz (IEC 60268-1: 20 Hz to 20 kHz). */
-export const NOISE_BAND_HZ = 19980;
+const NOISE_BAND_HZ = 19980;
 /** Density in V/√Hz of a noise stated as one level over the band. */
 export const density = (volts: number): number => volts / Math.sqrt(NOISE_BAND_HZ);
 

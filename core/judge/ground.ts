@@ -6,7 +6,7 @@ import { earthed, ringThrough, type Tie } from '../rig/rings';
 import type { LineSolution } from '../rig/solve';
 import { toDbu } from '../units/quantity';
 import { finding, type JoinContext } from './context';
-import { HARM_AMPERE, HUM, INDUCED, LEAST_RAIL, onLadder } from './limits';
+import { BATTERY_HOURS, HARM_AMPERE, HUM, INDUCED, LEAST_RAIL, onLadder } from './limits';
 import { type Fact, fact, type Finding } from './types';
 
 /**
@@ -15,7 +15,7 @@ import { type Fact, fact, type Finding } from './types';
  * @param ties hosts and supplies that the rest of the rig joins
  */
 export function checkGround(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[] {
-  return [...loops(c, hum, ties), ...humOf(c, hum), ...phantom(c), ...lifted(c), ...earths(c)];
+  return [...loops(c, hum, ties), ...humOf(c, hum), ...phantom(c), ...battery(c), ...lifted(c), ...earths(c)];
 }
 
 /** Hum under the playing, dB, from one kind of cause or all. */
@@ -157,6 +157,26 @@ function plugIn(c: JoinContext): Finding[] {
       fact('model', 'id', c.source.model.id),
       fact('input', 'id', c.far.model.id)
     ])
+  ];
+}
+
+/** How long a box on its battery plays: what the battery holds over what the box draws. */
+function battery(c: JoinContext): Finding[] {
+  const { read } = c.near;
+  if (read.feed !== 'battery' || !read.has('capacity')) return [];
+  const hours = read.value('capacity') / read.value('draw');
+  const short = hours < BATTERY_HOURS;
+  return [
+    finding(
+      short ? 'battery-short' : 'battery-lasts',
+      c.at,
+      { severity: short ? 'care' : 'clean', value: hours, unit: 'h', limit: BATTERY_HOURS },
+      [
+        fact('model', 'id', c.near.model.id),
+        fact('capacity', 'charge', read.value('capacity')),
+        fact('drawn', 'current', read.value('draw'))
+      ]
+    )
   ];
 }
 

@@ -58,6 +58,7 @@ describe('mistakes that people make', () => {
     ['rca player wall-wart, 2 m, 10 m, mic', 'equal-impedances', 'stop', 1.4],
     ['rca player earthed on Stage, 12 m, rca input', 'loop', 'stop', null],
     ['piezo, 2 m, active box 10m, 20 m, mic, phantom off', 'phantom-off', 'stop', null],
+    ['piezo, 2 m, active box 10m (draw 10 mA, capacity 50 mAh) on battery, 20 m, mic', 'battery-short', 'care', 5],
     ['piezo, 2 m, active box 10m, 20 m, line', 'phantom-none', 'stop', null],
     ['keyboard wall-wart, 2 m, 10 m, mic, phantom on', 'phantom-into-source', 'stop', null],
     ['guitar humbucker, 3 m, active box lifted, 20 m, mic', 'floats-lifted', 'care', null]

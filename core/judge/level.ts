@@ -30,7 +30,9 @@ function headroom(c: JoinContext): Finding {
     fact('peak', 'dBu', point.peakDbu),
     fact('clip', 'dBu', point.clipDbu),
     fact('model', 'id', end.model.id),
-    ...(core ? [fact('lowest', 'frequency', c.source.notes.low)] : [])
+    ...(core
+      ? [fact('lowest', 'frequency', c.source.notes.low), fact('third', 'percent', thirdHarmonic(value) * 100)]
+      : [])
   ];
   // Two strings at once stand twice as high as one: room for one is not room for both.
   const strings = c.source.model.signal?.nature !== 'resistive' && c.source.instrument !== 'programme';
@@ -42,6 +44,15 @@ function headroom(c: JoinContext): Finding {
     { severity, value, unit: 'dB', limit },
     facts
   );
+}
+
+/**
+ * Third harmonic of a core that saturates as a cubic, y = x − x³ ÷ 3c², over the fundamental: r² ÷ 12 ÷ (1 − r² ÷ 4) with
+ * r = peak ÷ saturation. An estimate, good below saturation and meaningless above it.
+ */
+function thirdHarmonic(roomDb: number): number {
+  const r = Math.min(10 ** (-roomDb / 20), 1);
+  return (r * r) / 12 / (1 - (r * r) / 4);
 }
 
 /** An average level that its own rails cannot give: volts of rail taken for volts RMS. */

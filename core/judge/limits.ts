@@ -66,6 +66,9 @@ export const STEP_DB = 6;
 /** Direct current that an output made for none should not see, amperes. */
 export const HARM_AMPERE = 1e-3;
 
+/** A show with its soundcheck, hours: a battery should last longer. */
+export const BATTERY_HOURS = 6;
+
 /** Least voltage that an active box works from, volts. */
 export const LEAST_RAIL = 9;
 

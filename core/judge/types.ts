@@ -62,6 +62,8 @@ export const CODES = {
   'phantom-into-source': 'ground',
   'phantom-weak': 'ground',
   'plug-in-missing': 'ground',
+  'battery-lasts': 'ground',
+  'battery-short': 'ground',
   'floats-lifted': 'ground',
   'hum-low': 'ground',
   hums: 'ground',
@@ -74,7 +76,7 @@ export const CODES = {
 } as const satisfies Record<string, Check>;
 export type Code = keyof typeof CODES;
 
-type Unit = 'dB' | 'm' | '×' | 'Ω' | 'V' | 'mA' | 'count' | 'none';
+type Unit = 'dB' | 'm' | '×' | 'Ω' | 'V' | 'mA' | 'h' | 'count' | 'none';
 
 /** A number that went into a judgement; `name` is a key for wording. */
 export interface Fact {

@@ -7,7 +7,7 @@ import { type Tie, tiesOf } from '../rig/rings';
 import { benchOf, type LineSolution, senseOf, shapeOf, solveLine } from '../rig/solve';
 
 /** A piece of the rig as far as it can be known without the rest: kept until something in it changes. */
-export interface Piece {
+interface Piece {
   readonly solutions: ReadonlyMap<string, LineSolution | CircuitError>;
   /** Null when the piece has no inputs, or cannot be solved. */
   readonly hum: DomainHum | null;
@@ -17,7 +17,7 @@ export interface Piece {
 export type Pieces = Map<string, Piece>;
 
 /** Solves one piece: its lines, and its answer to hum. Never throws on a plan that loads. */
-export function solvePiece(plan: Plan, domain: Domain, perOctave?: number): Piece {
+function solvePiece(plan: Plan, domain: Domain, perOctave?: number): Piece {
   const complete = domain.lines.filter((line) => isComplete(plan, line));
   if (domain.devices.length === 0 || complete.length === 0) return { solutions: new Map(), hum: null, ties: [] };
   try {

@@ -11,7 +11,7 @@ export interface Noise {
   /** Shares of the flat noise power, largest first; together 1. */
   readonly shares: readonly NoiseShare[];
 }
-export interface NoiseShare {
+interface NoiseShare {
   /** Device or cable. */
   readonly of: string;
   /** Resistance at 300 K, or an amplifier's own. */

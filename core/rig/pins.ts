@@ -6,7 +6,7 @@ import type { Plan } from '../plan/schema';
 import { contactsOf } from './wire';
 
 /** What a contact of a socket carries. */
-export type Carried = 'signal' | 'hot' | 'cold' | 'left' | 'right' | 'ground';
+type Carried = 'signal' | 'hot' | 'cold' | 'left' | 'right' | 'ground';
 export type Conductor = 'a' | 'b' | 's';
 type Place = 'first' | 'second' | 'shield';
 

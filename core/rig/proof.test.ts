@@ -7,6 +7,7 @@ import { sensitivities } from '../circuit/sensitivity';
 import { magnitude, System } from '../circuit/system';
 import { Whole } from '../judge/whole';
 import { isComplete, traceLines } from '../plan/lines';
+import type { Plan } from '../plan/schema';
 import { plan as anyPlan } from '../tests/arbitrary';
 import { device, farads, lead, oneLine, onTwoSupplies, run } from '../tests/plans';
 import { toDbu } from '../units/quantity';
@@ -301,6 +302,46 @@ describe('phantom as direct current', () => {
     };
     expect(harm('pro-line')).toBeCloseTo(48 / (6810 + 150), 3);
     expect(harm('dynamic-mic')).toBeLessThan(1e-6);
+  });
+});
+
+describe('each way out of a loop, predicted', () => {
+  /** Hum from earths at the input, dBu: an earthed keyboard and the desk on different supplies, unless changed. */
+  const hum = (parts: Partial<Parameters<typeof oneLine>[0]>, change: (plan: Plan) => void = () => undefined) => {
+    const { plan, line } = oneLine({
+      source: device('keyboard', { feed: 'mains-1' }),
+      lead: lead(3),
+      box: device('passive-box'),
+      run: run(30),
+      input: device('mic-in'),
+      ...parts
+    });
+    onTwoSupplies(plan).devices.src.supply = 'stage';
+    change(plan);
+    return toDbu(new Whole(plan).solved().get(line.id)!.hum!.byKind.earths);
+  };
+  const joined = hum({});
+  it.each([
+    ['the lift of an isolated box', hum({ box: device('passive-box', { lift: 'lifted' }) }), 80],
+    [
+      'an isolating transformer',
+      hum({ source: device('pro-line'), lead: run(3), box: device('isolator'), input: device('line-in') }),
+      40
+    ],
+    [
+      'balance all the way',
+      hum({ source: device('pro-line'), lead: run(33), box: null, run: null, input: device('line-in') }),
+      20
+    ],
+    ['a battery', hum({ source: device('keyboard', { feed: 'battery' }) }), 60],
+    ['the same supply at both ends', hum({}, (plan) => void (plan.devices.src.supply = 'annex')), 20],
+    ['a shorter lead', hum({ lead: lead(1) }), 5],
+    ['a heavier shield', hum({ lead: lead(3, { settings: { rShield: 0.01 } }) }), 5]
+  ])('%s', (_, dbu, better) => expect(joined - dbu).toBeGreaterThan(better));
+  it('the lift of an active box that is not isolated is worth what its 100 kΩ are, no more', () => {
+    const [open, closed] = ['lifted', 'joined'].map((lift) => hum({ box: device('active-box', { lift }) }));
+    expect(closed - open).toBeGreaterThan(15);
+    expect(open).toBeGreaterThan(hum({ box: device('passive-box', { lift: 'lifted' }) }) + 40);
   });
 });
 

@@ -1,4 +1,4 @@
-import { checkSetting, givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
+import { checkSetting, defaultKind, givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
 import { type CableKindId, CABLES, MAX_METRES } from '../gear/cables';
 import type { Setting } from '../gear/types';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
@@ -48,8 +48,6 @@ interface DeviceDraft {
 
 const DEFAULT_LEAD = 3;
 const DEFAULT_RUN = 5;
-/** From here on a balanced run is taken to be a pair of the multicore. */
-const MULTICORE_FROM = 20;
 
 /** Reads a line in spoken words. Never throws; what is not understood is named with its place in the text. */
 export function readLine(text: string, supplies: readonly SupplyName[] = []): Reading {
@@ -385,13 +383,4 @@ function device({ model: id, settings }: DeviceDraft): DeviceSpec {
     ([name, value]) => value !== model.params[name]?.typ && value !== model.options[name]?.default
   );
   return { model: id, settings: Object.fromEntries(own) };
-}
-
-/** The cable one takes without saying so. */
-export function defaultKind(place: 'lead' | 'run', source: string | null, metres: number): CableKindId {
-  if (place === 'run') return metres >= MULTICORE_FROM ? 'multicore' : 'mic';
-  const out = source ? modelOf(source).ports[0] : null;
-  if (out?.level === 'speaker') return 'speaker';
-  if (out?.socket === 'mini' || out?.socket === 'rca') return out.socket;
-  return out?.carries === 'balanced' ? 'mic' : 'instrument';
 }

@@ -1,8 +1,8 @@
-import { givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
+import { defaultKind, givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
 import type { InstrumentId } from '../gear/instruments';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { formatQuantity } from '../units/format';
-import { defaultKind, readLine } from './read';
+import { readLine } from './read';
 import type { SupplyName } from './tokens';
 import { sayCable, sayInstrument, sayModel, saySwitch, sayWiring } from './vocabulary';
 

@@ -1,12 +1,11 @@
 import fc from 'fast-check';
-import { MODELS, modelOf } from '../gear/catalogue';
+import { defaultKind, MODELS, modelOf } from '../gear/catalogue';
 import type { Model } from '../gear/types';
 import { INSTRUMENT_IDS } from '../gear/instruments';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { blankPlan } from '../plan/blank';
 import { putLine } from '../plan/spec';
 import type { Plan } from '../plan/schema';
-import { defaultKind } from '../say/read';
 
 /** Random lines and shows for property tests, drawn from the catalogue and its bounds. */
 

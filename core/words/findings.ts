@@ -124,6 +124,10 @@ export function sentence(f: Finding): string {
       return f.value < (f.limit ?? 0)
         ? `Phantom is on, but only ${formatQuantity('voltage', Math.max(f.value, 0))} are left for the ${model(f)}.`
         : `The ${model(f)} draws more than the ${model(f, 'input')} can give; ${formatQuantity('voltage', f.value)} are left.`;
+    case 'battery-lasts':
+      return `On its battery the ${model(f)} plays for ${formatNumber(f.value)} hours.`;
+    case 'battery-short':
+      return `On its battery the ${model(f)} plays for only ${formatNumber(f.value, 1)} hours.`;
     case 'plug-in-missing':
       return `The ${model(f)} wants plug-in power, and the ${model(f, 'input')} gives none.`;
     case 'phantom-reaches':
@@ -279,6 +283,9 @@ export function short(f: Finding): string {
       return 'phantom weak';
     case 'plug-in-missing':
       return 'no plug-in power';
+    case 'battery-lasts':
+    case 'battery-short':
+      return `battery ${formatNumber(f.value)}\u202Fh`;
     case 'bridges':
     case 'loads':
       return `bridging ${formatNumber(f.value, f.value < 10 ? 1 : 0)}×`;

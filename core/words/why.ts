@@ -31,7 +31,7 @@ function result(f: Finding): string {
           ? formatQuantity('length', f.value)
           : f.unit === 'Ω'
             ? formatQuantity('resistance', f.value)
-            : f.unit === 'V' || f.unit === 'mA'
+            : f.unit === 'V' || f.unit === 'mA' || f.unit === 'h'
               ? `${formatNumber(f.value, 1)}\u202F${f.unit}`
               : `${formatNumber(f.value, f.unit === '×' ? 1 : 0)}${f.unit === '×' ? '×' : ''}`;
   if (f.limit === null || !Number.isFinite(f.limit)) return value;
@@ -89,7 +89,7 @@ function formula(f: Finding): string {
     case 'hissy':
       return 'S/N = average level − √∫(Σ 4kTR·|H|² + Σ e²·|H|²) df, 20 Hz to 20 kHz, 300 K';
     case 'core-saturates':
-      return 'V(max) at f = V(max) at 20 Hz × f ÷ 20 Hz; room = V(max) − peak';
+      return 'V(max) at f = V(max) at 20 Hz × f ÷ 20 Hz; room = V(max) − peak; third harmonic ≈ r² ÷ 12 ÷ (1 − r² ÷ 4), r = peak ÷ V(max)';
     case 'gain':
     case 'too-quiet':
     case 'much-gain':
@@ -118,6 +118,9 @@ function formula(f: Finding): string {
       return 'hum = √Σ over 20 harmonics of earths² + leakage² + electric² + fields²; field EMF = 2πf·B·A';
     case 'earth-removed':
       return 'class I gear without its protective conductor';
+    case 'battery-lasts':
+    case 'battery-short':
+      return 'hours = charge ÷ current';
     case 'plug-in-missing':
       return 'does an input that gives plug-in power meet the capsule directly';
     case 'phantom-weak':
@@ -226,6 +229,9 @@ function reason(f: Finding): string {
       return 'An active box is not isolated: its supply must find its way home. A transformer opens the ring.';
     case 'earth-removed':
       return 'Local codes and the venue’s electrician come first. Hum is cured at a box, never at a mains plug.';
+    case 'battery-lasts':
+    case 'battery-short':
+      return 'A fresh battery before the show, and phantom where there is some, spares the worry.';
     case 'plug-in-missing':
       return 'An electret capsule has an amplifier in it that wants some volts: from the input, or from a cell.';
     case 'phantom-reaches':
@@ -294,7 +300,9 @@ const FACT_NAMES: Readonly<Record<string, string>> = {
   adapters: 'fewest adapters',
   second: 'second contact',
   left: 'volts left',
-  drawn: 'current'
+  drawn: 'current',
+  capacity: 'battery holds',
+  third: 'third harmonic, about'
 };
 const factName = (name: string): string => FACT_NAMES[name] ?? name;
 

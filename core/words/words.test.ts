@@ -160,6 +160,16 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'Phantom is on, but only 4 V are left for the active box, 1 MΩ.',
     'phantom weak'
   ],
+  'battery-lasts': [
+    finding('battery-lasts', 'clean', 125, [fact('model', 'id', 'active-box')]),
+    'On its battery the active box, 1 MΩ plays for 125 hours.',
+    'battery 125 h'
+  ],
+  'battery-short': [
+    finding('battery-short', 'care', 4.2, [fact('model', 'id', 'active-box')]),
+    'On its battery the active box, 1 MΩ plays for only 4.2 hours.',
+    'battery 4 h'
+  ],
   'plug-in-missing': [
     finding('plug-in-missing', 'stop', 0, [fact('model', 'id', 'lavalier'), fact('input', 'id', 'line-in')]),
     'The clip-on electret wants plug-in power, and the line input gives none.',

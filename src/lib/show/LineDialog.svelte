@@ -1,12 +1,11 @@
 <script lang="ts">
-  import { givesPhantom, keptSettings, MODELS, modelOf } from '$core/gear/catalogue';
+  import { defaultKind, givesPhantom, keptSettings, MODELS, modelOf } from '$core/gear/catalogue';
   import { MAX_METRES } from '$core/gear/cables';
   import { INSTRUMENT_IDS, type InstrumentId } from '$core/gear/instruments';
   import type { Family } from '$core/gear/types';
   import type { Line } from '$core/plan/lines';
   import type { Exposure, Plan } from '$core/plan/schema';
   import { type CableSpec, type DeviceSpec, type LineSpec, specOf } from '$core/plan/spec';
-  import { defaultKind } from '$core/say/read';
   import { INSTRUMENT_NAMES, modelName } from '$core/words/names';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
