@@ -240,6 +240,8 @@ const INPUT_BALANCED = new Set(['mic-in', 'line-in', 'combo-in', 'speaker-in']);
 const needsPhantom = (box: string): boolean => wantsPhantom({ model: box, settings: {} });
 /** Whether a box has an input for what the source gives: stereo, balanced, unbalanced, loudspeaker level. */
 const boxTakes = (box: string, out: PortSpec): boolean =>
+  // A box made for stereo has a mono socket as well, but is nobody's first choice for it.
+  (modelOf(box).ports[0].carries !== 'stereo' || out.carries === 'stereo' || out.socket === 'rca') &&
   modelOf(box).ports.some(
     (port) =>
       port.way === 'in' &&
