@@ -142,7 +142,8 @@ function sum({ re, im }: Solution, { from, to, weight }: Drives, volts: number, 
   let r = 0;
   let x = 0;
   for (let k = 0; k < weight.length; k++) {
-    const [i, j] = [from[k], to[k]];
+    const i = from[k];
+    const j = to[k];
     r += weight[k] * ((i < 0 ? 0 : re[i]) - (j < 0 ? 0 : re[j]));
     x += weight[k] * ((i < 0 ? 0 : im[i]) - (j < 0 ? 0 : im[j]));
   }
@@ -320,7 +321,8 @@ function through(
   for (let j = 0; j < at.length; j++) {
     const vr = standing.re[from + at[j]];
     const vi = standing.im[from + at[j]];
-    const [hr, hi] = [data[h + 2 * j], data[h + 2 * j + 1]];
+    const hr = data[h + 2 * j];
+    const hi = data[h + 2 * j + 1];
     re += hr * vr - hi * vi;
     im += hr * vi + hi * vr;
   }

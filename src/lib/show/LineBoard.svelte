@@ -24,7 +24,6 @@
   import LineDialog from './LineDialog.svelte';
   import LineRow from './LineRow.svelte';
   import OpenLine from './OpenLine.svelte';
-  import OwnDialog from './OwnDialog.svelte';
   import SayField from './SayField.svelte';
   import type { Panel } from './part-dialog';
   import { ShowSession } from './session.svelte';
@@ -467,13 +466,16 @@
       onown={() => (dialog = { kind: 'own', id: device, line: line.id })}
     />
   {:else if line && dialog.kind === 'own' && plan.devices[dialog.id]}
-    <OwnDialog
-      {plan}
-      device={dialog.id}
-      subject={`${modelName(plan.devices[dialog.id].model)} of ${lineName(line)}`}
-      onedit={change}
-      onclose={() => (dialog = null)}
-    />
+    {@const own = dialog}
+    {#await import('./OwnDialog.svelte') then { default: OwnDialog }}
+      <OwnDialog
+        {plan}
+        device={own.id}
+        subject={`${modelName(plan.devices[own.id].model)} of ${lineName(line)}`}
+        onedit={change}
+        onclose={() => (dialog = null)}
+      />
+    {/await}
   {:else if line && dialog.kind === 'cable' && plan.cables[dialog.id]}
     <CableDialog {plan} id={dialog.id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
   {:else if line && dialog.kind === 'build'}

@@ -12,13 +12,10 @@
   import { SEVERITY_TEXT } from '$lib/ui/marks';
   import type { Influence } from '$core/rig/influence';
   import type { Loop } from '$core/rig/loops';
-  import ContactsPanel from './ContactsPanel.svelte';
   import Corridor from './Corridor.svelte';
-  import HumPanel from './HumPanel.svelte';
   import type { Panel } from './part-dialog';
   import ResponseChart from './ResponseChart.svelte';
   import type { ToleranceRun } from './tolerance.svelte';
-  import TolerancePanel from './TolerancePanel.svelte';
 
   interface Props {
     plan: Plan;
@@ -97,18 +94,24 @@
       {/each}
     </div>
   {/if}
-  {#if report && panel === 'hum'}<HumPanel {plan} {line} {report} {loops} />{/if}
-  {#if panel === 'contacts'}<ContactsPanel {plan} {line} />{/if}
+  {#if report && panel === 'hum'}
+    {#await import('./HumPanel.svelte') then { default: HumPanel }}<HumPanel {plan} {line} {report} {loops} />{/await}
+  {/if}
+  {#if panel === 'contacts'}
+    {#await import('./ContactsPanel.svelte') then { default: ContactsPanel }}<ContactsPanel {plan} {line} />{/await}
+  {/if}
   {#if report && panel === 'tolerance'}
-    <TolerancePanel
-      {plan}
-      {report}
-      run={tolerance}
-      result={band}
-      busy={tolerance.progress !== null && mine}
-      onstart={ontolerance}
-      {influencesAt}
-    />
+    {#await import('./TolerancePanel.svelte') then { default: TolerancePanel }}
+      <TolerancePanel
+        {plan}
+        {report}
+        run={tolerance}
+        result={band}
+        busy={tolerance.progress !== null && mine}
+        onstart={ontolerance}
+        {influencesAt}
+      />
+    {/await}
   {/if}
   <div
     class="grid grid-cols-2 gap-x-5 px-5 pt-2 max-lg:grid-cols-1 max-lg:gap-y-4 max-sm:px-3.5 {panel === null
