@@ -13,17 +13,11 @@
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
   import { arrange, type Filter, type Sort, tally } from './board';
-  import CableDialog from './CableDialog.svelte';
   import Conflicts from './Conflicts.svelte';
-  import DeviceDialog from './DeviceDialog.svelte';
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from './edits';
-  import InfoDialog from './InfoDialog.svelte';
   import { Judging } from './judging.svelte';
   import { copyText, readPaste } from './clipboard';
-  import KeysDialog from './KeysDialog.svelte';
-  import LineDialog from './LineDialog.svelte';
   import LineRow from './LineRow.svelte';
-  import OpenLine from './OpenLine.svelte';
   import SayField from './SayField.svelte';
   import type { Panel } from './part-dialog';
   import { ShowSession } from './session.svelte';
@@ -414,27 +408,29 @@
             onbuild={() => build(line)}
           />
           {#if openId === line.id}
-            <OpenLine
-              {plan}
-              {line}
-              report={reports.get(line.id)}
-              {remedies}
-              {panel}
-              {loops}
-              {tolerance}
-              onpanel={show}
-              ontolerance={() => {
-                const report = reports.get(line.id);
-                if (report) void tolerance.start(plan, line.id, `${line.id} ${report.key}`);
-              }}
-              influencesAt={(hz) => judging?.influences(plan, line.id, hz) ?? Promise.resolve([])}
-              onapply={apply}
-              onedit={() => edit(line)}
-              oncopy={() => copy(line)}
-              ondelete={() => remove(line)}
-              oninfo={() => inform(line)}
-              onbuild={() => build(line)}
-            />
+            {#await import('./OpenLine.svelte') then { default: OpenLine }}
+              <OpenLine
+                {plan}
+                {line}
+                report={reports.get(line.id)}
+                {remedies}
+                {panel}
+                {loops}
+                {tolerance}
+                onpanel={show}
+                ontolerance={() => {
+                  const report = reports.get(line.id);
+                  if (report) void tolerance.start(plan, line.id, `${line.id} ${report.key}`);
+                }}
+                influencesAt={(hz) => judging?.influences(plan, line.id, hz) ?? Promise.resolve([])}
+                onapply={apply}
+                onedit={() => edit(line)}
+                oncopy={() => copy(line)}
+                ondelete={() => remove(line)}
+                oninfo={() => inform(line)}
+                onbuild={() => build(line)}
+              />
+            {/await}
           {/if}
         </li>
       {/each}
@@ -450,37 +446,48 @@
 </main>
 
 {#if dialog?.kind === 'keys'}
-  <KeysDialog onclose={() => (dialog = null)} />
+  {#await import('./KeysDialog.svelte') then { default: KeysDialog }}
+    <KeysDialog onclose={() => (dialog = null)} />
+  {/await}
 {:else if dialog?.kind === 'new'}
-  <LineDialog {plan} line={null} ondone={built} onclose={() => (dialog = null)} />
+  {#await import('./LineDialog.svelte') then { default: LineDialog }}
+    <LineDialog {plan} line={null} ondone={built} onclose={() => (dialog = null)} />
+  {/await}
 {:else if dialog}
+  {@const { id, kind } = dialog}
   {@const line = lineOf(dialog.line)}
-  {#if line && dialog.kind === 'device' && plan.devices[dialog.id]}
-    {@const device = dialog.id}
-    <DeviceDialog
-      {plan}
-      id={device}
-      lineName={lineName(line)}
-      onedit={change}
-      onclose={() => (dialog = null)}
-      onown={() => (dialog = { kind: 'own', id: device, line: line.id })}
-    />
-  {:else if line && dialog.kind === 'own' && plan.devices[dialog.id]}
-    {@const own = dialog}
+  {#if line && kind === 'device' && plan.devices[id]}
+    {#await import('./DeviceDialog.svelte') then { default: DeviceDialog }}
+      <DeviceDialog
+        {plan}
+        {id}
+        lineName={lineName(line)}
+        onedit={change}
+        onclose={() => (dialog = null)}
+        onown={() => (dialog = { kind: 'own', id, line: line.id })}
+      />
+    {/await}
+  {:else if line && kind === 'own' && plan.devices[id]}
     {#await import('./OwnDialog.svelte') then { default: OwnDialog }}
       <OwnDialog
         {plan}
-        device={own.id}
-        subject={`${modelName(plan.devices[own.id].model)} of ${lineName(line)}`}
+        device={id}
+        subject={`${modelName(plan.devices[id].model)} of ${lineName(line)}`}
         onedit={change}
         onclose={() => (dialog = null)}
       />
     {/await}
-  {:else if line && dialog.kind === 'cable' && plan.cables[dialog.id]}
-    <CableDialog {plan} id={dialog.id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
-  {:else if line && dialog.kind === 'build'}
-    <LineDialog {plan} {line} ondone={built} onclose={() => (dialog = null)} />
-  {:else if line && dialog.kind === 'info'}
-    <InfoDialog {plan} {line} onedit={change} onclose={() => (dialog = null)} />
+  {:else if line && kind === 'cable' && plan.cables[id]}
+    {#await import('./CableDialog.svelte') then { default: CableDialog }}
+      <CableDialog {plan} {id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
+    {/await}
+  {:else if line && kind === 'build'}
+    {#await import('./LineDialog.svelte') then { default: LineDialog }}
+      <LineDialog {plan} {line} ondone={built} onclose={() => (dialog = null)} />
+    {/await}
+  {:else if line && kind === 'info'}
+    {#await import('./InfoDialog.svelte') then { default: InfoDialog }}
+      <InfoDialog {plan} {line} onedit={change} onclose={() => (dialog = null)} />
+    {/await}
   {/if}
 {/if}
