@@ -69,6 +69,7 @@
   onMount(() => {
     judging = new Judging();
     void session.open();
+    void fetchRest();
     const when =
       (act: (event: KeyboardEvent) => void) =>
       (event: KeyboardEvent): void => {
@@ -160,6 +161,21 @@
     toast.error(session.trouble);
     session.trouble = null;
   });
+
+  /** What the first view does without is fetched right behind it, so that it is there when the server is not. */
+  const fetchRest = (): Promise<unknown> =>
+    Promise.allSettled([
+      import('./OpenLine.svelte'),
+      import('./HumPanel.svelte'),
+      import('./ContactsPanel.svelte'),
+      import('./TolerancePanel.svelte'),
+      import('./DeviceDialog.svelte'),
+      import('./CableDialog.svelte'),
+      import('./InfoDialog.svelte'),
+      import('./LineDialog.svelte'),
+      import('./KeysDialog.svelte'),
+      import('./OwnDialog.svelte')
+    ]);
 
   function announce(what: string | null, how: string): void {
     if (what) toast(`${how}: ${what}`);
