@@ -14,7 +14,7 @@ import { finding, joinContext, type JoinContext } from './context';
 import { checkGround } from './ground';
 import { checkImpedance } from './impedance';
 import { checkLevel } from './level';
-import { type Around, type Pieces, Whole, type Solved, solveWithin } from './whole';
+import { type Around, type Pieces, type Which, Whole, type Solved, solveWithin } from './whole';
 import { CHECKS, fact, type Finding, rank, type Severity, worst } from './types';
 
 /** Levels at one end of a cable, dBu; clip is null where nothing clips. */
@@ -71,14 +71,16 @@ export function judgePlan(plan: Plan, pieces?: Pieces): LineReport[] {
   return judgeWhole(whole);
 }
 
-/** Reports of all lines of a plan in pieces. @param sofar only of those that have been solved by now */
-export function judgeWhole(whole: Whole, sofar = false): LineReport[] {
-  const solved = whole.solved(sofar);
+/** Reports of the lines of a plan in pieces. @param which as for `Whole.solved` */
+export function judgeWhole(whole: Whole, which: Which = 'all'): LineReport[] {
+  const solved = whole.solved(which);
   const reports = new Map<string, LineReport>();
   for (const [k, domain] of whole.domains.entries()) {
     const key = whole.keyOf(k);
     if (key === undefined) break;
-    for (const line of domain.lines) reports.set(line.id, assemble(whole.plan, line, solved.get(line.id), key));
+    for (const line of domain.lines)
+      if (which !== 'fresh' || solved.has(line.id))
+        reports.set(line.id, assemble(whole.plan, line, solved.get(line.id), key));
   }
   return whole.lines.flatMap((line) => reports.get(line.id) ?? []);
 }

@@ -62,6 +62,8 @@ export interface Solved {
   readonly ties: readonly Tie[];
 }
 
+export type Which = 'all' | 'sofar' | 'fresh';
+
 /** A plan in pieces, each solved once. Call `step` until it says that it is done, then `lines`. */
 export class Whole {
   readonly lines: readonly Line[];
@@ -69,6 +71,7 @@ export class Whole {
   readonly #keys: string[] = [];
   readonly #shared: string;
   #next = 0;
+  readonly #fresh = new Set<number>();
 
   /** @param pieces what is known from before; new pieces are added, those no longer in the plan taken out at the end */
   constructor(
@@ -87,6 +90,7 @@ export class Whole {
       const key = scopeKey(this.plan, domain, this.#shared);
       this.#keys.push(key);
       if (this.pieces.has(key)) continue;
+      this.#fresh.add(this.#next - 1);
       this.pieces.set(key, solvePiece(this.plan, domain));
       return true;
     }
@@ -101,11 +105,12 @@ export class Whole {
   }
 
   /**
-   * Every complete line with the hum of the whole rig at it.
-   * @param sofar only what has been stepped over; the rest of the rig is taken to be silent
+   * Complete lines with the hum of the whole rig at them.
+   * @param which all; `sofar`: only what has been stepped over, the rest of the rig taken to be silent; `fresh`: only of
+   *   pieces that were not known before, the ones somebody waits for
    */
-  solved(sofar = false): Map<string, Solved> {
-    while (!sofar && this.step());
+  solved(which: Which = 'all'): Map<string, Solved> {
+    while (which !== 'sofar' && this.step());
     const pieces = this.#keys.map((key) => this.pieces.get(key)!);
     const hums = pieces.flatMap((p) => p.hum ?? []);
     const rig = rigHum(this.plan, hums);
@@ -113,7 +118,8 @@ export class Whole {
     for (const { ties } of pieces) for (const tie of ties) shared.set(tie.join(), (shared.get(tie.join()) ?? 0) + 1);
     const out = new Map<string, Solved>();
     const lineOf = new Map(this.lines.map((line) => [line.id, line]));
-    for (const piece of pieces) {
+    for (const [k, piece] of pieces.entries()) {
+      if (which === 'fresh' && !this.#fresh.has(k)) continue;
       const own = new Set(piece.ties.map((tie) => tie.join()));
       const ties = [...shared].filter(([tie, n]) => n > (own.has(tie) ? 1 : 0)).map(([tie]) => tie.split(',') as never);
       for (const [id, solution] of piece.solutions)

@@ -163,7 +163,7 @@ function sweepLine(
   const sum = sense ? new NoiseSum(system, device, sense) : null;
   const octave = Math.log(hz[1] / hz[0]);
   const last = hz.length - 1;
-  // Noise is read at a quarter of the points, six an octave of 24, whatever the response does between them.
+  // Noise is read at three points an octave, whatever the response does between them.
   const step = exact ? 1 : alwaysOf(hz);
   const tail = Math.floor(last / step) * step;
   const curves = sweepAdaptive(

@@ -5,10 +5,10 @@ const TOLERANCE = 0.02;
 /** Below this nothing is left but rounding, dB. */
 const FLOOR = -160;
 
-/** Of how many points of a logarithmic grid one is always computed: six an octave of 24, three of coarser ones. A power of two. */
+/** Of how many points of a logarithmic grid one is always computed: three an octave. A power of two. */
 export function alwaysOf(grid: Float64Array): number {
   const perOctave = Math.round(Math.LN2 / Math.log(grid[1] / grid[0]));
-  return perOctave >= 12 ? 4 : perOctave >= 6 ? 2 : 1;
+  return perOctave >= 24 ? 8 : perOctave >= 12 ? 4 : perOctave >= 6 ? 2 : 1;
 }
 
 /**

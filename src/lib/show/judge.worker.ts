@@ -39,12 +39,15 @@ const api = {
     let since = performance.now();
     while (whole.step()) {
       if (performance.now() - since < SLICE) continue;
-      const some = fresh(judgeWhole(whole, true).filter((r) => !sent.has(r.id)));
+      const some = fresh(judgeWhole(whole, 'sofar').filter((r) => !sent.has(r.id)));
       if (some.length > 0) deliver(some);
       await new Promise((resolve) => setTimeout(resolve, 0));
       if (turn !== latest) return null;
       since = performance.now();
     }
+    // What was changed first; then the others, whose hum may have moved a little with it.
+    const first = fresh(judgeWhole(whole, 'fresh'));
+    if (first.length > 0) deliver(first);
     const changed = fresh(judgeWhole(whole));
     if (changed.length > 0) deliver(changed);
     const ids = whole.lines.map((l) => l.id);
