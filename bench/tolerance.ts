@@ -10,7 +10,7 @@ const START = `import('tsx/esm/api').then(({ register }) => {
   return import(${JSON.stringify(new URL('./tolerance.worker.ts', import.meta.url).href)});
 })`;
 
-/** Seconds for 1,000 runs of one line on two threads that are up already. */
+/** Seconds for 1,000 runs of one line on two threads that are up and warm. */
 export async function toleranceSeconds(): Promise<number> {
   const plan = show(4);
   const line = traceLines(plan)[0].id;

@@ -55,14 +55,14 @@ export class DenseLU {
     return this;
   }
 
-  /** Solves for one right-hand side, in place. */
-  solve(xRe: Float64Array, xIm: Float64Array): void {
+  /** Solves for one right-hand side, in place. @param from where it begins in the arrays */
+  solve(xRe: Float64Array, xIm: Float64Array, from = 0): void {
     const { n, re, im } = this;
     const row = this.#row;
     const [yRe, yIm] = [this.#yRe, this.#yIm];
     for (let k = 0; k < n; k++) {
-      let r = xRe[row[k]];
-      let i = xIm[row[k]];
+      let r = xRe[from + row[k]];
+      let i = xIm[from + row[k]];
       const t = row[k] * n;
       for (let c = 0; c < k; c++) {
         r -= re[t + c] * yRe[c] - im[t + c] * yIm[c];
@@ -76,12 +76,12 @@ export class DenseLU {
       let r = yRe[k];
       let i = yIm[k];
       for (let c = k + 1; c < n; c++) {
-        r -= re[t + c] * xRe[c] - im[t + c] * xIm[c];
-        i -= re[t + c] * xIm[c] + im[t + c] * xRe[c];
+        r -= re[t + c] * xRe[from + c] - im[t + c] * xIm[from + c];
+        i -= re[t + c] * xIm[from + c] + im[t + c] * xRe[from + c];
       }
       const size = re[t + k] * re[t + k] + im[t + k] * im[t + k];
-      xRe[k] = (r * re[t + k] + i * im[t + k]) / size;
-      xIm[k] = (i * re[t + k] - r * im[t + k]) / size;
+      xRe[from + k] = (r * re[t + k] + i * im[t + k]) / size;
+      xIm[from + k] = (i * re[t + k] - r * im[t + k]) / size;
     }
   }
 }

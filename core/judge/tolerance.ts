@@ -31,7 +31,7 @@ export function triangular(u: number, min: number, typ: number, max: number): nu
 }
 
 /** Points an octave of a run's response. */
-const PER_OCTAVE = 4;
+const PER_OCTAVE = 3;
 /** Positions of knobs are set, not spread. */
 const KNOBS = new Set(['gain', 'trim', 'turn', 'bright', 'level', 'low', 'high']);
 /** EMFs between earths are known to a factor of two either way. */

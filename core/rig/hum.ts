@@ -12,16 +12,6 @@ export const HUM_KINDS = ['earths', 'leak', 'electric', 'winding', 'cable'] as c
 export type HumKind = (typeof HUM_KINDS)[number];
 const STRAYS = ['leak', 'electric', 'winding', 'cable'] as const satisfies readonly HumSource['kind'][];
 
-/** A row of complex numbers. */
-class Row {
-  readonly re: Float64Array;
-  readonly im: Float64Array;
-  constructor(n: number) {
-    this.re = new Float64Array(n);
-    this.im = new Float64Array(n);
-  }
-}
-
 /**
  * A piece of the rig, solved once with its earths held and afterwards joined to the others. Seen from the hosts and supplies
  * it hangs on (its boundaries, k of them) and its m inputs, it is a few numbers for each harmonic; all of them lie in one array, for
@@ -86,30 +76,46 @@ export function domainHum(
   const data = new Float64Array(layout.size * HARMONICS);
   const adjoint: Solution = system.blank();
   const drives = drivesOf(hums, adjoint);
+  const branches = bounds.map((bound) => adjoint.branch(`bound:${bound}`));
+  const volts = new Float64Array(STRAYS.length);
   for (let h = 1; h <= HARMONICS; h++) {
     if (!shape.sounds[h - 1]) continue;
     const base = (h - 1) * layout.size;
-    const put = (at: number, [re, im]: Complex, sign = 1): void => {
-      data[base + at] = re * sign;
-      data[base + at + 1] = im * sign;
-    };
     system.at(plan.policy.mainsHz * h);
-    const volts = STRAYS.map((kind) => strayVolts(plan.policy, kind, 1, h));
-    const omega = 2 * Math.PI * system.hz;
-    /** Capacitors for the first two kinds, resistances for fields. */
-    const made = (g: number): Complex =>
-      volts[g] === 0 ? [0, 0] : sum(adjoint, drives[g], volts[g], g < 2 ? omega : null);
-    bounds.forEach((bound, i) => {
-      system.solveAdjointCurrent(`bound:${bound}`, adjoint);
+    STRAYS.forEach((kind, g) => (volts[g] = strayVolts(plan.policy, kind, 1, h)));
+    for (let i = 0; i < k; i++) {
+      system.solveAdjointCurrent(`bound:${bounds[i]}`, adjoint);
       // What leaves through a boundary is what the others receive; its answer to their volts is an admittance.
-      bounds.forEach((other, j) => put(2 * (i * k + j), adjoint.current(`bound:${other}`), -1));
-      for (let g = 0; g < STRAYS.length; g++) put(layout.pushed + 2 * (g * k + i), made(g));
-    });
-    outs.forEach(([, nodes], o) => {
-      system.solveAdjoint(...nodes, adjoint);
-      bounds.forEach((bound, j) => put(layout.h + 2 * (o * k + j), adjoint.current(`bound:${bound}`)));
-      for (let g = 0; g < STRAYS.length; g++) put(layout.direct + 2 * (g * m + o), made(g));
-    });
+      for (let j = 0; j < k; j++) {
+        data[base + 2 * (i * k + j)] = -adjoint.re[branches[j]];
+        data[base + 2 * (i * k + j) + 1] = -adjoint.im[branches[j]];
+      }
+      for (let g = 0; g < STRAYS.length; g++)
+        sum(
+          adjoint,
+          drives[g],
+          volts[g],
+          drives[g].capacitive ? system.hz : null,
+          data,
+          base + layout.pushed + 2 * (g * k + i)
+        );
+    }
+    for (let o = 0; o < m; o++) {
+      system.solveAdjoint(...outs[o][1], adjoint);
+      for (let j = 0; j < k; j++) {
+        data[base + layout.h + 2 * (o * k + j)] = adjoint.re[branches[j]];
+        data[base + layout.h + 2 * (o * k + j) + 1] = adjoint.im[branches[j]];
+      }
+      for (let g = 0; g < STRAYS.length; g++)
+        sum(
+          adjoint,
+          drives[g],
+          volts[g],
+          drives[g].capacitive ? system.hz : null,
+          data,
+          base + layout.direct + 2 * (g * m + o)
+        );
+    }
   }
   return { ...shape, data };
 }
@@ -119,6 +125,8 @@ interface Drives {
   readonly from: Int32Array;
   readonly to: Int32Array;
   readonly weight: Float64Array;
+  /** In series with capacitors: a volt drives jωC. */
+  readonly capacitive: boolean;
 }
 
 /** Stray EMFs as currents across the parts they are in series with: amperes for a volt, over ω where the part is a capacitor. */
@@ -127,6 +135,7 @@ function drivesOf(hums: readonly HumSource[], like: Solution): Drives[] {
     const parts = hums.filter((s) => s.kind === kind).flatMap((s) => s.parts.map((part) => ({ ...part, m2: s.m2 })));
     const field = kind === 'winding' || kind === 'cable';
     return {
+      capacitive: !field,
       from: Int32Array.from(parts, ({ a }) => like.unknownOf[a]),
       to: Int32Array.from(parts, ({ b }) => like.unknownOf[b]),
       weight: Float64Array.from(
@@ -137,8 +146,16 @@ function drivesOf(hums: readonly HumSource[], like: Solution): Drives[] {
   });
 }
 
-/** What the sources of a kind make at an adjoint's output at a harmonic. */
-function sum({ re, im }: Solution, { from, to, weight }: Drives, volts: number, omega: number | null): Complex {
+/** What the sources of a kind make at an adjoint's output at a harmonic, written into `data`. @param hz null for resistances */
+function sum(
+  { re, im }: Solution,
+  { from, to, weight }: Drives,
+  volts: number,
+  hz: number | null,
+  data: Float64Array,
+  at: number
+): void {
+  if (volts === 0) return;
   let r = 0;
   let x = 0;
   for (let k = 0; k < weight.length; k++) {
@@ -147,7 +164,9 @@ function sum({ re, im }: Solution, { from, to, weight }: Drives, volts: number, 
     r += weight[k] * ((i < 0 ? 0 : re[i]) - (j < 0 ? 0 : re[j]));
     x += weight[k] * ((i < 0 ? 0 : im[i]) - (j < 0 ? 0 : im[j]));
   }
-  return omega === null ? [r * volts, x * volts] : [-x * volts * omega, r * volts * omega];
+  const omega = 2 * Math.PI * (hz ?? 0);
+  data[at] = hz === null ? r * volts : -x * volts * omega;
+  data[at + 1] = hz === null ? x * volts : r * volts * omega;
 }
 
 /** Hum of one input: by harmonic, volts RMS; and the share of the power by kind. */
@@ -182,24 +201,32 @@ export class RigHum {
     this.#index = new Map(names.map((name, k) => [name, k]));
     this.#supplies = Object.keys(plan.supplies).length;
     const places = domains.map((d) => this.#places(d));
-    for (let h = 1; h <= HARMONICS; h++) this.#standing.push(sounds(plan, h) ? this.#solve(domains, places, h) : null);
+    const layouts = domains.map((d) => new Layout(d));
+    for (let h = 1; h <= HARMONICS; h++)
+      this.#standing.push(sounds(plan, h) ? this.#solve(domains, layouts, places, h) : null);
   }
 
   #places({ bounds }: DomainHum): number[] {
     return bounds.map((b) => this.#index.get(b)!);
   }
 
-  #solve(domains: readonly DomainHum[], places: readonly (readonly number[])[], h: number): Standing {
+  #solve(
+    domains: readonly DomainHum[],
+    layouts: readonly Layout[],
+    places: readonly (readonly number[])[],
+    h: number
+  ): Standing {
     const { plan } = this;
     const n = this.#index.size;
+    const causes = this.#supplies + STRAYS.length;
+    const out = { re: new Float64Array(n * causes), im: new Float64Array(n * causes) };
     const matrix = new DenseLU(n);
-    const strays = STRAYS.map(() => new Row(n));
-    this.#earths(matrix, strays, h);
+    this.#earths(matrix, out, h);
     for (let d = 0; d < domains.length; d++) {
       const { data, sounds: has } = domains[d];
       if (!has[h - 1]) continue;
       const at = places[d];
-      const layout = new Layout(domains[d]);
+      const layout = layouts[d];
       const { k } = layout;
       const base = (h - 1) * layout.size;
       for (let i = 0; i < k; i++) {
@@ -207,34 +234,24 @@ export class RigHum {
           const y = base + 2 * (i * k + j);
           matrix.add(at[i], at[j], data[y], data[y + 1]);
         }
-        for (let g = 0; g < strays.length; g++) {
+        for (let g = 0; g < STRAYS.length; g++) {
           const pushed = base + layout.pushed + 2 * (g * k + i);
-          strays[g].re[at[i]] += data[pushed];
-          strays[g].im[at[i]] += data[pushed + 1];
+          const to = (this.#supplies + g) * n + at[i];
+          out.re[to] += data[pushed];
+          out.im[to] += data[pushed + 1];
         }
       }
     }
     matrix.factor();
-    const out = {
-      re: new Float64Array(n * (this.#supplies + STRAYS.length)),
-      im: new Float64Array(n * (this.#supplies + STRAYS.length))
-    };
-    const keep = (cause: number, row: Row): void => {
-      matrix.solve(row.re, row.im);
-      out.re.set(row.re, cause * n);
-      out.im.set(row.im, cause * n);
-    };
     Object.entries(plan.supplies).forEach(([id, { emf, ohm, dimmers }], cause) => {
-      const row = new Row(n);
-      row.re[this.#index.get(`supply:${id}`)!] = (emf * emfSpectrum(h, dimmers)) / ohm;
-      keep(cause, row);
+      out.re[cause * n + this.#index.get(`supply:${id}`)!] = (emf * emfSpectrum(h, dimmers)) / ohm;
     });
-    strays.forEach((row, g) => keep(this.#supplies + g, row));
+    for (let cause = 0; cause < causes; cause++) matrix.solve(out.re, out.im, cause * n);
     return out;
   }
 
   /** Protective conductors of supplies and hosts, and what leaks in at hosts that have none. */
-  #earths(matrix: DenseLU, strays: readonly Row[], h: number): void {
+  #earths(matrix: DenseLU, standing: Standing, h: number): void {
     const { plan } = this;
     const omega = 2 * Math.PI * plan.policy.mainsHz * h;
     const between = (a: number, b: number | undefined, re: number, im: number): void => {
@@ -253,9 +270,9 @@ export class RigHum {
       else if (feed === 'mains-2') {
         between(host, point, 0, omega * CLASS_2_FARAD);
         const ampere = strayVolts(plan.policy, 'leak', 0, h) * omega * CLASS_2_FARAD;
-        const leak = strays[STRAYS.indexOf('leak')];
-        leak.im[host] += ampere;
-        if (point !== undefined) leak.im[point] -= ampere;
+        const leak = (this.#supplies + STRAYS.indexOf('leak')) * this.#index.size;
+        standing.im[leak + host] += ampere;
+        if (point !== undefined) standing.im[leak + point] -= ampere;
       } else between(host, undefined, 0, omega * STRAY_FARAD);
     }
   }
