@@ -41,26 +41,6 @@ interface Order {
   readonly aCol: Int32Array;
 }
 
-/** Orders of patterns met lately, latest last. */
-const orders: { pattern: Pattern; order: Order }[] = [];
-const MOST_ORDERS = 24;
-
-function recall({ n, row, col }: Pattern): Order | null {
-  for (let k = orders.length - 1; k >= 0; k--) {
-    const { pattern, order } = orders[k];
-    if (pattern.n !== n || pattern.row.length !== row.length) continue;
-    let e = 0;
-    while (e < row.length && pattern.row[e] === row[e] && pattern.col[e] === col[e]) e++;
-    if (e === row.length) return order;
-  }
-  return null;
-}
-
-function remember(pattern: Pattern, order: Order): void {
-  if (orders.length >= MOST_ORDERS) orders.shift();
-  orders.push({ pattern, order });
-}
-
 export class SparseLU {
   #order: Order | null = null;
   #lRe = new Float64Array(0);
@@ -90,25 +70,14 @@ export class SparseLU {
   /** Factors the matrix with these values. Reuses the order; finds a new one only when a pivot has become too small. */
   factor(re: Float64Array, im: Float64Array): void {
     if (this.#order && this.#refill(this.#order, re, im) < 0) return;
-    if (!this.#order) {
-      // Lines of one kind differ in their values, not in their pattern: what served one serves the next.
-      const known = recall(this.pattern);
-      if (known && this.#refill(this.#adopt(known), re, im) < 0) return;
-    }
-    this.#adopt(findOrder(this.pattern, re, im));
+    this.#order = findOrder(this.pattern, re, im);
     this.orderings++;
-    remember(this.pattern, this.#order!);
-    const bad = this.#refill(this.#order!, re, im);
-    if (bad >= 0) throw new SingularError(this.#order!.rowAt[bad]);
-  }
-
-  #adopt(order: Order): Order {
-    this.#order = order;
-    this.#lRe = new Float64Array(order.lIdx.length);
-    this.#lIm = new Float64Array(order.lIdx.length);
-    this.#uRe = new Float64Array(order.uIdx.length);
-    this.#uIm = new Float64Array(order.uIdx.length);
-    return order;
+    this.#lRe = new Float64Array(this.#order.lIdx.length);
+    this.#lIm = new Float64Array(this.#order.lIdx.length);
+    this.#uRe = new Float64Array(this.#order.uIdx.length);
+    this.#uIm = new Float64Array(this.#order.uIdx.length);
+    const bad = this.#refill(this.#order, re, im);
+    if (bad >= 0) throw new SingularError(this.#order.rowAt[bad]);
   }
 
   /** @returns the step whose pivot is too small, or −1 when all is well */

@@ -26,14 +26,14 @@ export function tiesOf(rig: Rig): Tie[] {
 /**
  * The shortest ring of ground conductors through a cable's shield, or null when the shield is a dead end.
  * Breadth-first from one end of the shield to the other without using it.
- * @param beyond pairs of hosts and supplies that the rest of the rig joins
+ * @param beyond pairs of hosts and supplies that the rest of the rig joins; asked only where its own conductors close no ring
  */
 export function ringThrough(rig: Rig, cable: string, beyond: readonly Tie[] = []): readonly GroundEdge[] | null {
   let known = rings.get(rig);
   if (!known) rings.set(rig, (known = new Map()));
   const key = `${cable} ${beyond.join(' ')}`;
   let ring = known.get(key);
-  if (ring === undefined) known.set(key, (ring = findRing(rig, cable, beyond)));
+  if (ring === undefined) known.set(key, (ring = findRing(rig, cable, []) ?? findRing(rig, cable, beyond)));
   return ring;
 }
 /** A network does not change once it is made; hum is asked for again and again. */
