@@ -91,3 +91,31 @@ it('ends with 2 and keeps stdout empty when something is wrong', { timeout: 60_0
   expect([status, stdout]).toEqual([2, '']);
   expect(stderr).toContain('does not belong here');
 });
+
+it('sums hiss and hum of several lines at the mix, and says what a wrong command is', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'cli-'));
+  const file = join(folder, 'plan.json');
+  const { plan } = oneLine({ source: device('keyboard'), lead: lead(3), input: device('line-in') });
+  const alone = run(['judge', writeTo(file, plan)]);
+  expect(alone.text).not.toContain('at the mix');
+  plan.devices.src2 = structuredClone(plan.devices.src);
+  plan.devices.in2 = structuredClone(plan.devices.in);
+  plan.cables.lead2 = {
+    ...structuredClone(plan.cables.lead),
+    from: { device: 'src2', port: 'out' },
+    to: { device: 'in2', port: 'in' }
+  };
+  const both = run(['judge', writeTo(file, plan)]);
+  expect(both.text).toMatch(/All together at the mix: hiss −\d+ dB, hum −\d+ dB/);
+  const [one] = alone.data as { snrDb: number }[];
+  const two = both.data as { snrDb: number }[];
+  expect(two.map((l) => l.snrDb)).toEqual([one.snrDb, one.snrDb]);
+  expect(() => run(['sing'])).toThrow(/guanxi COMMAND/);
+  expect(() => run(['solve', '--line'])).toThrow(/--line needs a value/);
+  rmSync(folder, { recursive: true });
+});
+
+function writeTo(file: string, plan: unknown): string {
+  writeFileSync(file, JSON.stringify(plan));
+  return file;
+}

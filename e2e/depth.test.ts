@@ -92,3 +92,20 @@ test('a microphone on the same source: how late, and what cancels', async ({ pag
   await expect(page.locator('[data-delay]')).toContainText('2.91 ms late, 140 samples');
   await expectAccessible(page);
 });
+
+test('a leg soldered to nothing: found, drawn, told in words, undone', async ({ page, app }) => {
+  await freshShow(page, app.url, 'The Salt Road');
+  const line = row(page, 'Foley table');
+  await line.locator('[data-open]').click();
+  await line.getByRole('button', { name: '40 m pair' }).click();
+  await page.getByLabel('Soldered there').last().selectOption({ label: 'pin 3 or ring open' });
+  await page.keyboard.press('Escape');
+  await expect(line.locator('[data-finding="half-balanced"]')).toContainText('half a signal');
+  await page.keyboard.press('c');
+  await expect(page.getByRole('img', { name: /far end, balanced jack: .*ring carries cold, open/ })).toBeVisible();
+  await page.keyboard.press('e');
+  await expect(page.getByRole('combobox', { name: 'The line in words' })).toHaveValue(/pin 3 open/);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await expect(line.locator('[data-verdict]')).toHaveAttribute('data-verdict', 'note');
+});

@@ -99,7 +99,9 @@ function stampDc(
   { hot, cold, shield }: { hot: Node; cold: Node; shield: Node },
   ohm: number
 ): void {
-  const { dc } = modelOf(plan.devices[device].model);
+  // An output transformer's winding has no way to ground, whatever the class has otherwise.
+  const transformer = readingsAt(plan, device).choice('topology') === 'transformer';
+  const dc = transformer ? 'floating' : modelOf(plan.devices[device].model).dc;
   if (dc === 'grounded') {
     net.resistor('dc-hot', hot, shield, Math.max(ohm, 1));
     if (net.root(cold) !== net.root(shield)) net.resistor('dc-cold', cold, shield, Math.max(ohm, 1));

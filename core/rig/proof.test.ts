@@ -176,7 +176,7 @@ describe('fast against slow', () => {
           const other = at.get(f);
           if (other !== undefined && b[other] > -120) expect(Math.abs(a[k] - b[other])).toBeLessThan(0.05);
         });
-        if (fast.noise) expect(Math.abs(fast.noise.flatDbu - exact.noise!.flatDbu)).toBeLessThan(0.1);
+        if (fast.noise) expect(Math.abs(fast.noise.flatDbu - exact.noise!.flatDbu)).toBeLessThan(0.2);
       }),
       { numRuns: 40 }
     ));

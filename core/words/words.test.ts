@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { CODES, type Code, type Fact, type Finding, fact, type Severity } from '../judge/types';
 import { editFaultText, editText, loadFaultText, unitFaultText } from './faults';
 import { measure, sentence, short, verdict } from './findings';
-import { choiceName } from './names';
+import { HUM_KINDS } from '../rig/hum';
+import { WIRINGS } from '../plan/schema';
+import { codeName } from './codes';
+import { choiceName, HUM_NAMES, partName } from './names';
 import { remedyText } from './remedies';
 import { why } from './why';
 
@@ -382,5 +385,31 @@ describe('other words', () => {
       'The unit in “3 kg” does not belong here. Expected 3 m or 20 ft.'
     );
     expect(plain(choiceName('pad', '20'))).toBe('−20 dB');
+  });
+});
+
+describe('names for lists', () => {
+  it('every problem has a name without a number, parts are called by what they are', () => {
+    for (const code of Object.keys(CODES)) {
+      expect(codeName(code)).not.toBe('');
+      expect(codeName(code)).not.toMatch(/\d|-[a-z]+-/);
+    }
+    expect(codeName('hissy')).toBe('hiss');
+    expect(partName('tone-cap')).toBe('tone capacitor');
+    expect(partName('something-else')).toBe('something else');
+  });
+  it('every way in for the mains, every switch of the new boxes, has a name', () => {
+    for (const kind of HUM_KINDS) expect(HUM_NAMES[kind]).toMatch(/^[a-z]/);
+    expect(plain(choiceName('tap', '40'))).toBe('−40 dB');
+    expect(plain(choiceName('cut', '80'))).toBe('80 Hz');
+    expect(choiceName('cut', 'off')).toBe('off');
+    for (const wiring of WIRINGS) if (wiring !== 'plain') expect(choiceName('wiring', wiring)).not.toBe(wiring);
+  });
+  it('an own model that does not fit is told in words', () => {
+    const told = (fault: Parameters<typeof loadFaultText>[0]): string => loadFaultText(fault);
+    expect(told({ kind: 'meaning', where: 'devices.a.own', code: 'missing-own', got: 'x' })).toContain('no own model');
+    expect(told({ kind: 'meaning', where: 'devices.a.own', code: 'other-base', got: 'x', base: 'piezo' })).toContain(
+      'made from “piezo”'
+    );
   });
 });

@@ -1,9 +1,12 @@
 import { judgePlan } from '$core/judge/judge';
+import { applyEdit } from '$core/plan/edit';
 import { traceLines } from '$core/plan/lines';
+import type { Edit } from '$core/plan/schema';
 import { saltRoad } from '$lib/server/demo-shows';
 import { describe, expect, it } from 'vitest';
 import { arrange, tally } from './board';
 import { copyText, readPaste } from './clipboard';
+import { dropOwn, ownId, putOwn, setModel, setOwn } from './edits';
 
 const plan = saltRoad();
 const lines = traceLines(plan);
@@ -54,5 +57,34 @@ describe('the clipboard', () => {
     expect(strange).toBe('whatever this is, 4 parsecs');
     expect(readPaste(plan, '').specs).toEqual([]);
     expect(readPaste(plan, 'piezo, 3 m, mic\n'.repeat(500)).specs.length).toBe(64);
+  });
+});
+
+describe('edits of own models', () => {
+  const device = Object.keys(plan.devices).find((id) => plan.devices[id].model === 'piezo')!;
+  const apply = (on: typeof plan, edit: Edit | null): typeof plan => {
+    const done = applyEdit(on, edit!);
+    if (!done.ok) throw new Error(JSON.stringify(done.fault));
+    return done.plan;
+  };
+  const own = { name: 'Bridge element', base: 'piezo', values: { C: { min: 8e-10, typ: 9e-10, max: 1e-9 } } };
+
+  it('made, used, changed and taken away, each one step', () => {
+    const made = apply(plan, putOwn(plan, 'bridge', own));
+    const used = apply(made, setOwn(made, device, 'x', 'bridge'));
+    expect(used.devices[device]).toMatchObject({ own: 'bridge', settings: { C: 9e-10 } });
+    const wider = { ...own, values: { C: { min: 8e-10, typ: 1e-9, max: 2e-9 } } };
+    const changed = apply(used, putOwn(used, 'bridge', wider));
+    expect(changed.devices[device].settings.C).toBe(1e-9);
+    const gone = apply(changed, dropOwn(changed, 'bridge'));
+    expect(gone.models).toBeUndefined();
+    expect(gone.devices[device].own).toBeUndefined();
+    expect(gone.devices[device].settings.C).toBe(1e-9);
+    expect(ownId(made)).not.toBe(ownId(made));
+  });
+  it('another class of device is no longer of the own model', () => {
+    const made = apply(plan, putOwn(plan, 'bridge', own));
+    const used = apply(made, setOwn(made, device, 'x', 'bridge'));
+    expect(apply(used, setModel(used, device, 'x', 'humbucker')).devices[device].own).toBeUndefined();
   });
 });
