@@ -15,10 +15,12 @@
   const LANE_NAMES: Readonly<Record<Conductor, string>> = { a: 'core', b: 'core', s: 'shield' };
   const colour = (c: Conductor): string =>
     c === 'a' ? 'stroke-primary' : c === 'b' ? 'stroke-accent' : 'stroke-quiet';
-  const WIDTH = 560;
+  let room = $state(560);
+  /** On a phone the cable is drawn shorter, not the letters smaller. */
+  const WIDTH = $derived(room < 480 ? 370 : 560);
   const PLUG = 62;
-  const LEFT = 150;
-  const RIGHT = WIDTH - 150;
+  const LEFT = $derived(room < 480 ? 116 : 150);
+  const RIGHT = $derived(WIDTH - LEFT);
   const lanes = $derived(chart.conductors);
   const text = (pin: Pin): string => (pin.carries === null ? (pin.toSleeve ? 'meets sleeve' : 'nothing') : pin.carries);
   const told = $derived(
@@ -37,8 +39,8 @@
   );
 </script>
 
-<figure class="min-w-0">
-  <figcaption class="flex justify-between gap-2 text-[0.93em]">
+<figure class="min-w-0" bind:clientWidth={room}>
+  <figcaption class="flex justify-between gap-2 text-[0.93em] max-sm:flex-wrap">
     <span class="truncate"
       >{modelShort(plan.devices[cable.from.device].model)},
       <span class="text-quiet">{PLUG_NAMES[cable.plugs[0]]}</span></span

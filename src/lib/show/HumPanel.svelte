@@ -51,7 +51,9 @@
       </p>
       <ul>
         {#each shares as share (share.of + share.kind)}
-          <li class="grid grid-cols-[minmax(0,1fr)_38%_46px] items-center gap-x-3 py-[3px]">
+          <li
+            class="grid grid-cols-[minmax(0,1fr)_38%_46px] items-center gap-x-3 py-[3px] max-sm:grid-cols-[minmax(0,1fr)_18%_46px]"
+          >
             <span class="truncate"
               >{nameOf(share.of)}{share.kind === 'amplifier' ? '’s own amplifier' : ', resistance'}</span
             >
