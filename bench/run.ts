@@ -5,7 +5,7 @@ import { judgePlan, judgeWhole } from '../core/judge/judge';
 import { type Pieces, Whole } from '../core/judge/whole';
 import { domainsOf, traceLines } from '../core/plan/lines';
 import { type DomainHum, domainHum, RigHum } from '../core/rig/hum';
-import { benchOf, senseOf, solveLine } from '../core/rig/solve';
+import { benchOf, inputsOf, solveLine } from '../core/rig/solve';
 import { exponent, show, time } from './shows';
 import { againstSimulator } from './simulator';
 import { toleranceSeconds } from './tolerance';
@@ -60,8 +60,7 @@ const remedies = time(() => remediesFor(faulty, dulcimer), 5);
 function rigHum(plan: ReturnType<typeof show>): number {
   const pieces = domainsOf(plan).map((domain) => {
     const { rig, system } = benchOf(plan, domain);
-    const outs = domain.lines.map((l) => [l.id, senseOf(plan, rig, l.cables[l.cables.length - 1])] as const);
-    return { rig, system, outs };
+    return { rig, system, outs: inputsOf(plan, rig, domain.lines) };
   });
   return time(() => {
     const hums: DomainHum[] = pieces.map(({ rig, system, outs }) => domainHum(plan, rig, system, outs));

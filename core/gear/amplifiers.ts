@@ -1,6 +1,5 @@
 import { fromDbu } from '../units/quantity';
-import { stampOutput } from './stages';
-import { levels } from './stages';
+import { emfOf, levels, stampOutput } from './stages';
 import { type Model, param } from './types';
 
 /** Outputs at loudspeaker level. V = √(P·Z): 100 W in 8 Ω is 28.3 V, +31.2 dBu. */
@@ -26,9 +25,7 @@ export const AMPLIFIERS: readonly Model[] = [
     stamp(s) {
       // Bridged, the minus terminal carries the other half of the voltage: there is no ground at this output.
       const how = s.choice('bridged') === 'yes' ? 'symmetrical' : 'unbalanced';
-      stampOutput(s, s.port('out'), how, s.value('R'), (name, plus, minus, gain) =>
-        s.net.voltage(s.part(name), plus, minus, gain)
-      );
+      stampOutput(s, s.port('out'), how, s.value('R'), emfOf(s));
     },
     clip: (read) => ({ out: fullVolts(read) })
   },

@@ -7,6 +7,7 @@ import {
   lift,
   pF,
   polarity,
+  stampLegs,
   stampOutput,
   stampTransformer,
   transformerParams,
@@ -175,14 +176,6 @@ const converter = (id: string, up: boolean): Model => ({
     return { out: read.value('clip') / (up ? 1 : 4), in: Math.min(read.value('clip'), read.value('clip') / gain) };
   }
 });
-
-/** Both legs of a balanced input to ground, a little unequal. */
-function stampLegs(s: StampContext, hot: number, cold: number): [number, number] {
-  const uneven = s.value('mismatch') / 200;
-  s.net.resistor(s.part('leg-hot'), hot, s.chassis, (s.value('zin') / 2) * (1 + uneven));
-  s.net.resistor(s.part('leg-cold'), cold, s.chassis, (s.value('zin') / 2) * (1 - uneven));
-  return [hot, cold];
-}
 
 function stampDriven(s: StampContext, p: number, q: number, gain: number, how: string): void {
   const port = s.port('out');

@@ -1,7 +1,7 @@
 import { fromDbu } from '../units/quantity';
 import { FOUR_KT } from '../circuit/noise';
 import { riaa } from './riaa';
-import { density, k } from './stages';
+import { density, k, stampLegs } from './stages';
 import type { Socket } from './sockets';
 import {
   type Carries,
@@ -118,10 +118,8 @@ const input = (c: Input): Model => ({
     const { net, chassis } = s;
     const balanced = c.carries === 'balanced';
     if (balanced) {
-      // Both legs to ground, a little unequal: that inequality is what turns common mode into signal.
-      const uneven = s.value('mismatch') / 200;
-      net.resistor(s.part('leg-hot'), hot, chassis, (s.value('zin') / 2) * (1 + uneven));
-      net.resistor(s.part('leg-cold'), cold, chassis, (s.value('zin') / 2) * (1 - uneven));
+      // A little unequal: that inequality is what turns common mode into signal.
+      stampLegs(s, hot, cold);
     } else {
       net.resistor(s.part('in-r'), hot, chassis, s.value('zin'));
       if (cold !== shield) net.resistor(s.part('in-r-right'), cold, chassis, s.value('zin'));

@@ -2,8 +2,8 @@ import { fromDbu, fromDbv } from '../units/quantity';
 import type { InstrumentId } from './instruments';
 import { PLAYER_FARAD } from './pickups';
 import { riaa } from './riaa';
-import { density, k, levels, outputDc, stampOutput, topology } from './stages';
-import { type Feed, type LevelClass, type Model, param, type ParamSpec, type StampContext } from './types';
+import { density, emfOf, k, levels, outputDc, stampOutput, topology } from './stages';
+import { type Feed, type LevelClass, type Model, param, type ParamSpec } from './types';
 import type { Socket } from './sockets';
 
 /** Sources with an output stage, and microphones. */
@@ -26,11 +26,6 @@ interface Output {
   /** Held in the hands of a player beside the mains wiring. */
   held?: boolean;
 }
-
-const emfOf =
-  (s: StampContext) =>
-  (name: string, plus: number, minus: number, gain: number): void =>
-    s.net.voltage(s.part(name), plus, minus, gain);
 
 /** RMS of the largest sine between rails so far apart: 3 V of rail is 1.06 V, not 3. */
 const railRms = (volts: number): number => volts / 2 / Math.SQRT2;

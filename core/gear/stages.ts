@@ -95,6 +95,20 @@ export function stampOutput(
   }
 }
 
+/** The EMF of a source's own, for `stampOutput`. */
+export const emfOf =
+  (s: StampContext) =>
+  (name: string, plus: number, minus: number, gain: number): void =>
+    s.net.voltage(s.part(name), plus, minus, gain);
+
+/** Both legs of a balanced input to ground, a little unequal. */
+export function stampLegs(s: StampContext, hot: number, cold: number): [number, number] {
+  const uneven = s.value('mismatch') / 200;
+  s.net.resistor(s.part('leg-hot'), hot, s.chassis, (s.value('zin') / 2) * (1 + uneven));
+  s.net.resistor(s.part('leg-cold'), cold, s.chassis, (s.value('zin') / 2) * (1 - uneven));
+  return [hot, cold];
+}
+
 /** What direct current finds at an output of that topology. */
 export const outputDc = (how: string): 'grounded' | 'floating' => (how === 'transformer' ? 'floating' : 'grounded');
 

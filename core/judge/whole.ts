@@ -4,7 +4,7 @@ import type { Plan } from '../plan/schema';
 import { type DomainHum, domainHum, type Hum, RigHum } from '../rig/hum';
 import { type Loop, loopsOf } from '../rig/loops';
 import { type Tie, tiesOf } from '../rig/rings';
-import { benchOf, type LineSolution, senseOf, shapeOf, solveLine } from '../rig/solve';
+import { benchOf, inputsOf, type LineSolution, shapeOf, solveLine } from '../rig/solve';
 
 /** A piece of the rig as far as it can be known without the rest: kept until something in it changes. */
 interface Piece {
@@ -28,11 +28,7 @@ function solvePiece(plan: Plan, domain: Domain, perOctave?: number): Piece {
         line.id,
         attempt(() => solveLine(plan, line, { perOctave, bench }))
       );
-    bench.system.sourcesOf = null;
-    const outs = complete.map(
-      (line) => [line.id, senseOf(plan, bench.rig, line.cables[line.cables.length - 1])] as const
-    );
-    const hum = attempt(() => domainHum(plan, bench.rig, bench.system, outs));
+    const hum = attempt(() => domainHum(plan, bench.rig, bench.system, inputsOf(plan, bench.rig, complete)));
     return { solutions, hum: hum instanceof CircuitError ? null : hum, ties: tiesOf(bench.rig) };
   } catch (error) {
     if (!(error instanceof CircuitError)) throw error;

@@ -1,3 +1,4 @@
+import type { ZodError } from 'zod';
 import { type PlanFault, planFaults } from './integrity';
 import { type Plan, PlanSchema } from './schema';
 
@@ -5,18 +6,19 @@ import { type Plan, PlanSchema } from './schema';
 export type LoadFault = { kind: 'shape'; where: string; message: string } | ({ kind: 'meaning' } & PlanFault);
 export type Loaded = { ok: true; plan: Plan } | { ok: false; faults: LoadFault[] };
 
+/** Fields of a document that have the wrong form, the first twenty. */
+export const shapeFaults = (error: ZodError): LoadFault[] =>
+  error.issues.slice(0, 20).map((issue) => ({
+    kind: 'shape',
+    where: issue.path.join('.') || 'file',
+    message: issue.message
+  }));
+
 /** Reads anything as a plan, or says which fields stand in the way and why. */
 export function loadPlan(document: unknown): Loaded {
   const shape = PlanSchema.safeParse(document);
   if (!shape.success) {
-    return {
-      ok: false,
-      faults: shape.error.issues.slice(0, 20).map((issue) => ({
-        kind: 'shape',
-        where: issue.path.join('.') || 'file',
-        message: issue.message
-      }))
-    };
+    return { ok: false, faults: shapeFaults(shape.error) };
   }
   const meaning = planFaults(shape.data);
   return meaning.length > 0

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { modelOf } from '../gear/catalogue';
-import type { LoadFault } from './load';
+import { type LoadFault, shapeFaults } from './load';
 import { ownFaults } from './integrity';
 import { LIMITS, type OwnModel, type Plan, ROWS } from './schema';
 
@@ -21,15 +21,7 @@ export function readOwn(text: string): { ok: true; own: OwnModel } | { ok: false
     return { ok: false, faults: [{ kind: 'shape', where: 'file', message: 'this is no JSON file' }] };
   }
   const shape = FileSchema.safeParse(document);
-  if (!shape.success)
-    return {
-      ok: false,
-      faults: shape.error.issues.slice(0, 20).map((issue) => ({
-        kind: 'shape',
-        where: issue.path.join('.') || 'file',
-        message: issue.message
-      }))
-    };
+  if (!shape.success) return { ok: false, faults: shapeFaults(shape.error) };
   const meaning = ownFaults('model', shape.data.model);
   return meaning.length > 0
     ? { ok: false, faults: meaning.map((fault) => ({ kind: 'meaning', ...fault })) }

@@ -78,6 +78,16 @@ export function domainHum(
   const drives = drivesOf(hums, adjoint);
   const branches = bounds.map((bound) => adjoint.branch(`bound:${bound}`));
   const volts = new Float64Array(STRAYS.length);
+  /** Writes what each boundary's volts make at the adjoint's output, and what each kind of stray does, `step` places apart. */
+  const read = (byBound: number, sign: number, byKind: number, step: number): void => {
+    for (let j = 0; j < k; j++) {
+      data[byBound + 2 * j] = sign * adjoint.re[branches[j]];
+      data[byBound + 2 * j + 1] = sign * adjoint.im[branches[j]];
+    }
+    drives.forEach((drive, g) => {
+      sum(adjoint, drive, volts[g], drive.capacitive ? system.hz : null, data, byKind + 2 * g * step);
+    });
+  };
   for (let h = 1; h <= HARMONICS; h++) {
     if (!shape.sounds[h - 1]) continue;
     const base = (h - 1) * layout.size;
@@ -86,35 +96,11 @@ export function domainHum(
     for (let i = 0; i < k; i++) {
       system.solveAdjointCurrent(`bound:${bounds[i]}`, adjoint);
       // What leaves through a boundary is what the others receive; its answer to their volts is an admittance.
-      for (let j = 0; j < k; j++) {
-        data[base + 2 * (i * k + j)] = -adjoint.re[branches[j]];
-        data[base + 2 * (i * k + j) + 1] = -adjoint.im[branches[j]];
-      }
-      for (let g = 0; g < STRAYS.length; g++)
-        sum(
-          adjoint,
-          drives[g],
-          volts[g],
-          drives[g].capacitive ? system.hz : null,
-          data,
-          base + layout.pushed + 2 * (g * k + i)
-        );
+      read(base + 2 * i * k, -1, base + layout.pushed + 2 * i, k);
     }
     for (let o = 0; o < m; o++) {
       system.solveAdjoint(...outs[o][1], adjoint);
-      for (let j = 0; j < k; j++) {
-        data[base + layout.h + 2 * (o * k + j)] = adjoint.re[branches[j]];
-        data[base + layout.h + 2 * (o * k + j) + 1] = adjoint.im[branches[j]];
-      }
-      for (let g = 0; g < STRAYS.length; g++)
-        sum(
-          adjoint,
-          drives[g],
-          volts[g],
-          drives[g].capacitive ? system.hz : null,
-          data,
-          base + layout.direct + 2 * (g * m + o)
-        );
+      read(base + layout.h + 2 * o * k, 1, base + layout.direct + 2 * o, m);
     }
   }
   return { ...shape, data };

@@ -3,7 +3,7 @@ import type { Line } from '../plan/lines';
 import { lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { probe } from './probe';
-import { benchOf } from './solve';
+import { benchOf, sourceOf } from './solve';
 
 /** How much one thing moves a line's gain. */
 export interface Influence {
@@ -34,7 +34,7 @@ const LEAST_DB = 1e-4;
  */
 export function influences(plan: Plan, line: Line, hz: number): Influence[] {
   const { rig, system } = benchOf(plan, lineScope(plan, line));
-  system.sourcesOf = (part) => part.startsWith(`${line.devices[0]}/`);
+  system.sourcesOf = sourceOf(line);
   const { far } = probe(plan, rig, line.cables[line.cables.length - 1]);
   const forward = system.at(hz).solveSources();
   const adjoint = system.solveAdjoint(...far);

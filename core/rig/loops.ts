@@ -1,11 +1,11 @@
 import { CircuitError } from '../circuit/network';
 import { type Complex, magnitude } from '../circuit/system';
-import { type Domain, isComplete } from '../plan/lines';
+import { type Domain, isComplete, type Line } from '../plan/lines';
 import type { Plan, Wiring } from '../plan/schema';
 import type { Rig } from './builder';
 import { type DomainHum, domainHum, type RigHum } from './hum';
 import { ringThrough, type Tie } from './rings';
-import { benchOf, senseOf } from './solve';
+import { benchOf, inputsOf } from './solve';
 
 /** A ring of ground conductors, told by the shield that closes it. */
 export interface Loop {
@@ -40,7 +40,7 @@ export function loopsOf(
   return domain.cables.flatMap((cable): Loop[] => {
     const ring = ringThrough(rig, cable, beyond);
     if (!ring) return [];
-    const without = openedHum(plan, domain, cable);
+    const without = openedHum(plan, domain, complete, cable);
     const opened = without ? again(without) : null;
     return [
       {
@@ -73,15 +73,12 @@ function shieldAmpere(rig: Rig, system: ReturnType<typeof benchOf>['system'], hu
   return Math.sqrt(power);
 }
 
-function openedHum(plan: Plan, domain: Domain, cable: string): DomainHum | null {
+function openedHum(plan: Plan, domain: Domain, lines: readonly Line[], cable: string): DomainHum | null {
   const wiring: [Wiring, Wiring] = [plan.cables[cable].wiring?.[0] ?? 'plain', 'shield-open'];
   const cut: Plan = { ...plan, cables: { ...plan.cables, [cable]: { ...plan.cables[cable], wiring } } };
   try {
     const { rig, system } = benchOf(cut, domain);
-    const outs = domain.lines
-      .filter((line) => isComplete(plan, line))
-      .map((line) => [line.id, senseOf(cut, rig, line.cables[line.cables.length - 1])] as const);
-    return domainHum(cut, rig, system, outs);
+    return domainHum(cut, rig, system, inputsOf(cut, rig, lines));
   } catch (error) {
     if (error instanceof CircuitError) return null;
     throw error;

@@ -2,7 +2,7 @@ import { deck } from '../circuit/deck';
 import { isComplete, type Line, lineScope, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { compileRig } from './compile';
-import { senseOf } from './solve';
+import { inputsOf, senseOf, sourceOf } from './solve';
 
 const PER_DECADE = 20;
 
@@ -24,7 +24,7 @@ export function lineDeck(plan: Plan, line: Line): string {
     perDecade: PER_DECADE,
     out: [out],
     noise: true,
-    on: (part) => part.startsWith(`${line.devices[0]}/`)
+    on: sourceOf(line)
   });
 }
 
@@ -34,12 +34,12 @@ export function rigDeck(plan: Plan): string {
   const rig = compileRig(plan, { devices: Object.keys(plan.devices), cables: Object.keys(plan.cables) });
   const supplies = Object.entries(plan.supplies).filter(([id]) => rig.net.has(`supply:${id}`));
   return deck(rig.net, {
-    title: 'whole rig: hum of the supplies’ earth EMFs at every input'.replace('’', "'"),
+    title: "whole rig: hum of the supplies' earth EMFs at every input",
     remarks: lines.map((line, k) => `output ${k + 1}: ${plan.lines[line.id]?.name ?? line.id}`),
     from: plan.policy.mainsHz,
     to: plan.policy.mainsHz * 20,
     perDecade: PER_DECADE,
-    out: lines.map((line) => senseOf(plan, rig, line.cables[line.cables.length - 1])),
+    out: inputsOf(plan, rig, lines).map(([, nodes]) => nodes),
     noise: false,
     on: () => false,
     // An EMF behind the earth's resistance is the same as a current across it.

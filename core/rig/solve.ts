@@ -92,6 +92,16 @@ export function senseOf(plan: Plan, rig: Rig, cable: string): readonly [Node, No
   );
 }
 
+/** Where each of these lines is read at its input, by line. */
+export const inputsOf = (plan: Plan, rig: Rig, lines: readonly Line[]) =>
+  lines.map((line) => [line.id, senseOf(plan, rig, line.cables[line.cables.length - 1])] as const);
+
+/** Parts of a line's own source: other sources that share its network stay silent. */
+export const sourceOf = (line: Line): ((part: string) => boolean) => {
+  const own = `${line.devices[0]}/`;
+  return (part) => part.startsWith(own);
+};
+
 /**
  * Solves one complete line: response, impedances, levels, noise and phantom at every join.
  * @throws CircuitError naming the part when the network cannot be solved
@@ -99,16 +109,17 @@ export function senseOf(plan: Plan, rig: Rig, cable: string): readonly [Node, No
 export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): LineSolution {
   if (!isComplete(plan, line)) throw new Error(`line ${line.id} has no source or no input`);
   const { rig, system } = options.bench ?? benchOf(plan, lineScope(plan, line));
-  muteOthers(system, plan, line);
+  system.sourcesOf = sourceOf(line);
   const probes = line.cables.map((cable) => probe(plan, rig, cable));
   const coarse = logGrid(options.perOctave);
+  const end = shapeOf(plan, line);
   const swept = sweepLine(
     system,
     probes,
     coarse,
     line.id,
     rig.senses.get(line.id) ?? null,
-    shapeOf(plan, line),
+    end,
     options.exact ?? false
   );
   const far = swept.curves[(probes.length - 1) * CURVES + curve.far];
@@ -119,7 +130,6 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
   const phantom = phantomOf(plan, line);
   const spans = spansOf(plan, line, rig, hz, curves, phantom, system);
   const source = readingsAt(plan, line.devices[0]);
-  const end = shapeOf(plan, line);
   const shape = hz.map((f) => (source.model.shape?.(source, f) ?? 0) + (end?.(f) ?? 0));
   return {
     line,
@@ -138,11 +148,6 @@ export function shapeOf(plan: Plan, line: Line): ((hz: number) => number) | unde
   const read = readingsAt(plan, line.id, line.cables[line.cables.length - 1]);
   const { shape } = read.model;
   return shape && ((hz) => shape(read, hz));
-}
-
-/** Other sources that share the network stay silent: a line's numbers are of its own source. */
-function muteOthers(system: System, plan: Plan, line: Line): void {
-  system.sourcesOf = (part) => part.startsWith(`${line.devices[0]}/`);
 }
 
 interface Swept {
@@ -292,10 +297,10 @@ function starved(read: Readings, device: string, phantom: Phantom | null): Pick<
  */
 export function gainAt(plan: Plan, line: Line, hz: Float64Array): Float64Array {
   const rig = compileRig(plan, lineScope(plan, line));
-  const [, far] = [0, probe(plan, rig, line.cables[line.cables.length - 1]).far];
+  const { far } = probe(plan, rig, line.cables[line.cables.length - 1]);
   const system = new System(rig.net);
   const scratch = system.blank();
-  muteOthers(system, plan, line);
+  system.sourcesOf = sourceOf(line);
   return hz.map((f) =>
     toDb(
       magnitude(
