@@ -8,35 +8,62 @@ import { lineScope, traceLines } from '../core/plan/lines';
 import { compileRig } from '../core/rig/compile';
 import { lineDeck } from '../core/rig/netlist';
 import { senseOf } from '../core/rig/solve';
+import { alwaysOf, sweepAdaptive } from '../core/rig/sweep';
 import { show, time } from './shows';
 
 const SIMULATOR = 'ngspice';
 const PER_DECADE = 200;
 const POINTS = 3 * PER_DECADE + 1;
+const GRID = Float64Array.from({ length: POINTS }, (_, k) => 20 * 10 ** (k / PER_DECADE));
+
+export interface Against {
+  /** Seconds here for what the simulator takes `there` for: every frequency computed, and by our own sweep. */
+  readonly every: number;
+  readonly swept: number;
+  readonly there: number;
+  /** What the sweep is off by at most, dB, response and noise at all frequencies. */
+  readonly off: number;
+}
 
 /** The same decks, response and noise at 601 frequencies, here and in a general circuit simulator; null where it is not installed. */
-export function againstSimulator(): { here: number; there: number } | null {
+export function againstSimulator(): Against | null {
   if (spawnSync(SIMULATOR, ['--version']).status !== 0) return null;
   const plan = show(4);
-  let here = 0;
-  let there = 0;
+  const sum = { every: 0, swept: 0, there: 0, off: 0 };
   for (const line of traceLines(plan)) {
     const rig = compileRig(plan, lineScope(plan, line));
-    const sense = senseOf(plan, rig, line.cables[line.cables.length - 1]);
-    here += time(() => {
+    const [hot, cold] = senseOf(plan, rig, line.cables[line.cables.length - 1]);
+    const answer = (always: number): Float64Array[] => {
       const system = new System(rig.net);
-      const forward = system.blank();
       const adjoint = system.blank();
       const reader = new NoiseReader(rig.net, adjoint);
       const by = new Float64Array(reader.sources.length);
-      for (let k = 0; k < POINTS; k++) {
-        system.at(20 * 10 ** (k / PER_DECADE)).solveSources(forward);
-        reader.read(system.solveAdjoint(...sense, adjoint), 1, by);
-      }
-    });
-    there += simulate(lineDeck(plan, line));
+      const driven = rig.net.parts.flatMap((p) =>
+        p.kind === 'V' && p.volt !== 0 ? [{ branch: adjoint.branch(p.name), volt: p.volt }] : []
+      );
+      // One solve of the transposed system serves both: what one volt in each source does at the input, and every noise.
+      const at = (k: number, row: Float64Array): void => {
+        system.at(GRID[k]).solveAdjoint(hot, cold, adjoint);
+        let re = 0;
+        let im = 0;
+        for (const { branch, volt } of driven) {
+          re += volt * adjoint.re[branch];
+          im += volt * adjoint.im[branch];
+        }
+        row[0] = 10 * Math.log10(re * re + im * im);
+        row[1] = 10 * Math.log10(reader.read(adjoint, 1, by));
+      };
+      return sweepAdaptive(POINTS, 2, at, always);
+    };
+    const always = alwaysOf(GRID);
+    const exact = answer(1);
+    for (const [c, curve] of answer(always).entries())
+      for (let k = 0; k < POINTS; k++) sum.off = Math.max(sum.off, Math.abs(curve[k] - exact[c][k]));
+    sum.every += time(() => answer(1), 31, 20);
+    sum.swept += time(() => answer(always), 31, 20);
+    sum.there += simulate(lineDeck(plan, line));
   }
-  return { here: here / 4, there: there / 4 };
+  return sum;
 }
 
 /** Seconds of one response and one noise analysis: what many take longer than few, so that starting up does not count. */

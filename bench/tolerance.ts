@@ -4,20 +4,13 @@ import { type Samples, summarise } from '../core/judge/tolerance';
 import { show } from './shows';
 
 const RUNS = 1000;
-/** A thread of its own has to be told again how to read TypeScript. */
-const START = `import('tsx/esm/api').then(({ register }) => {
-  register();
-  return import(${JSON.stringify(new URL('./tolerance.worker.ts', import.meta.url).href)});
-})`;
-
 /** Seconds for 1,000 runs of one line on two threads that are up and warm. */
 export async function toleranceSeconds(): Promise<number> {
   const plan = show(4);
   const line = traceLines(plan)[0].id;
   const workers = [0, 1].map(
     (k) =>
-      new Worker(START, {
-        eval: true,
+      new Worker(new URL('./worker.js', import.meta.url), {
         workerData: { plan, line, first: (k * RUNS) / 2, count: RUNS / 2 }
       })
   );

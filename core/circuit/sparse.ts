@@ -209,93 +209,152 @@ export class SparseLU {
   }
 }
 
-type Cell = { re: number; im: number };
+/** What is left of the matrix while pivots are chosen: short rows as plain lists, which beat maps at this length. */
+interface Left {
+  readonly col: number[][];
+  readonly re: number[][];
+  readonly im: number[][];
+  /** Rows that have an entry in a column. */
+  readonly rowsOf: number[][];
+  /** Largest entry that each row came with. */
+  readonly scale: Float64Array;
+  /** Rows by how many entries they have, as linked lists; −1 ends one. */
+  readonly head: Int32Array;
+  readonly next: Int32Array;
+  readonly before: Int32Array;
+}
+
+function leftOf({ n, row, col }: Pattern, re: Float64Array, im: Float64Array): Left {
+  const lists = (): number[][] => Array.from({ length: n }, () => []);
+  const left: Left = {
+    col: lists(),
+    re: lists(),
+    im: lists(),
+    rowsOf: lists(),
+    scale: new Float64Array(n),
+    head: new Int32Array(n + 1).fill(-1),
+    next: new Int32Array(n).fill(-1),
+    before: new Int32Array(n).fill(-1)
+  };
+  for (let e = 0; e < row.length; e++) {
+    const r = row[e];
+    left.col[r].push(col[e]);
+    left.re[r].push(re[e]);
+    left.im[r].push(im[e]);
+    left.rowsOf[col[e]].push(r);
+    const size = Math.abs(re[e]) + Math.abs(im[e]);
+    if (size > left.scale[r]) left.scale[r] = size;
+  }
+  for (let r = n - 1; r >= 0; r--) enlist(left, r);
+  return left;
+}
+
+function enlist({ col, head, next, before }: Left, r: number): void {
+  const size = col[r].length;
+  next[r] = head[size];
+  before[r] = -1;
+  if (next[r] >= 0) before[next[r]] = r;
+  head[size] = r;
+}
+
+function delist({ col, head, next, before }: Left, r: number): void {
+  if (before[r] >= 0) next[before[r]] = next[r];
+  else head[col[r].length] = next[r];
+  if (next[r] >= 0) before[next[r]] = before[r];
+}
+
+function drop(list: number[], at: number): void {
+  list[at] = list[list.length - 1];
+  list.pop();
+}
 
 /** Chooses pivots on actual values, then writes down the fill pattern they cause. */
 function findOrder(pattern: Pattern, re: Float64Array, im: Float64Array): Order {
-  const { n, row, col } = pattern;
-  const rows: Map<number, Cell>[] = Array.from({ length: n }, () => new Map<number, Cell>());
-  const cols: Set<number>[] = Array.from({ length: n }, () => new Set<number>());
-  const scale = new Float64Array(n);
-  for (let e = 0; e < row.length; e++) {
-    rows[row[e]].set(col[e], { re: re[e], im: im[e] });
-    cols[col[e]].add(row[e]);
-    scale[row[e]] = Math.max(scale[row[e]], Math.abs(re[e]) + Math.abs(im[e]));
-  }
-  const buckets: Set<number>[] = [];
-  const bucket = (size: number): Set<number> => (buckets[size] ??= new Set<number>());
-  for (let r = 0; r < n; r++) bucket(rows[r].size).add(r);
-
+  const { n } = pattern;
+  const left = leftOf(pattern, re, im);
   const rowAt = new Int32Array(n);
   const colAt = new Int32Array(n);
   const lower: number[][] = Array.from({ length: n }, () => []);
   const upper: number[][] = [];
   for (let k = 0; k < n; k++) {
-    const [r, c] = pickPivot(rows, cols, buckets, scale);
+    const r = pickPivot(left, colAt, k);
+    const c = colAt[k];
     rowAt[k] = r;
-    colAt[k] = c;
-    const pivotRow = rows[r];
-    const pivot = pivotRow.get(c)!;
-    const size = pivot.re * pivot.re + pivot.im * pivot.im;
-    bucket(pivotRow.size).delete(r);
-    pivotRow.delete(c);
-    cols[c].delete(r);
-    for (const j of pivotRow.keys()) cols[j].delete(r);
-    upper.push([...pivotRow.keys()]);
-    for (const i of cols[c]) {
-      const target = rows[i];
-      bucket(target.size).delete(i);
-      const head = target.get(c)!;
-      target.delete(c);
+    delist(left, r);
+    const cols = left.col[r];
+    const uRe = left.re[r];
+    const uIm = left.im[r];
+    const at = cols.indexOf(c);
+    const pr = uRe[at];
+    const pi = uIm[at];
+    const size = pr * pr + pi * pi;
+    drop(cols, at);
+    drop(uRe, at);
+    drop(uIm, at);
+    for (let q = 0; q < cols.length; q++) drop(left.rowsOf[cols[q]], left.rowsOf[cols[q]].indexOf(r));
+    upper.push(cols);
+    for (const i of left.rowsOf[c]) {
+      if (i === r) continue;
+      delist(left, i);
       lower[i].push(k);
-      const fr = (head.re * pivot.re + head.im * pivot.im) / size;
-      const fi = (head.im * pivot.re - head.re * pivot.im) / size;
-      for (const [j, u] of pivotRow) {
-        const dr = fr * u.re - fi * u.im;
-        const di = fr * u.im + fi * u.re;
-        const cell = target.get(j);
-        if (cell) {
-          cell.re -= dr;
-          cell.im -= di;
+      const tCol = left.col[i];
+      const tRe = left.re[i];
+      const tIm = left.im[i];
+      const h = tCol.indexOf(c);
+      const fr = (tRe[h] * pr + tIm[h] * pi) / size;
+      const fi = (tIm[h] * pr - tRe[h] * pi) / size;
+      drop(tCol, h);
+      drop(tRe, h);
+      drop(tIm, h);
+      for (let q = 0; q < cols.length; q++) {
+        const dr = fr * uRe[q] - fi * uIm[q];
+        const di = fr * uIm[q] + fi * uRe[q];
+        const t = tCol.indexOf(cols[q]);
+        if (t >= 0) {
+          tRe[t] -= dr;
+          tIm[t] -= di;
         } else {
-          target.set(j, { re: -dr, im: -di });
-          cols[j].add(i);
+          tCol.push(cols[q]);
+          tRe.push(-dr);
+          tIm.push(-di);
+          left.rowsOf[cols[q]].push(i);
         }
       }
-      bucket(target.size).add(i);
+      enlist(left, i);
     }
-    cols[c].clear();
+    left.rowsOf[c].length = 0;
   }
   return compress(pattern, rowAt, colAt, lower, upper);
 }
 
-function pickPivot(
-  rows: Map<number, Cell>[],
-  cols: Set<number>[],
-  buckets: Set<number>[],
-  scale: Float64Array
-): [number, number] {
-  let best: [number, number] | null = null;
+/** @returns the pivot's row; its column goes to `colAt[k]` */
+function pickPivot({ col, re, im, rowsOf, scale, head, next }: Left, colAt: Int32Array, k: number): number {
+  let best = -1;
   let cost = Infinity;
   let looked = 0;
-  for (let size = 0; size < buckets.length; size++) {
-    for (const r of buckets[size] ?? []) {
+  for (let size = 0; size < head.length; size++) {
+    for (let r = head[size]; r >= 0; r = next[r]) {
+      const cols = col[r];
       let largest = 0;
-      for (const cell of rows[r].values()) largest = Math.max(largest, Math.hypot(cell.re, cell.im));
+      for (let p = 0; p < size; p++) {
+        const entry = Math.abs(re[r][p]) + Math.abs(im[r][p]);
+        if (entry > largest) largest = entry;
+      }
       if (!(largest > SINGULAR * scale[r])) throw new SingularError(r);
-      for (const [c, cell] of rows[r]) {
-        if (Math.hypot(cell.re, cell.im) < THRESHOLD * largest) continue;
-        const fill = (size - 1) * (cols[c].size - 1);
+      for (let p = 0; p < size; p++) {
+        if (Math.abs(re[r][p]) + Math.abs(im[r][p]) < THRESHOLD * largest) continue;
+        const fill = (size - 1) * (rowsOf[cols[p]].length - 1);
         if (fill < cost) {
           cost = fill;
-          best = [r, c];
+          best = r;
+          colAt[k] = cols[p];
         }
       }
       if (++looked >= LOOK || cost === 0) break;
     }
-    if (best && (looked >= LOOK || cost <= size * size)) break;
+    if (best >= 0 && (looked >= LOOK || cost <= size * size)) break;
   }
-  if (!best) throw new SingularError(0);
+  if (best < 0) throw new SingularError(0);
   return best;
 }
 

@@ -54,7 +54,7 @@ const impedance = (b: ReturnType<typeof bench>, port: string, hz: number): numbe
   return magnitude(new System(b.net).at(hz).solveInjection(hot, other).voltage(hot, other));
 };
 /** Gain from a stiff source at the input to the output's differential voltage, dB. */
-function gain(id: string, settings: Settings, hz: number, loadOhm = 1e9): number {
+function gain(id: string, settings: Settings, hz: number, loadOhm = 1e9, right = 1): number {
   const b = bench(id, settings);
   const input = b.ports.get('in')!;
   const out = b.ports.get('out')!;
@@ -62,7 +62,7 @@ function gain(id: string, settings: Settings, hz: number, loadOhm = 1e9): number
   // Right of a stereo pair plays along; the cold leg of a balanced one stands still.
   const stereo = b.read.model.ports[0].carries === 'stereo';
   if (b.net.root(input.cold) !== b.net.root(input.shield) && b.net.root(input.cold) !== b.net.root(input.hot))
-    b.net.voltage('drive-right', input.cold, 0, stereo ? 1 : 0);
+    b.net.voltage('drive-right', input.cold, 0, stereo ? right : 0);
   b.net.resistor('load', out.hot, out.cold, loadOhm);
   return 20 * Math.log10(magnitude(new System(b.net).at(hz).solveSources().voltage(out.hot, out.cold)));
 }
@@ -228,5 +228,6 @@ describe('plugs and sockets', () => {
 /** So that a forgotten field in a new model is seen: every port of a box or joint can be reached from every other. */
 it('ports of one device are connected', () => {
   const through = (m: Model) => m.family === 'box' || m.family === 'joint';
-  for (const model of MODELS.filter(through)) expect(Number.isFinite(gain(model.id, {}, 1000)), model.id).toBe(true);
+  // Left and right alike would cancel where one plug carries both as hot and cold.
+  for (const model of MODELS.filter(through)) expect(gain(model.id, {}, 1000, 1e9, 0.5), model.id).toBeGreaterThan(-90);
 });

@@ -98,15 +98,18 @@ export function scopeKey(
   shared = sharedKey(plan)
 ): string {
   const own = scope.devices.flatMap((d) => plan.devices[d].own ?? []).map((id) => plan.models?.[id]);
-  return (
-    shared +
-    JSON.stringify([
-      scope.devices.map((d) => [d, plan.devices[d]]),
-      scope.cables.map((c) => [c, plan.cables[c]]),
-      own,
-      scope.devices.map((d) => plan.lines[d]?.micMetres ?? null)
-    ])
-  );
+  let key = shared;
+  for (const d of scope.devices) key += `${d}:${textOf(plan.devices[d])}${plan.lines[d]?.micMetres ?? ''}`;
+  for (const c of scope.cables) key += `${c}:${textOf(plan.cables[c])}`;
+  return own.length > 0 ? key + JSON.stringify(own) : key;
+}
+
+/** Text of devices and cables by themselves: a plan is never changed in place, so most of them are the ones of before. */
+const texts = new WeakMap<object, string>();
+function textOf(piece: object): string {
+  let text = texts.get(piece);
+  if (text === undefined) texts.set(piece, (text = JSON.stringify(piece)));
+  return text;
 }
 
 /** As `scopeKey`, of a single line. */

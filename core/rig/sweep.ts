@@ -5,10 +5,10 @@ const TOLERANCE = 0.02;
 /** Below this nothing is left but rounding, dB. */
 const FLOOR = -160;
 
-/** Of how many points of a logarithmic grid one is always computed: three an octave. A power of two. */
+/** Of how many points of a logarithmic grid one is always computed: two an octave or a few more. A power of two. */
 export function alwaysOf(grid: Float64Array): number {
   const perOctave = Math.round(Math.LN2 / Math.log(grid[1] / grid[0]));
-  return perOctave >= 24 ? 8 : perOctave >= 12 ? 4 : perOctave >= 6 ? 2 : 1;
+  return 2 ** Math.max(0, Math.round(Math.log2(perOctave / 2.5)));
 }
 
 /**
@@ -94,16 +94,17 @@ function fill(out: readonly Float64Array[], known: Uint8Array): void {
     if (at[i + 1] === at[i] + 1) continue;
     const first = Math.min(Math.max(i - 1, 0), Math.max(at.length - 4, 0));
     const count = Math.min(4, at.length);
+    for (let n = 0; n < count; n++) {
+      weight[n] = 1;
+      for (let j = 0; j < count; j++) if (j !== n) weight[n] /= at[first + n] - at[first + j];
+    }
     for (let k = at[i] + 1; k < at[i + 1]; k++) {
-      for (let n = 0; n < count; n++) {
-        let w = 1;
-        for (let j = 0; j < count; j++) if (j !== n) w *= (k - at[first + j]) / (at[first + n] - at[first + j]);
-        weight[n] = w;
-      }
+      let all = 1;
+      for (let n = 0; n < count; n++) all *= k - at[first + n];
       for (const curve of out) {
         let sum = 0;
-        for (let n = 0; n < count; n++) sum += weight[n] * curve[at[first + n]];
-        curve[k] = sum;
+        for (let n = 0; n < count; n++) sum += (weight[n] / (k - at[first + n])) * curve[at[first + n]];
+        curve[k] = all * sum;
       }
     }
   }
