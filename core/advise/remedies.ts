@@ -6,6 +6,7 @@ import type { LevelClass, PortSpec, Settings } from '../gear/types';
 import { judgeLine, type JudgeOptions, type LineReport, problems } from '../judge/judge';
 import { Whole } from '../judge/whole';
 import { type Code, type Finding, rank, type Severity } from '../judge/types';
+import { gainPoints, penalty } from './score';
 import { unbalancedLimit } from '../judge/limits';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
@@ -132,25 +133,12 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
   ];
 }
 
-/** Weights far enough apart that no number of lesser problems outweighs a worse one in practice. */
-const WEIGHT: Readonly<Record<Severity, number>> = { clean: 0, note: 8, care: 40, stop: 200, danger: 1000 };
-
-function penalty(findings: readonly Finding[]): number {
-  return findings.reduce((sum, f) => sum + WEIGHT[f.severity] + closeness(f), 0);
-}
-
-/** Within one severity a smaller loss is the better one. */
-function closeness(f: Finding): number {
-  if (f.severity === 'clean' || f.limit === null || !Number.isFinite(f.value)) return 0;
-  return Math.min(Math.abs(f.value - f.limit), 60) / 10;
-}
-
 const batteries = (changes: readonly Change[]): number =>
   changes.filter(({ what }) => what.code === 'setting' && what.value === 'battery').length;
 
-/** Level lost on the way has to be made up by gain, and gain brings noise: a tenth of a point per decibel. */
+/** What the change costs in gain. */
 const quieter = (before: LineReport, after: LineReport): number =>
-  before.gain === null || after.gain === null ? 0 : Math.max(0, after.gain - Math.max(before.gain, 30)) / 10;
+  before.gain === null ? 0 : gainPoints(after, before.gain);
 
 /** Codes that measure the same thing, so that "after" can be compared with "before". */
 const SAME_THING: readonly (readonly Code[])[] = [

@@ -1,5 +1,6 @@
 import { has, isRow, type Row, type Rows, rowsOf, same, valueAt } from './json';
 import { type PlanFault, planFaults } from './integrity';
+import { KIT_LIMITS } from '../kit/schema';
 import { type Edit, type Json, LIMITS, type Op, type Plan, ROWS, type TableName } from './schema';
 
 export type EditFault =
@@ -31,7 +32,7 @@ export function applyEdit(plan: Plan, edit: Pick<Edit, 'ops'>): Applied {
   const next = { ...plan };
   for (const [table, rows] of changed) {
     if (table === 'policy') next.policy = rows.show as unknown as Plan['policy'];
-    else if (table === 'models' && Object.keys(rows).length === 0) delete next.models;
+    else if ((table === 'models' || table === 'kit') && Object.keys(rows).length === 0) delete next[table];
     else (next as unknown as Record<string, Rows>)[table] = rows;
   }
   const faults = planFaults(next);
@@ -45,7 +46,8 @@ const MOST: Readonly<Record<TableName, number>> = {
   cables: LIMITS.cables,
   lines: LIMITS.devices,
   policy: 1,
-  models: LIMITS.models
+  models: LIMITS.models,
+  kit: KIT_LIMITS.items
 };
 
 /** The first touched row that no longer has the form its table asks for. */

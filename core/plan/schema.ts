@@ -2,6 +2,7 @@
 import * as z from 'zod';
 import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
 import { PLUGS } from '../gear/sockets';
+import { KIT_LIMITS, KitItemSchema } from '../kit/schema';
 
 /** Bounds that keep one document small enough to check whole on every edit. */
 export const LIMITS = {
@@ -64,6 +65,14 @@ const LineSchema = z.strictObject({
   channel: z.number().int().min(1).max(999).optional(),
   exposure: z.enum(['lead', 'normal', 'buried']),
   note: z.string().max(LIMITS.note).optional(),
+  /** What is wanted of the source: its direct sound, its amplifier's, both, or a dry track for later. */
+  want: z.enum(['direct', 'amp', 'both', 'dry']).optional(),
+  /** Lines of one name are the two sides of a stereo pair. */
+  pair: z.string().max(LIMITS.text).optional(),
+  /** Lines of different acts are never on together and may share boxes. */
+  act: z.string().max(LIMITS.text).optional(),
+  /** Its way is settled: no proposal changes it. */
+  locked: z.boolean().optional(),
   /** Distance of a microphone that takes the same source on another channel, metres. */
   micMetres: z.number().min(0).max(100).optional()
 });
@@ -89,7 +98,17 @@ const PolicySchema = z.strictObject({
   bridging: z.union([z.literal(5), z.literal(10), z.literal(20)]),
   unbalanced: z.enum(['computed', 'strict', 'relaxed']),
   /** Stray fields around the rig: none, as on a usual stage, or beside transformers and dimmer racks. */
-  ambient: z.enum(['none', 'usual', 'strong']).optional()
+  ambient: z.enum(['none', 'usual', 'strong']).optional(),
+  /** Which box, where there is a choice. */
+  box: z.enum(['computed', 'opposite', 'active', 'passive-media']).optional(),
+  /** When a box's ground is lifted. */
+  lift: z.enum(['predicted', 'joined', 'lifted']).optional(),
+  /** What becomes of stereo playback. */
+  stereo: z.enum(['pair', 'mono']).optional(),
+  /** How a bass gets there. */
+  bass: z.enum(['direct', 'mic', 'both']).optional(),
+  /** What may be used: the crew's kit, the show's own list, or whatever can be had. */
+  kit: z.enum(['any', 'crew', 'own']).optional()
 });
 export const PlanSchema = z.strictObject({
   format: z.literal('guanxi-plan'),
@@ -100,7 +119,9 @@ export const PlanSchema = z.strictObject({
   devices: table(DeviceSchema, LIMITS.devices),
   cables: table(CableSchema, LIMITS.cables),
   lines: table(LineSchema, LIMITS.devices),
-  models: table(OwnModelSchema, LIMITS.models).optional()
+  models: table(OwnModelSchema, LIMITS.models).optional(),
+  /** What there is for this show, where it does not use the crew's kit. */
+  kit: table(KitItemSchema, KIT_LIMITS.items).optional()
 });
 
 export type Plan = z.infer<typeof PlanSchema>;
@@ -124,7 +145,7 @@ const json: z.ZodType<Json> = z.lazy(() =>
 );
 export type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 
-const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy', 'models']);
+const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy', 'models', 'kit']);
 const pathPart = z.string().regex(/^(?!__proto__$|constructor$|prototype$)[A-Za-z0-9-]{1,40}$/);
 const OpSchema = z.discriminatedUnion('op', [
   z.strictObject({ op: z.literal('add'), table: tableName, id, value: json }),
@@ -151,7 +172,8 @@ export const ROWS = {
   cables: CableSchema,
   lines: LineSchema,
   policy: PolicySchema,
-  models: OwnModelSchema
+  models: OwnModelSchema,
+  kit: KitItemSchema
 } as const satisfies Record<z.infer<typeof tableName>, z.ZodType>;
 
 export type TableName = z.infer<typeof tableName>;

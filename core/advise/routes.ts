@@ -1,0 +1,463 @@
+import { choicesOf, givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
+import { plugFor } from '../gear/cables';
+import { portFor } from '../gear/catalogue';
+import { costOf } from '../gear/cost';
+import { judgeLine, type LineReport, problems } from '../judge/judge';
+import { Whole, type Around } from '../judge/whole';
+import { unbalancedLimit } from '../judge/limits';
+import { type Finding, rank, type Severity } from '../judge/types';
+import { type Chain, chainOf, lineIn, putChain, standsAlone } from '../plan/chain';
+import { diffPlans } from '../plan/diff';
+import { planFaults } from '../plan/integrity';
+import type { Line } from '../plan/lines';
+import type { DeviceSpec } from '../plan/spec';
+import type { Setting } from '../gear/types';
+import type { Op, Plan, Policy } from '../plan/schema';
+import { gainPoints, penalty } from './score';
+import { leadKey, type Part, partsOf, Stock, takenBeside } from './stock';
+import { type Candidate, type Wanted, type Way, waysOf } from './ways';
+
+/** One whole way of a line, computed with the rig around it. */
+export interface Route {
+  readonly way: Way;
+  readonly chain: Chain;
+  /** The line on that way: steps from the plan as it is, empty when it is on it already. */
+  readonly ops: readonly Op[];
+  readonly report: LineReport;
+  readonly counts: Counts;
+  /** Boxes, adapters and leads that it takes. */
+  readonly parts: readonly Part[];
+  /** Those of them that are not in the kit, or taken by other lines. */
+  readonly missing: readonly Part[];
+  /** What feeds its boxes. */
+  readonly power: readonly ('phantom' | 'battery' | 'mains')[];
+  /** Points against it; the least is the best. */
+  readonly points: number;
+  /** Index of a better one that is at least as good on every count; null when none is. */
+  readonly beatenBy: number | null;
+  /** What it lost by: the worst finding that the best way has not. Null for the best. */
+  readonly lostBy: Finding | null;
+  /** The line as it is planned now. */
+  readonly present: boolean;
+}
+
+/** What ways are compared by; of each the lesser is better. */
+export interface Counts {
+  readonly severity: number;
+  /** Unevenness against the ideal load over the notes that are played, dB. */
+  readonly deviation: number;
+  /** Gain that is needed, dB over what is easy. */
+  readonly gain: number;
+  readonly room: number;
+  readonly snr: number;
+  readonly hum: number;
+  readonly cost: number;
+  readonly parts: number;
+  readonly adapters: number;
+  readonly missing: number;
+}
+
+export interface RouteOptions {
+  readonly perOctave?: number;
+  readonly around?: Around;
+  /** What may be used; anything when left out. */
+  readonly stock?: Stock;
+  /** What others take of it; found out when left out. */
+  readonly beside?: readonly Part[];
+  /** Ways that ask for what is not in the kit are left out where one from the kit does well. */
+  readonly kitFirst?: boolean;
+  /** Called between candidates; returning false ends the search with what there is. */
+  readonly between?: () => boolean;
+}
+
+/** Fine enough to rank and to draw. */
+const PER_OCTAVE = 6;
+/** The lead to a box, where nobody has said how long it is, metres. */
+const USUAL_LEAD = 3;
+
+/** Inputs that a desk has of each kind. */
+const DESK = new Set(['mic-in', 'line-in', 'combo-in']);
+
+/** Whether a line ends where there are microphone and line inputs as well: at the host of some, or where nothing is said. */
+function endsAtDesk(plan: Plan, line: Line): boolean {
+  const input = plan.devices[line.id];
+  if (DESK.has(input.model)) return true;
+  if (!['consumer-in', 'instrument-in', 'aux-in'].includes(input.model)) return false;
+  return Object.keys(plan.lines).some((id) => {
+    const other = plan.devices[id];
+    return other && DESK.has(other.model) && other.host === input.host;
+  });
+}
+
+/** What the route finder starts from. */
+export function wantedOf(plan: Plan, line: Line): Wanted {
+  const chain = chainOf(plan, line);
+  const { cables } = chain;
+  const [first] = cables;
+  const run = cables[cables.length - 1];
+  const balancedRun = ['mic', 'star-quad', 'multicore'].includes(run.kind);
+  // A lead that is too long is what is to be mended, not what is wanted.
+  const limit = unbalancedLimit(plan.policy, modelOf(chain.devices[0].model).ports[0].level);
+  const lead = cables.length > 1 ? Math.min(Math.max(first.metres, 0.5), limit) : Math.min(USUAL_LEAD, limit);
+  return {
+    source: chain.devices[0],
+    input: chain.devices[chain.devices.length - 1],
+    metres: cables.reduce((sum, c) => sum + c.metres, 0),
+    leadMetres: lead,
+    runKind: balancedRun ? run.kind : null,
+    desk: endsAtDesk(plan, line),
+    ...(line.info?.want ? { want: line.info.want } : {})
+  };
+}
+
+/**
+ * Every sensible way of a line, computed whole with the rig around it, best first.
+ * @returns empty for a line that is unfinished, or whose middle other lines hang on
+ */
+export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): Route[] {
+  const families = line.devices.map((id) => modelOf(plan.devices[id].model).family);
+  if (families[0] !== 'source' || families[families.length - 1] !== 'input' || !standsAlone(plan, line)) return [];
+  const around = options.around ?? new Whole(plan).around(line);
+  const stock = options.stock ?? new Stock(null);
+  const beside = options.beside ?? (stock.kit ? takenBeside(plan, line.id) : []);
+  const finder = new Finder(plan, line, { around, perOctave: options.perOctave ?? PER_OCTAVE }, stock, beside);
+  const found: Found[] = [];
+  const seen = new Set<string>();
+  const keep = (tried: Found | null): void => {
+    if (!tried || seen.has(tried.key)) return;
+    seen.add(tried.key);
+    found.push(tried);
+  };
+  keep(finder.present());
+  const owned = (c: Candidate): boolean => c.way.boxes.every((what) => stock.count({ what, metres: 0 }) > 0);
+  const all = waysOf(wantedOf(plan, line));
+  const first = options.kitFirst ? all.filter(owned) : all;
+  const goOn = (): boolean => options.between?.() ?? true;
+  for (const candidate of first) if (goOn()) keep(finder.best(candidate));
+  if (options.kitFirst && !found.some((r) => r.counts.severity <= rank('note')))
+    for (const candidate of all) if (!owned(candidate) && goOn()) keep(finder.best(candidate));
+  return compare(found);
+}
+
+/** A way that was computed, before it is compared with the others. */
+interface Found extends Omit<Route, 'beatenBy' | 'lostBy'> {
+  readonly key: string;
+}
+
+class Finder {
+  constructor(
+    readonly plan: Plan,
+    readonly line: Line,
+    readonly at: { around: Around; perOctave: number },
+    readonly stock: Stock,
+    readonly beside: readonly Part[]
+  ) {}
+
+  /** The line as it is. */
+  present(): Found | null {
+    const chain = chainOf(this.plan, this.line);
+    const last = chain.devices[chain.devices.length - 1].model;
+    const boxes = chain.devices.slice(1, -1).map((d) => d.model);
+    return this.#compute({ way: { id: 'present', boxes, input: last }, chain });
+  }
+
+  /** A way with its switches where they do most good: lift, pad, battery are tried one after the other. */
+  best(candidate: Candidate): Found | null {
+    let chain = this.#powered(this.#cut(candidate.chain));
+    let best = this.#compute({ ...candidate, chain });
+    if (!best) return null;
+    for (const [k, device] of chain.devices.entries()) {
+      for (const [setting, value] of switches(this.plan.policy, device, best.report)) {
+        const devices = chain.devices.map((d, j) =>
+          j === k ? { ...d, settings: { ...d.settings, [setting]: value } } : d
+        );
+        const next = this.#compute({ ...candidate, chain: { ...chain, devices } });
+        if (!next || next.points > best.points - SWITCH_MUST_GAIN) continue;
+        best = next;
+        chain = { ...chain, devices };
+      }
+    }
+    return best;
+  }
+
+  /** Leads as they lie in the case: the shortest that reaches, or two of them coupled. */
+  #cut(chain: Chain): Chain {
+    if (!this.stock.kit) return chain;
+    const cables = chain.cables.map((cable, k) => {
+      if (cable.kind === 'multicore') return cable;
+      const from = portFor(modelOf(chain.devices[k].model), 'out', cable.kind);
+      const to = portFor(modelOf(chain.devices[k + 1].model), 'in', cable.kind);
+      const plugs = [plugFor(cable.kind, from.socket), plugFor(cable.kind, to.socket)] as const;
+      const what = leadKey(cable.kind, plugs);
+      const one = this.stock.shortest({ what, metres: cable.metres });
+      if (one !== null) return { ...cable, metres: one };
+      const [longest] = this.stock.lengths(what);
+      if (!longest || this.stock.lengths(what).length < 2) return cable;
+      const pieces = Math.ceil(cable.metres / longest);
+      return pieces <= MOST_PIECES ? { ...cable, metres: longest * pieces, couplers: pieces - 1 } : cable;
+    });
+    return { ...chain, cables };
+  }
+
+  /** Phantom is on where a box wants it and the input has it; otherwise the box runs on its battery, if it has one. */
+  #powered(chain: Chain): Chain {
+    const last = chain.devices.length - 1;
+    const input = chain.devices[last];
+    const hungry = chain.devices.slice(0, last).some(wantsPhantom);
+    if (!givesPhantom(input.model)) {
+      const devices = chain.devices.map((d) =>
+        wantsPhantom(d) && choicesOf(modelOf(d.model), 'power').includes('battery')
+          ? { ...d, settings: { ...d.settings, power: 'battery' } }
+          : d
+      );
+      return { ...chain, devices };
+    }
+    const settings = { ...input.settings, phantom: hungry ? 'on' : 'off' };
+    return { ...chain, devices: chain.devices.map((d, k) => (k === last ? { ...d, settings } : d)) };
+  }
+
+  #compute({ way, chain }: Candidate): Found | null {
+    const { plan, line } = this;
+    const present = way.id === 'present';
+    const put = present ? { draft: plan, next: line } : putOn(plan, line, chain);
+    if (!put) return null;
+    const { draft, next } = put;
+    const report = judgeLine(draft, next, this.at);
+    const parts = partsOf(draft, next.devices, next.cables);
+    const missing = this.stock.missing([...this.beside, ...parts]).slice(0, parts.length);
+    const ops = present ? [] : diffPlans(plan, draft);
+    const counts = countsOf(report, parts, missing, next, draft);
+    return {
+      key: keyOf(draft, next),
+      way,
+      chain,
+      ops,
+      report,
+      counts,
+      parts,
+      missing,
+      power: powerOf(draft, next),
+      points: pointsOf(report, counts) + (present ? 0 : CHANGE),
+      present: present || ops.length === 0
+    };
+  }
+}
+
+/** The plan with the line on another way; null where it does not go together. */
+function putOn(plan: Plan, line: Line, chain: Chain): { draft: Plan; next: Line } | null {
+  const draft: Plan = {
+    ...plan,
+    devices: { ...plan.devices },
+    cables: { ...plan.cables },
+    lines: { ...plan.lines }
+  };
+  let made = 0;
+  putChain(draft, line, chain, (role) => freshId(draft, line.id, role, made++));
+  if (planFaults(draft).length > 0) return null;
+  const next = lineIn(draft, line.id);
+  return next ? { draft, next } : null;
+}
+
+/** A route that was computed for a line, for another one that is like it in everything but its name. */
+export function reroute(plan: Plan, line: Line, route: Route): Route {
+  const put = route.present ? { draft: plan, next: line } : putOn(plan, line, route.chain);
+  if (!put) return route;
+  const { devices, cables } = put.next;
+  return {
+    ...route,
+    ops: route.present ? [] : diffPlans(plan, put.draft),
+    report: { ...route.report, id: line.id, devices, cables }
+  };
+}
+
+/** Leaving what is planned has to be worth the trouble. */
+const CHANGE = 1;
+/** Coupled of more pieces than this nobody lays a lead. */
+const MOST_PIECES = 3;
+/** A switch is touched when it gains something that is heard or seen. */
+const SWITCH_MUST_GAIN = 1;
+
+/** Text that is equal for lines that are: settings as they act, said or not. */
+function keyOf(plan: Plan, line: Line): string {
+  const settings = (id: string): string => {
+    const { model, settings } = plan.devices[id];
+    const { options } = modelOf(model);
+    const said = Object.entries(settings).filter(([name, value]) => options[name]?.default !== value);
+    return JSON.stringify([model, said.sort(([a], [b]) => (a < b ? -1 : 1))]);
+  };
+  const cable = (id: string): string => {
+    const { kind, metres, couplers, plugs, wiring, settings } = plan.cables[id];
+    return JSON.stringify([kind, metres, couplers ?? 0, plugs, wiring ?? 0, settings ?? 0]);
+  };
+  return [...line.devices.map(settings), ...line.cables.map(cable)].join();
+}
+
+const freshId = (draft: Plan, line: string, role: string, n: number): string => {
+  for (let k = n + 1; ; k++) {
+    const id = `${line}-${role}${k}`.slice(-40);
+    if (!(id in draft.devices) && !(id in draft.cables)) return id;
+  }
+};
+
+/** Switches worth trying on a device of a way, given what it suffers from. */
+function switches(policy: Policy, { model, settings }: DeviceSpec, report: LineReport): [string, Setting][] {
+  const { options, family, params } = modelOf(model);
+  const list: [string, Setting][] = [];
+  const has = (codes: ReadonlySet<string>): boolean =>
+    report.findings.some((f) => codes.has(f.code) && rank(f.severity) >= rank('note'));
+  if (options.lift && family === 'box') {
+    const lift = policy.lift ?? 'predicted';
+    const other = options.lift.default === 'lifted' ? 'joined' : 'lifted';
+    if (lift !== 'predicted' ? lift === other : has(LIFT_MAY_HELP)) list.push(['lift', other]);
+  }
+  const hot = has(PAD_MAY_HELP);
+  if (options.pad && hot) {
+    // The smallest pad that makes good room, or else the largest there is.
+    const wanted = GOOD_ROOM_DB - (report.room ?? 0);
+    const pads = options.pad.choices.filter((v) => v !== options.pad.default);
+    list.push(['pad', pads.find((v) => Number(v) >= wanted) ?? pads[pads.length - 1]]);
+  }
+  // The level of a desk's or an interface's output is set by whoever sits at it.
+  if (TURNED_DOWN.has(model) && hot) {
+    const now = typeof settings.nominal === 'number' ? settings.nominal : params.nominal.typ;
+    for (const db of TURN_DOWN_DB) list.push(['nominal', now * 10 ** (-db / 20)]);
+  }
+  return list;
+}
+
+const TURNED_DOWN: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
+const TURN_DOWN_DB = [6, 12, 20];
+
+/** From here on room is plenty, dB. */
+const GOOD_ROOM_DB = 10;
+
+/** What a lift may change for the better, and what a pad may. */
+const LIFT_MAY_HELP: ReadonlySet<string> = new Set(['loop', 'hums', 'lift-leaks', 'floats-lifted', 'lift-no-help']);
+const PAD_MAY_HELP: ReadonlySet<string> = new Set(['clips', 'headroom', 'too-hot', 'core-saturates', 'over-rail']);
+
+function powerOf(plan: Plan, line: Line): Route['power'] {
+  const list = line.devices.slice(1, -1).flatMap((id) => {
+    const device = plan.devices[id];
+    const { feeds } = modelOf(device.model);
+    if (device.settings.power === 'battery') return ['battery' as const];
+    if (wantsPhantom(device)) return ['phantom' as const];
+    return feeds[0].startsWith('mains') ? ['mains' as const] : [];
+  });
+  return [...new Set(list)];
+}
+
+function countsOf(
+  report: LineReport,
+  parts: readonly Part[],
+  missing: readonly Part[],
+  line: Line,
+  plan: Plan
+): Counts {
+  const middle = line.devices.slice(1, -1).map((id) => modelOf(plan.devices[id].model));
+  return {
+    severity: rank(report.severity),
+    deviation: deviationOf(report),
+    gain: gainPoints(report) * 10,
+    room: -(report.room ?? 60),
+    snr: -(report.snr ?? 0),
+    hum: -(report.hum?.below ?? 0),
+    cost: middle.reduce((sum, m) => sum + costOf(m.id, m.family), 0),
+    parts: parts.length,
+    adapters: middle.filter((m) => m.family === 'joint').length,
+    missing: missing.length
+  };
+}
+
+/** Largest less smallest difference from the ideal load over the notes played, dB; 0 where nothing is known. */
+export function deviationOf({ response, notes }: Pick<LineReport, 'response' | 'notes'>): number {
+  if (!response || !notes) return 0;
+  let least = Infinity;
+  let most = -Infinity;
+  response.hz.forEach((hz, k) => {
+    if (hz < notes.low || hz > notes.reach) return;
+    const off = response.db[k] - response.ideal[k];
+    least = Math.min(least, off);
+    most = Math.max(most, off);
+  });
+  return most >= least ? most - least : 0;
+}
+
+/** Points against a way: what is wrong with it, then what it asks for. */
+function pointsOf(report: LineReport, c: Counts): number {
+  return (
+    penalty(report.findings) +
+    c.gain / 10 +
+    c.deviation / 4 +
+    c.cost * 0.4 +
+    c.parts * 0.3 +
+    c.adapters * 0.5 +
+    // What has to be hired costs as much as a remark.
+    c.missing * 8
+  );
+}
+
+const COUNTED = [
+  'severity',
+  'deviation',
+  'gain',
+  'room',
+  'snr',
+  'hum',
+  'cost',
+  'parts',
+  'adapters',
+  'missing'
+] as const;
+/** Differences less than these nobody hears or minds. */
+const SAME: Readonly<Record<(typeof COUNTED)[number], number>> = {
+  severity: 0,
+  deviation: 0.5,
+  gain: 1,
+  room: 1,
+  snr: 1,
+  hum: 3,
+  cost: 0,
+  parts: 0,
+  adapters: 0,
+  missing: 0
+};
+/** Beyond this more is of no use: room, distance to noise and hum, dB. */
+const ENOUGH: Partial<Record<(typeof COUNTED)[number], number>> = { room: -20, snr: -90, hum: -90 };
+
+function beats(a: Counts, b: Counts): boolean {
+  let better = false;
+  for (const name of COUNTED) {
+    const enough = ENOUGH[name] ?? -Infinity;
+    const x = Math.max(a[name], enough);
+    const y = Math.max(b[name], enough);
+    if (x > y + SAME[name]) return false;
+    if (x < y - SAME[name]) better = true;
+  }
+  return better;
+}
+
+/** Best first, each with what it lost by and whether another is at least as good on every count. */
+function compare(found: readonly Found[]): Route[] {
+  const sorted = [...found].sort(
+    (a, b) => a.points - b.points || a.parts.length - b.parts.length || (a.key < b.key ? -1 : 1)
+  );
+  const routes = sorted.map(({ key, ...rest }) => rest);
+  const best = routes[0];
+  return routes.map((r, k) => {
+    const beatenBy = routes.findIndex((other, j) => j < k && beats(other.counts, r.counts));
+    return {
+      ...r,
+      beatenBy: beatenBy < 0 ? null : beatenBy,
+      lostBy: k === 0 ? null : lostBy(r.report, best.report)
+    };
+  });
+}
+
+/** The worst problem that the other has not, or has less badly. */
+function lostBy(report: LineReport, best: LineReport): Finding | null {
+  const theirs = (f: Finding): Severity =>
+    best.findings
+      .filter((g) => g.code === f.code)
+      .reduce<Severity>((s, g) => (rank(g.severity) > rank(s) ? g.severity : s), 'clean');
+  return problems(report).find((f) => rank(f.severity) > rank(theirs(f))) ?? null;
+}

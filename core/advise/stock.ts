@@ -1,0 +1,127 @@
+import { modelOf } from '../gear/catalogue';
+import type { CableKindId } from '../gear/cables';
+import type { Plug } from '../gear/sockets';
+import { traceLines } from '../plan/lines';
+import type { Cable, Plan } from '../plan/schema';
+import type { Kit } from '../kit/schema';
+
+/** What a way of a line takes out of the kit. */
+export interface Part {
+  /** A model; or a lead's kind with its plugs, as `lead:mic:xlr-xlr`; or `battery`. */
+  readonly what: string;
+  /** Of a lead, metres; 0 of everything else. */
+  readonly metres: number;
+}
+
+/** Leads of one kind are told apart by their plugs, whichever way round they lie. */
+export const leadKey = (kind: CableKindId, plugs: readonly [Plug, Plug]): string =>
+  `lead:${kind}:${[...plugs].sort().join('-')}`;
+
+/** Shorter than this a cable is the device's own tail, metres. */
+const TAIL = 0.5;
+
+const leadPart = ({ kind, plugs, metres, couplers }: Cable): Part[] => {
+  // The house's multicore and a tail that belongs to its device are not carried.
+  if (kind === 'multicore' || metres < TAIL) return [];
+  const pieces = (couplers ?? 0) + 1;
+  return Array.from({ length: pieces }, () => ({ what: leadKey(kind, plugs), metres: metres / pieces }));
+};
+
+/** Everything between source and input that somebody has to bring. Sources and inputs are there already. */
+export function partsOf(plan: Plan, devices: readonly string[], cables: readonly string[]): Part[] {
+  const parts: Part[] = [];
+  for (const id of devices) {
+    const { model, settings } = plan.devices[id];
+    const { family } = modelOf(model);
+    if (family !== 'box' && family !== 'joint') continue;
+    parts.push({ what: model, metres: 0 });
+    if (settings.power === 'battery') parts.push({ what: 'battery', metres: 0 });
+  }
+  for (const id of cables) parts.push(...leadPart(plan.cables[id]));
+  return parts;
+}
+
+/** What there is of everything; leads by their lengths, longest first. */
+export class Stock {
+  readonly #counts = new Map<string, number>();
+  readonly #lengths = new Map<string, number[]>();
+
+  /** Of what works. @param kit null when anything can be had */
+  constructor(readonly kit: Kit | null) {
+    for (const item of Object.values(kit ?? {})) {
+      if (item.condition === 'repair') continue;
+      if (item.kind === 'lead') {
+        const key = leadKey(item.cable, item.plugs);
+        const list = this.#lengths.get(key) ?? [];
+        for (let k = 0; k < item.count; k++) list.push(item.metres);
+        this.#lengths.set(key, list);
+      } else {
+        const key = item.kind === 'device' ? item.model : 'battery';
+        this.#counts.set(key, (this.#counts.get(key) ?? 0) + item.count);
+      }
+    }
+    for (const list of this.#lengths.values()) list.sort((a, b) => b - a);
+  }
+
+  /** How many there are; of a lead, that are at least so long. Infinity when anything can be had. */
+  count({ what, metres }: Part): number {
+    if (!this.kit) return Infinity;
+    if (!what.startsWith('lead:')) return this.#counts.get(what) ?? 0;
+    return this.lengths(what).filter((l) => l >= metres).length;
+  }
+
+  /** Lengths there are of a kind of lead, longest first. */
+  lengths(what: string): readonly number[] {
+    return this.#lengths.get(what) ?? [];
+  }
+
+  /** The shortest lead that reaches, metres; null when none does or anything can be had. */
+  shortest({ what, metres }: Part): number | null {
+    return this.lengths(what).findLast((l) => l >= metres) ?? null;
+  }
+
+  /**
+   * What of these parts there is not enough of. Leads: every need has a lead of its own that reaches exactly when for each
+   * length there are as many leads that reach as needs (Hall's condition on nested sets).
+   */
+  missing(parts: readonly Part[]): Part[] {
+    if (!this.kit) return [];
+    const out: Part[] = [];
+    for (const list of group(parts)) {
+      const longestFirst = [...list].sort((a, b) => b.metres - a.metres);
+      let short = 0;
+      longestFirst.forEach((part, k) => {
+        if (k + 1 - short <= this.count(part)) return;
+        short++;
+        out.push(part);
+      });
+    }
+    return out;
+  }
+}
+
+function group(parts: readonly Part[]): Part[][] {
+  const by = new Map<string, Part[]>();
+  for (const part of parts) by.set(part.what, [...(by.get(part.what) ?? []), part]);
+  return [...by.values()];
+}
+
+/** Whether two lines are ever on at the same time: those of different acts are not. */
+export const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;
+
+/** What the other lines of a plan take while this one is on. */
+export function takenBeside(plan: Plan, lineId: string): Part[] {
+  const act = plan.lines[lineId]?.act;
+  const mine = new Set<string>();
+  const out: Part[] = [];
+  const lines = traceLines(plan);
+  for (const id of lines.find((l) => l.id === lineId)?.devices ?? []) mine.add(id);
+  const seen = new Set<string>(mine);
+  for (const line of lines) {
+    if (line.id === lineId || !together(act, line.info?.act)) continue;
+    const fresh = line.devices.filter((id) => !seen.has(id));
+    fresh.forEach((id) => seen.add(id));
+    out.push(...partsOf(plan, fresh, line.cables));
+  }
+  return out;
+}

@@ -1,0 +1,52 @@
+// Kit: what a crew owns, as data: generic classes with own names, leads by kind and length, batteries. Computes nothing electrical.
+import * as z from 'zod';
+import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
+import { findModel } from '../gear/catalogue';
+import { PLUGS } from '../gear/sockets';
+
+export const KIT_LIMITS = { items: 500, count: 999, text: 80, note: 500 } as const;
+
+export const CONDITIONS = ['works', 'suspect', 'repair'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+/** Kinds of cable that belong to a crew; multicore pairs belong to the house. */
+export const OWNED_CABLES = CABLE_KIND_IDS.filter((kind) => kind !== 'multicore');
+
+const plug = z.enum(PLUGS as [string, ...string[]]).transform((p) => p as (typeof PLUGS)[number]);
+const common = {
+  /** The crew's own name for it; empty when the class says enough. */
+  name: z.string().max(KIT_LIMITS.text),
+  count: z.number().int().min(1).max(KIT_LIMITS.count),
+  condition: z.enum(CONDITIONS),
+  /** Case, shelf or person. */
+  place: z.string().max(KIT_LIMITS.text),
+  note: z.string().max(KIT_LIMITS.note)
+};
+const isOwned = (id: string): boolean => ['box', 'joint'].includes(findModel(id)?.family ?? '');
+
+const DeviceItem = z.strictObject({
+  kind: z.literal('device'),
+  model: z.string().refine(isOwned, 'no box or adapter of that name'),
+  ...common
+});
+const LeadItem = z.strictObject({
+  kind: z.literal('lead'),
+  cable: z.enum(OWNED_CABLES as unknown as [string, ...string[]]).transform((k) => k as (typeof OWNED_CABLES)[number]),
+  metres: z.number().min(0.1).max(MAX_METRES),
+  plugs: z.tuple([plug, plug]),
+  ...common
+});
+const BatteryItem = z.strictObject({ kind: z.literal('battery'), ...common });
+
+export const KitItemSchema = z.discriminatedUnion('kind', [DeviceItem, LeadItem, BatteryItem]);
+export type KitItem = z.infer<typeof KitItemSchema>;
+
+const id = z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -');
+export const KitSchema = z
+  .record(id, KitItemSchema)
+  .refine((rows) => Object.keys(rows).length <= KIT_LIMITS.items, `at most ${KIT_LIMITS.items}`);
+/** What somebody owns, by id. */
+export type Kit = Readonly<Record<string, KitItem>>;
+
+/** Fields that every item has, as they are when nothing is said. */
+export const PLAIN = { name: '', count: 1, condition: 'works', place: '', note: '' } as const;

@@ -1,0 +1,95 @@
+import { modelOf, portFor } from '../gear/catalogue';
+import { plugFor } from '../gear/cables';
+import { type Line, traceLines } from './lines';
+import type { Plan } from './schema';
+import type { CableSpec, DeviceSpec } from './spec';
+
+/** A whole way from a source to an input: `cables[k]` joins `devices[k]` to `devices[k + 1]`. */
+export interface Chain {
+  readonly devices: readonly DeviceSpec[];
+  readonly cables: readonly CableSpec[];
+}
+
+/** A planned line as such a chain. */
+export function chainOf(plan: Plan, line: Line): Chain {
+  return {
+    devices: line.devices.map((id) => {
+      const { model, settings, supply } = plan.devices[id];
+      return { model, settings, ...(supply ? { supply } : {}) };
+    }),
+    cables: line.cables.map((id) => {
+      const { kind, metres, couplers, plugs, wiring, settings } = plan.cables[id];
+      return {
+        kind,
+        metres,
+        plugs,
+        ...(couplers ? { couplers } : {}),
+        ...(wiring ? { wiring } : {}),
+        ...(settings ? { settings } : {})
+      };
+    })
+  };
+}
+
+/** Whether nothing else hangs on the line: no thru, no split, no second input. Only then may its middle be exchanged. */
+export function standsAlone(plan: Plan, line: Line): boolean {
+  const mine = new Set(line.devices);
+  const own = new Set(line.cables);
+  return Object.entries(plan.cables).every(
+    ([id, { from, to }]) => own.has(id) || (!mine.has(from.device) && !mine.has(to.device))
+  );
+}
+
+/**
+ * Puts a line onto another way (draft changed in place). Its ends keep their ids, name and channel; devices and cables in the
+ * middle keep theirs as far as there are as many, so that a small change is a small edit.
+ * @param newId gives a fresh id for a role
+ */
+export function putChain(draft: Plan, line: Line, chain: Chain, newId: (role: string) => string): void {
+  const last = chain.devices.length - 1;
+  const oldMiddle = line.devices.slice(1, -1);
+  const ids = chain.devices.map((_, k) =>
+    k === 0 ? line.devices[0] : k === last ? line.id : (oldMiddle[k - 1] ?? newId('mid'))
+  );
+  const cableIds = chain.cables.map((_, k) => line.cables[k] ?? newId('run'));
+  chain.devices.forEach((spec, k) => {
+    const old = draft.devices[ids[k]];
+    draft.devices[ids[k]] = {
+      ...(old ?? {}),
+      model: spec.model,
+      settings: { ...spec.settings },
+      ...(spec.supply ? { supply: spec.supply } : {})
+    };
+    if (old && old.model !== spec.model) {
+      delete draft.devices[ids[k]].own;
+      // What stood in the middle may have had a socket on the wall; another thing in its place has not.
+      if (k > 0 && k < last && !spec.supply) delete draft.devices[ids[k]].supply;
+    }
+    if (!draft.devices[ids[k]].supply && modelOf(spec.model).feeds[0].startsWith('mains') && k < last) {
+      const [supply] = Object.keys(draft.supplies);
+      if (supply) draft.devices[ids[k]].supply = draft.devices[ids[0]].supply ?? supply;
+    }
+  });
+  for (const id of oldMiddle.slice(last - 1)) {
+    delete draft.devices[id];
+    delete draft.lines[id];
+  }
+  chain.cables.forEach((spec, k) => {
+    const from = portFor(modelOf(chain.devices[k].model), 'out', spec.kind);
+    const to = portFor(modelOf(chain.devices[k + 1].model), 'in', spec.kind);
+    draft.cables[cableIds[k]] = {
+      kind: spec.kind,
+      metres: spec.metres,
+      from: { device: ids[k], port: from.id },
+      to: { device: ids[k + 1], port: to.id },
+      plugs: [spec.plugs?.[0] ?? plugFor(spec.kind, from.socket), spec.plugs?.[1] ?? plugFor(spec.kind, to.socket)],
+      ...(spec.couplers ? { couplers: spec.couplers } : {}),
+      ...(spec.wiring?.some((w) => w !== 'plain') ? { wiring: [...spec.wiring] } : {}),
+      ...(spec.settings && Object.keys(spec.settings).length > 0 ? { settings: { ...spec.settings } } : {})
+    };
+  });
+  for (const id of line.cables.slice(chain.cables.length)) delete draft.cables[id];
+}
+
+/** The line of that id in a plan, as it is there now. */
+export const lineIn = (plan: Plan, id: string): Line | undefined => traceLines(plan).find((l) => l.id === id);
