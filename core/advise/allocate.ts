@@ -9,7 +9,8 @@ import type { Line } from '../plan/lines';
 import type { Exposure, Op, Plan } from '../plan/schema';
 import type { Program, Row, Solver } from './program';
 import { reroute, type Route, routesFor } from './routes';
-import { type Part, partsOf, Stock } from './stock';
+import { schoolPick } from './schools';
+import { missingBeside, type Part, partsOf, type Stock } from './stock';
 
 /** Best use of the kit over all lines at once: one route a line, chosen together so that nothing is used twice. */
 
@@ -118,6 +119,9 @@ function routesOf(
     : routesFor(plan, line, { perOctave: PER_OCTAVE, around: around(), stock, beside: [], kitFirst: true });
   if (!like) known.set(key, found);
   if (line.info?.locked) return found.filter((r) => r.present);
+  // A school that the show is set to decides by its rule; the computation chooses where it has none.
+  const taught = schoolPick(plan, line, found);
+  if (taught) return [taught];
   // Of ways that take the same things only the best one matters.
   const seen = new Set<string>();
   const distinct = found.filter((r) => {
@@ -335,7 +339,9 @@ function allotment(
   );
   const rest = choices.flatMap((c, k) => (c.line.id === line.id ? [] : c.routes[picks[k]].parts));
   const taken = other
-    ? missingOf(stock, [...fixed.flatMap((f) => f.parts), ...rest], other.parts).map((what) => ({
+    ? [
+        ...new Set(missingBeside(stock, [...fixed.flatMap((f) => f.parts), ...rest], other.parts).map((p) => p.what))
+      ].map((what) => ({
         what,
         by:
           choices.find((c, k) => c.line.id !== line.id && c.routes[picks[k]].parts.some((p) => p.what === what))?.line
@@ -349,14 +355,6 @@ function allotment(
     locked,
     second: other ? { route: other, taken } : null
   };
-}
-
-/** What of these parts is not left over when others have taken theirs. */
-function missingOf(stock: Stock, gone: readonly Part[], parts: readonly Part[]): string[] {
-  const own = new Set(parts.map((p) => p.what));
-  const before = stock.missing(gone).length;
-  const short = stock.missing([...gone, ...parts]);
-  return short.length > before ? [...new Set(short.filter((p) => own.has(p.what)).map((p) => p.what))] : [];
 }
 
 /** Steps of the lines that are accepted, as one edit. */

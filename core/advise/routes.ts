@@ -1,24 +1,23 @@
-import { choicesOf, givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
+import { choicesOf, givesPhantom, modelOf, portFor, wantsPhantom } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
-import { portFor } from '../gear/catalogue';
-import { costOf } from '../gear/cost';
-import { judgeLine, type LineReport, problems } from '../judge/judge';
+import { judgeLine, type LineReport } from '../judge/judge';
 import { Whole, type Around } from '../judge/whole';
 import { unbalancedLimit } from '../judge/limits';
-import { type Finding, rank, type Severity } from '../judge/types';
+import { type Finding, rank } from '../judge/types';
 import { type Chain, chainOf, lineIn, putChain, standsAlone } from '../plan/chain';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
 import type { Line } from '../plan/lines';
-import type { DeviceSpec } from '../plan/spec';
-import type { Setting } from '../gear/types';
-import type { Op, Plan, Policy } from '../plan/schema';
-import { gainPoints, penalty } from './score';
-import { leadKey, type Part, partsOf, Stock, takenBeside } from './stock';
+import type { Op, Plan } from '../plan/schema';
+import { beats, type Counts, countsOf, lostBy, pointsOf } from './counts';
+import { leadKey, missingBeside, type Part, partsOf, Stock, takenBeside } from './stock';
+import { switches } from './switches';
 import { type Candidate, type Wanted, type Way, waysOf } from './ways';
 
 /** One whole way of a line, computed with the rig around it. */
 export interface Route {
+  /** Text that is equal for ways that are. */
+  readonly key: string;
   readonly way: Way;
   readonly chain: Chain;
   /** The line on that way: steps from the plan as it is, empty when it is on it already. */
@@ -39,22 +38,6 @@ export interface Route {
   readonly lostBy: Finding | null;
   /** The line as it is planned now. */
   readonly present: boolean;
-}
-
-/** What ways are compared by; of each the lesser is better. */
-export interface Counts {
-  readonly severity: number;
-  /** Unevenness against the ideal load over the notes that are played, dB. */
-  readonly deviation: number;
-  /** Gain that is needed, dB over what is easy. */
-  readonly gain: number;
-  readonly room: number;
-  readonly snr: number;
-  readonly hum: number;
-  readonly cost: number;
-  readonly parts: number;
-  readonly adapters: number;
-  readonly missing: number;
 }
 
 export interface RouteOptions {
@@ -140,9 +123,7 @@ export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): R
 }
 
 /** A way that was computed, before it is compared with the others. */
-interface Found extends Omit<Route, 'beatenBy' | 'lostBy'> {
-  readonly key: string;
-}
+type Found = Omit<Route, 'beatenBy' | 'lostBy'>;
 
 class Finder {
   constructor(
@@ -224,7 +205,7 @@ class Finder {
     const { draft, next } = put;
     const report = judgeLine(draft, next, this.at);
     const parts = partsOf(draft, next.devices, next.cables);
-    const missing = this.stock.missing([...this.beside, ...parts]).slice(0, parts.length);
+    const missing = missingBeside(this.stock, this.beside, parts);
     const ops = present ? [] : diffPlans(plan, draft);
     const counts = countsOf(report, parts, missing, next, draft);
     return {
@@ -299,42 +280,6 @@ const freshId = (draft: Plan, line: string, role: string, n: number): string => 
   }
 };
 
-/** Switches worth trying on a device of a way, given what it suffers from. */
-function switches(policy: Policy, { model, settings }: DeviceSpec, report: LineReport): [string, Setting][] {
-  const { options, family, params } = modelOf(model);
-  const list: [string, Setting][] = [];
-  const has = (codes: ReadonlySet<string>): boolean =>
-    report.findings.some((f) => codes.has(f.code) && rank(f.severity) >= rank('note'));
-  if (options.lift && family === 'box') {
-    const lift = policy.lift ?? 'predicted';
-    const other = options.lift.default === 'lifted' ? 'joined' : 'lifted';
-    if (lift !== 'predicted' ? lift === other : has(LIFT_MAY_HELP)) list.push(['lift', other]);
-  }
-  const hot = has(PAD_MAY_HELP);
-  if (options.pad && hot) {
-    // The smallest pad that makes good room, or else the largest there is.
-    const wanted = GOOD_ROOM_DB - (report.room ?? 0);
-    const pads = options.pad.choices.filter((v) => v !== options.pad.default);
-    list.push(['pad', pads.find((v) => Number(v) >= wanted) ?? pads[pads.length - 1]]);
-  }
-  // The level of a desk's or an interface's output is set by whoever sits at it.
-  if (TURNED_DOWN.has(model) && hot) {
-    const now = typeof settings.nominal === 'number' ? settings.nominal : params.nominal.typ;
-    for (const db of TURN_DOWN_DB) list.push(['nominal', now * 10 ** (-db / 20)]);
-  }
-  return list;
-}
-
-const TURNED_DOWN: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
-const TURN_DOWN_DB = [6, 12, 20];
-
-/** From here on room is plenty, dB. */
-const GOOD_ROOM_DB = 10;
-
-/** What a lift may change for the better, and what a pad may. */
-const LIFT_MAY_HELP: ReadonlySet<string> = new Set(['loop', 'hums', 'lift-leaks', 'floats-lifted', 'lift-no-help']);
-const PAD_MAY_HELP: ReadonlySet<string> = new Set(['clips', 'headroom', 'too-hot', 'core-saturates', 'over-rail']);
-
 function powerOf(plan: Plan, line: Line): Route['power'] {
   const list = line.devices.slice(1, -1).flatMap((id) => {
     const device = plan.devices[id];
@@ -346,118 +291,18 @@ function powerOf(plan: Plan, line: Line): Route['power'] {
   return [...new Set(list)];
 }
 
-function countsOf(
-  report: LineReport,
-  parts: readonly Part[],
-  missing: readonly Part[],
-  line: Line,
-  plan: Plan
-): Counts {
-  const middle = line.devices.slice(1, -1).map((id) => modelOf(plan.devices[id].model));
-  return {
-    severity: rank(report.severity),
-    deviation: deviationOf(report),
-    gain: gainPoints(report) * 10,
-    room: -(report.room ?? 60),
-    snr: -(report.snr ?? 0),
-    hum: -(report.hum?.below ?? 0),
-    cost: middle.reduce((sum, m) => sum + costOf(m.id, m.family), 0),
-    parts: parts.length,
-    adapters: middle.filter((m) => m.family === 'joint').length,
-    missing: missing.length
-  };
-}
-
-/** Largest less smallest difference from the ideal load over the notes played, dB; 0 where nothing is known. */
-export function deviationOf({ response, notes }: Pick<LineReport, 'response' | 'notes'>): number {
-  if (!response || !notes) return 0;
-  let least = Infinity;
-  let most = -Infinity;
-  response.hz.forEach((hz, k) => {
-    if (hz < notes.low || hz > notes.reach) return;
-    const off = response.db[k] - response.ideal[k];
-    least = Math.min(least, off);
-    most = Math.max(most, off);
-  });
-  return most >= least ? most - least : 0;
-}
-
-/** Points against a way: what is wrong with it, then what it asks for. */
-function pointsOf(report: LineReport, c: Counts): number {
-  return (
-    penalty(report.findings) +
-    c.gain / 10 +
-    c.deviation / 4 +
-    c.cost * 0.4 +
-    c.parts * 0.3 +
-    c.adapters * 0.5 +
-    // What has to be hired costs as much as a remark.
-    c.missing * 8
-  );
-}
-
-const COUNTED = [
-  'severity',
-  'deviation',
-  'gain',
-  'room',
-  'snr',
-  'hum',
-  'cost',
-  'parts',
-  'adapters',
-  'missing'
-] as const;
-/** Differences less than these nobody hears or minds. */
-const SAME: Readonly<Record<(typeof COUNTED)[number], number>> = {
-  severity: 0,
-  deviation: 0.5,
-  gain: 1,
-  room: 1,
-  snr: 1,
-  hum: 3,
-  cost: 0,
-  parts: 0,
-  adapters: 0,
-  missing: 0
-};
-/** Beyond this more is of no use: room, distance to noise and hum, dB. */
-const ENOUGH: Partial<Record<(typeof COUNTED)[number], number>> = { room: -20, snr: -90, hum: -90 };
-
-function beats(a: Counts, b: Counts): boolean {
-  let better = false;
-  for (const name of COUNTED) {
-    const enough = ENOUGH[name] ?? -Infinity;
-    const x = Math.max(a[name], enough);
-    const y = Math.max(b[name], enough);
-    if (x > y + SAME[name]) return false;
-    if (x < y - SAME[name]) better = true;
-  }
-  return better;
-}
-
 /** Best first, each with what it lost by and whether another is at least as good on every count. */
 function compare(found: readonly Found[]): Route[] {
   const sorted = [...found].sort(
     (a, b) => a.points - b.points || a.parts.length - b.parts.length || (a.key < b.key ? -1 : 1)
   );
-  const routes = sorted.map(({ key, ...rest }) => rest);
-  const best = routes[0];
-  return routes.map((r, k) => {
-    const beatenBy = routes.findIndex((other, j) => j < k && beats(other.counts, r.counts));
+  const best = sorted[0];
+  return sorted.map((r, k) => {
+    const beatenBy = sorted.findIndex((other, j) => j < k && beats(other.counts, r.counts));
     return {
       ...r,
       beatenBy: beatenBy < 0 ? null : beatenBy,
       lostBy: k === 0 ? null : lostBy(r.report, best.report)
     };
   });
-}
-
-/** The worst problem that the other has not, or has less badly. */
-function lostBy(report: LineReport, best: LineReport): Finding | null {
-  const theirs = (f: Finding): Severity =>
-    best.findings
-      .filter((g) => g.code === f.code)
-      .reduce<Severity>((s, g) => (rank(g.severity) > rank(s) ? g.severity : s), 'clean');
-  return problems(report).find((f) => rank(f.severity) > rank(theirs(f))) ?? null;
 }

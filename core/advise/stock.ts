@@ -1,7 +1,7 @@
 import { modelOf } from '../gear/catalogue';
 import type { CableKindId } from '../gear/cables';
 import type { Plug } from '../gear/sockets';
-import { traceLines } from '../plan/lines';
+import { type Line, traceLines } from '../plan/lines';
 import type { Cable, Plan } from '../plan/schema';
 import type { Kit } from '../kit/schema';
 
@@ -46,10 +46,10 @@ export class Stock {
   readonly #counts = new Map<string, number>();
   readonly #lengths = new Map<string, number[]>();
 
-  /** Of what works. @param kit null when anything can be had */
+  /** Of what works: what is suspect or in repair is not planned with. @param kit null when anything can be had */
   constructor(readonly kit: Kit | null) {
     for (const item of Object.values(kit ?? {})) {
-      if (item.condition === 'repair') continue;
+      if (item.condition !== 'works') continue;
       if (item.kind === 'lead') {
         const key = leadKey(item.cable, item.plugs);
         const list = this.#lengths.get(key) ?? [];
@@ -100,11 +100,27 @@ export class Stock {
   }
 }
 
+/** What of these parts is not there once others have taken theirs; what the others lack is not counted against them. */
+export function missingBeside(stock: Stock, taken: readonly Part[], parts: readonly Part[]): Part[] {
+  const before = stock.missing(taken);
+  const after = stock.missing([...taken, ...parts]);
+  return after.length > before.length
+    ? parts.filter(({ what, metres }) => {
+        const own = (list: readonly Part[]): number => list.filter((p) => p.what === what).length;
+        return own(after) > own(before) && stock.count({ what, metres }) < own([...taken, ...parts]);
+      })
+    : [];
+}
+
 function group(parts: readonly Part[]): Part[][] {
   const by = new Map<string, Part[]>();
   for (const part of parts) by.set(part.what, [...(by.get(part.what) ?? []), part]);
   return [...by.values()];
 }
+
+/** The kit that a show draws from: null when anything can be had. */
+export const kitFor = (plan: Plan, crew: Kit): Kit | null =>
+  plan.policy.kit === 'crew' ? crew : plan.policy.kit === 'own' ? (plan.kit ?? {}) : null;
 
 /** Whether two lines are ever on at the same time: those of different acts are not. */
 export const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;
@@ -124,4 +140,77 @@ export function takenBeside(plan: Plan, lineId: string): Part[] {
     out.push(...partsOf(plan, fresh, line.cables));
   }
   return out;
+}
+
+/** What a plan takes, beside what a kit has. */
+export interface Use {
+  /** By thing and length: how many there are, how many the lines take at the same time at most. */
+  readonly list: readonly { part: Part; have: number; used: number }[];
+  /** How many of each item of the kit are in use, by its id; the shortest lead that reaches is taken. */
+  readonly used: ReadonlyMap<string, number>;
+  /** What there is not enough of. */
+  readonly short: readonly { part: Part; count: number }[];
+}
+
+export function usedOf(plan: Plan, kit: Kit): Use {
+  const lines = traceLines(plan);
+  const acts = [...new Set(lines.flatMap((l) => l.info?.act ?? []))];
+  const times: (string | undefined)[] = acts.length > 0 ? acts : [undefined];
+  const used = new Map<string, number>();
+  const short = new Map<string, { part: Part; count: number }>();
+  for (const act of times) {
+    const { taken, missing } = dealOut(plan, lines, kit, act);
+    for (const [id, n] of taken) used.set(id, Math.max(used.get(id) ?? 0, n));
+    for (const [key, entry] of missing) if ((short.get(key)?.count ?? 0) < entry.count) short.set(key, entry);
+  }
+  const list = new Map<string, { part: Part; have: number; used: number }>();
+  for (const [id, item] of Object.entries(kit)) {
+    const part = partOfItem(item);
+    const key = `${part.what} ${part.metres}`;
+    const entry = list.get(key) ?? { part, have: 0, used: 0 };
+    entry.have += item.condition === 'works' ? item.count : 0;
+    entry.used += used.get(id) ?? 0;
+    list.set(key, entry);
+  }
+  for (const [key, { part, count }] of short) {
+    const entry = list.get(key) ?? { part, have: 0, used: 0 };
+    entry.used += count;
+    list.set(key, entry);
+  }
+  return { list: [...list.values()], used, short: [...short.values()] };
+}
+
+const partOfItem = (item: Kit[string]): Part =>
+  item.kind === 'lead'
+    ? { what: leadKey(item.cable, item.plugs), metres: item.metres }
+    : { what: item.kind === 'device' ? item.model : 'battery', metres: 0 };
+
+/** Gives every part that is on in an act an item of the kit: longest needs first, each the shortest that reaches. */
+function dealOut(plan: Plan, lines: readonly Line[], kit: Kit, act: string | undefined) {
+  const seen = new Set<string>();
+  const parts = lines
+    .filter((line) => together(act, line.info?.act))
+    .flatMap((line) => {
+      const fresh = line.devices.filter((id) => !seen.has(id));
+      fresh.forEach((id) => seen.add(id));
+      return partsOf(plan, fresh, line.cables);
+    })
+    .sort((a, b) => b.metres - a.metres);
+  const items = Object.entries(kit)
+    .filter(([, item]) => item.condition === 'works')
+    .map(([id, item]) => ({ id, ...partOfItem(item), left: item.count }))
+    .sort((a, b) => a.metres - b.metres);
+  const taken = new Map<string, number>();
+  const missing = new Map<string, { part: Part; count: number }>();
+  for (const part of parts) {
+    const item = items.find((i) => i.what === part.what && i.metres >= part.metres - 1e-9 && i.left > 0);
+    if (item) {
+      item.left--;
+      taken.set(item.id, (taken.get(item.id) ?? 0) + 1);
+    } else {
+      const key = `${part.what} ${part.metres}`;
+      missing.set(key, { part, count: (missing.get(key)?.count ?? 0) + 1 });
+    }
+  }
+  return { taken, missing };
 }

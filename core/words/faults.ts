@@ -1,3 +1,5 @@
+import type { RowFault } from '../kit/csv';
+import type { KitFault } from '../say/kit';
 import type { EditFault } from '../plan/edit';
 import type { PlanFault } from '../plan/integrity';
 import type { ResponseFault } from '../plan/own';
@@ -92,6 +94,14 @@ export function editText({ label }: Pick<Edit, 'label'>): string {
       return `edit ${of}`;
     case 'remedy':
       return `remedy for ${of}`;
+    case 'route':
+      return `another way for ${of}`;
+    case 'propose':
+      return `the proposal for ${of}`;
+    case 'kit':
+      return `the kit: ${of}`;
+    case 'school':
+      return `the school: ${of}`;
     case 'delete-line':
       return `delete ${of}`;
     case 'copy-line':
@@ -132,5 +142,29 @@ export function unitFaultText(error: UnitError): string {
       return `The unit in “${error.got}” does not belong here. Expected ${error.expected}.`;
     case 'ambiguous':
       return `“${error.got}” may be a decimal or a thousand. Write 1.5 or 1000. Expected ${error.expected}.`;
+  }
+}
+
+const ROW_FAULTS: Readonly<Record<RowFault['code'], string>> = {
+  missing: 'is missing',
+  'not-known': 'is not known',
+  'not-a-number': 'is not a number that fits',
+  'too-long': 'is too long or too large',
+  'no-column': 'is a column that the first row has to name'
+};
+
+/** What is wrong in a row of a kit's file. */
+export const rowFaultText = ({ row, column, text, code }: RowFault): string =>
+  `Row ${row}: ${column}${text && code !== 'no-column' ? ` “${text}”` : ''} ${ROW_FAULTS[code]}.`;
+
+/** What is wrong in a list of kit, and the way out. */
+export function kitFaultText(fault: KitFault): string {
+  switch (fault.code) {
+    case 'not-understood':
+      return `“${fault.text}” is not understood. Say a box, an adapter, or a lead with its length and plugs.`;
+    case 'no-length':
+      return `How long is “${fault.text}”? Say for example 3 m.`;
+    case 'too-many':
+      return `“${fault.text}”: ${fault.most} of one thing at most.`;
   }
 }

@@ -213,3 +213,16 @@ export function choiceName(setting: string, choice: string): string {
   if (setting === 'feed') return FEED_NAMES[choice as Feed] ?? choice;
   return choice;
 }
+
+/** How exposed a line is in the mix. */
+export const EXPOSURE_NAMES = { lead: 'exposed', normal: 'in the mix', buried: 'buried' } as const;
+
+/** What is wanted of a source. */
+export const WANT_NAMES = {
+  direct: 'direct sound only',
+  amp: 'the amp only',
+  both: 'direct and amp',
+  dry: 'a dry track for later'
+} as const;
+
+export const CONDITION_NAMES = { works: 'works', suspect: 'suspect', repair: 'in repair' } as const;

@@ -57,6 +57,7 @@ export function saltRoad(): Plan {
   );
   const foyer = Object.keys(plan.lines).find((id) => plan.lines[id].name === 'Hearing assist')!;
   plan.devices[foyer].host = 'foyer';
+  plan.policy.kit = 'crew';
   return plan;
 }
 

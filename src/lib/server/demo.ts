@@ -1,7 +1,8 @@
 import { eq, sql } from 'drizzle-orm';
 import { type Db, db } from './db';
 import { ropeRoom, saltRoad } from './demo-shows';
-import { crew, person, show } from './schema';
+import { demoKit } from './demo-kit';
+import { crew, kitItem, person, show } from './schema';
 
 /** Number of the advisory lock under which an empty database is filled; any fixed number of our own does. */
 const FILL_LOCK = 7_402_411;
@@ -15,6 +16,11 @@ export async function fillDemo(database: Db = db()): Promise<void> {
     const [made] = await tx.insert(crew).values({ name: 'Rope Works' }).returning();
     await tx.insert(person).values({ crewId: made.id, name: 'Engineer' });
     const now = Date.now();
+    await tx
+      .insert(kitItem)
+      .values(
+        Object.entries(demoKit()).map(([id, item], k) => ({ crewId: made.id, id, item, madeAt: new Date(now + k) }))
+      );
     await tx.insert(show).values([
       { crewId: made.id, name: 'The Salt Road', plan: saltRoad(), changedAt: new Date(now) },
       { crewId: made.id, name: 'Rope Room', plan: ropeRoom(), changedAt: new Date(now - 60_000) }

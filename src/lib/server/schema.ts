@@ -1,4 +1,5 @@
-import { index, integer, jsonb, pgTable, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import type { KitItem } from '$core/kit/schema';
+import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 import type { Edit, Op, Plan } from '$core/plan/schema';
 
 const made = () => timestamp('made_at', { withTimezone: true }).notNull().defaultNow();
@@ -62,4 +63,36 @@ export const edit = pgTable(
     madeAt: made()
   },
   (t) => [unique('edit_revision').on(t.showId, t.revision), index('edit_crew').on(t.crewId)]
+);
+
+/** What a crew owns. */
+export const kitItem = pgTable(
+  'kit_item',
+  {
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    id: text('id').notNull(),
+    item: jsonb('item').$type<KitItem>().notNull(),
+    madeAt: made(),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow()
+  },
+  (t) => [primaryKey({ columns: [t.crewId, t.id] })]
+);
+
+/** Append-only: what was changed about an item, when and by whom. */
+export const kitChange = pgTable(
+  'kit_change',
+  {
+    id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    itemId: text('item_id').notNull(),
+    personId: uuid('person_id').references(() => person.id),
+    before: jsonb('before').$type<KitItem | null>(),
+    after: jsonb('after').$type<KitItem | null>(),
+    madeAt: made()
+  },
+  (t) => [index('kit_change_item').on(t.crewId, t.itemId)]
 );

@@ -8,7 +8,7 @@
   import Dialog from '$lib/ui/Dialog.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import { lineName, setInfo } from './edits';
-  import { EXPOSURES, isChannel, NO_CHANNEL, NO_NAME } from './line-fields';
+  import { EXPOSURES, isChannel, type Want, WANTS, NO_CHANNEL, NO_NAME } from './line-fields';
 
   interface Props {
     plan: Plan;
@@ -26,6 +26,10 @@
       2 ===
       1
   );
+
+  /** Names that other lines of the show have given. */
+  const known = (what: 'pair' | 'act'): string[] =>
+    [...new Set(Object.values(plan.lines).flatMap((info) => info[what] ?? []))].sort();
 
   function setName(value: string): void {
     const name = value.trim();
@@ -70,6 +74,49 @@
     value={line.info?.exposure ?? 'normal'}
     choices={EXPOSURES}
     onset={(value) => onedit(setInfo(plan, line, { exposure: value as Exposure }))}
+  />
+  <ChoiceField
+    label="Wanted of it"
+    value={line.info?.want ?? 'direct'}
+    choices={WANTS}
+    onset={(value) => onedit(setInfo(plan, line, { want: value === 'direct' ? undefined : (value as Want) }))}
+  />
+  <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 py-1 max-sm:grid-cols-1">
+    <label for="info-pair">Side of the stereo pair called</label>
+    <input
+      id="info-pair"
+      class="input w-full input-sm"
+      value={line.info?.pair ?? ''}
+      maxlength="80"
+      list="pairs"
+      placeholder="none"
+      onchange={(event) => onedit(setInfo(plan, line, { pair: event.currentTarget.value.trim() || undefined }))}
+    />
+    <label for="info-act">Only in the act</label>
+    <input
+      id="info-act"
+      class="input w-full input-sm"
+      value={line.info?.act ?? ''}
+      maxlength="80"
+      list="acts"
+      placeholder="all evening"
+      onchange={(event) => onedit(setInfo(plan, line, { act: event.currentTarget.value.trim() || undefined }))}
+    />
+    <datalist id="pairs"
+      >{#each known('pair') as name (name)}<option value={name}></option>{/each}</datalist
+    >
+    <datalist id="acts"
+      >{#each known('act') as name (name)}<option value={name}></option>{/each}</datalist
+    >
+  </div>
+  <ChoiceField
+    label="In proposals"
+    value={line.info?.locked ? 'locked' : 'free'}
+    choices={[
+      { value: 'free', text: 'may change' },
+      { value: 'locked', text: 'locked' }
+    ]}
+    onset={(value) => onedit(setInfo(plan, line, { locked: value === 'locked' || undefined }))}
   />
   <QuantityField
     label="A microphone on it as well, at"

@@ -2,34 +2,27 @@
   import type { Remedy } from '$core/advise/remedies';
   import { mixOf } from '$core/judge/mix';
   import { type Line, traceLines } from '$core/plan/lines';
-  import type { Edit, Plan } from '$core/plan/schema';
+  import type { Edit } from '$core/plan/schema';
   import { type LineSpec, specOf } from '$core/plan/spec';
   import type { Loop } from '$core/rig/loops';
   import { modelName } from '$core/words/names';
-  import Header from '$lib/ui/Header.svelte';
+  import { goto } from '$app/navigation';
   import { onMount, tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
   import { arrange, type Filter, type Sort, tally } from './board';
   import BoardHead from './BoardHead.svelte';
-  import Conflicts from './Conflicts.svelte';
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from './edits';
-  import { Judging } from './judging.svelte';
   import { copyText, readPaste } from './clipboard';
   import LineRow from './LineRow.svelte';
   import SayField from './SayField.svelte';
+  import { useShow } from './context';
   import type { Panel } from './part-dialog';
-  import { ShowSession } from './session.svelte';
   import { ToleranceRun } from './tolerance.svelte';
-  import type { SentEdit } from './wire';
 
-  interface Props {
-    data: { id: string; name: string; plan: Plan; revision: number; log: SentEdit[] };
-  }
-  const { data }: Props = $props();
-
-  const session = untrack(() => new ShowSession(data.id, data.plan, data.revision, data.log));
-  let judging = $state.raw<Judging>();
+  const show = useShow();
+  const { session } = show;
+  const judging = $derived(show.judging);
   const plan = $derived(session.plan);
   const lines = $derived(traceLines(plan));
   const reports = $derived(judging?.reports ?? new Map());
@@ -58,17 +51,9 @@
   const mix = $derived(mixOf(rows.flatMap((l) => reports.get(l.id) ?? [])));
   const current = $derived(rows.find((l) => l.id === currentId) ?? rows[0] ?? null);
   const openReport = $derived(openId ? reports.get(openId) : undefined);
-  const STATUS = {
-    saved: 'Saved',
-    saving: 'Saving …',
-    retrying: 'Not saved, retrying',
-    gone: 'This show was deleted'
-  } as const;
-
   onMount(() => {
-    judging = new Judging();
-    void session.open();
     void fetchRest();
+    show.help = () => (dialog = { kind: 'keys' });
     const when =
       (act: (event: KeyboardEvent) => void) =>
       (event: KeyboardEvent): void => {
@@ -78,8 +63,6 @@
       };
     const move = (by: number) => when(() => void step(by));
     const onLine = (act: (line: Line) => void) => when(() => current && act(current));
-    const undo = when(() => announce(session.undo(), 'Undone'));
-    const redo = when(() => announce(session.redo(), 'Redone'));
     const stop = tinykeys(window, {
       ArrowDown: move(1),
       j: move(1),
@@ -91,13 +74,10 @@
       i: onLine(inform),
       d: onLine(copy),
       Delete: onLine(remove),
-      '$mod+z': undo,
-      '$mod+Shift+z': redo,
-      '$mod+Shift+Z': redo,
-      '$mod+y': redo,
-      h: when(() => show('hum')),
-      c: when(() => show('contacts')),
-      t: when(() => show('tolerance')),
+      h: when(() => look('hum')),
+      c: when(() => look('contacts')),
+      t: when(() => look('tolerance')),
+      w: onLine(compare),
       f: when(() => (filter = filter === null ? 'wrong' : null)),
       s: when(() => (sort = sort === 'channel' ? 'verdict' : 'channel')),
       Escape: when(() => (panel === null ? (openId = null) : (panel = null))),
@@ -113,13 +93,10 @@
       document.removeEventListener('copy', oncopy);
       document.removeEventListener('paste', onpaste);
       stop();
-      session.close();
+      show.help = null;
       tolerance.cancel();
-      judging?.close();
     };
   });
-
-  $effect(() => void judging?.judge(plan));
 
   // Remedies follow the open line's report: a new report means the plan has changed under them.
   let asked = '';
@@ -155,12 +132,6 @@
       .catch(() => key === loopsAsked && (loops = []));
   });
 
-  $effect(() => {
-    if (!session.trouble) return;
-    toast.error(session.trouble);
-    session.trouble = null;
-  });
-
   /** What the first view does without is fetched right behind it, so that it is there when the server is not. */
   const fetchRest = (): Promise<unknown> =>
     Promise.allSettled([
@@ -176,13 +147,8 @@
       import('./OwnDialog.svelte')
     ]);
 
-  function announce(what: string | null, how: string): void {
-    if (what) toast(`${how}: ${what}`);
-    else toast('Nothing more there.');
-  }
-
   /** Another view of the open line, or back to its findings; opens the current line when none is. */
-  function show(what: Exclude<Panel, null>): void {
+  function look(what: Exclude<Panel, null>): void {
     if (!openId && current) openId = current.id;
     panel = panel === what ? null : what;
     if (openId) void bringIntoView(openId);
@@ -241,6 +207,9 @@
     currentId = line.id;
   }
 
+  /** All ways of a line, side by side. */
+  const compare = (line: Line): void => void goto(`/show/${show.id}/compare/${line.id}`);
+
   const inform = (line: Line): void => void (dialog = { kind: 'info', id: line.id, line: line.id });
 
   function build(line: Line): void {
@@ -282,7 +251,7 @@
     const next = rows[Math.min(at, rows.length - 1)];
     currentId = next?.id ?? null;
     toast(`Deleted ${lineName(line)}.`, {
-      action: { label: 'Undo', onClick: () => announce(session.undo(), 'Undone') }
+      action: { label: 'Undo', onClick: show.undo }
     });
     if (next) void focusRow(next.id);
   }
@@ -291,36 +260,14 @@
     const line = lines.find((l) => l.id === openId);
     if (!line || !change(applyRemedy(line, remedy.ops))) return;
     toast(`Applied to ${lineName(line)}.`, {
-      action: { label: 'Undo', onClick: () => announce(session.undo(), 'Undone') }
+      action: { label: 'Undo', onClick: show.undo }
     });
   }
   const lineOf = (id: string): Line | undefined => lines.find((l) => l.id === id);
 </script>
 
-<Header
-  show={{ id: data.id, name: data.name }}
-  status={STATUS[session.save]}
-  statusTone={session.save === 'retrying' || session.save === 'gone' ? 'text-warning font-semibold' : 'text-quiet'}
-  onhelp={() => (dialog = { kind: 'keys' })}
->
-  {#snippet extra()}
-    <button
-      type="button"
-      class="text-quiet hover:text-base-content disabled:opacity-40"
-      disabled={session.history.undo.length === 0}
-      onclick={() => announce(session.undo(), 'Undone')}>Undo</button
-    >
-    <button
-      type="button"
-      class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden"
-      disabled={session.history.redo.length === 0}
-      onclick={() => announce(session.redo(), 'Redone')}>Redo</button
-    >
-  {/snippet}
-</Header>
-
 <main>
-  <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">{data.name}: lines</h1>
+  <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">{show.name}: lines</h1>
   <SayField
     bind:this={say}
     onbuild={() => (dialog = { kind: 'new' })}
@@ -332,7 +279,6 @@
       if (current) void focusRow(current.id);
     }}
   />
-  <Conflicts {session} />
   {#if judging?.failed}<p class="px-5 pt-2 text-error" role="alert">{judging.failed}</p>{/if}
 
   {#if lines.length === 0}
@@ -381,7 +327,7 @@
                 {panel}
                 {loops}
                 {tolerance}
-                onpanel={show}
+                onpanel={look}
                 ontolerance={() => {
                   const report = reports.get(line.id);
                   if (report) void tolerance.start(plan, line.id, `${line.id} ${report.key}`);
@@ -393,6 +339,7 @@
                 ondelete={() => remove(line)}
                 oninfo={() => inform(line)}
                 onbuild={() => build(line)}
+                oncompare={() => compare(line)}
               />
             {/await}
           {/if}

@@ -34,6 +34,7 @@
     ondelete: () => void;
     oninfo: () => void;
     onbuild: () => void;
+    oncompare: () => void;
   }
   const {
     plan,
@@ -51,7 +52,8 @@
     oncopy,
     ondelete,
     oninfo,
-    onbuild
+    onbuild,
+    oncompare
   }: Props = $props();
 
   const found = $derived(report ? problems(report) : []);
@@ -207,6 +209,7 @@
       >
     {/each}
     <span class="flex-1 max-sm:hidden"></span>
+    <button type="button" class="hover:text-base-content" onclick={oncompare}><kbd class="key">W</kbd> all ways</button>
     <button type="button" class="hover:text-base-content" onclick={onbuild}
       ><kbd class="key">B</kbd> build by pointing</button
     >

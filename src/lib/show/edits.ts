@@ -54,6 +54,31 @@ export const applyRemedy = (line: Line, ops: readonly Op[]): Edit => ({
   ops: [...ops]
 });
 
+/** Puts a line on another way. */
+export const useRoute = (line: Line, ops: readonly Op[]): Edit => ({
+  id: id(),
+  label: { code: 'route', subject: lineName(line) },
+  ops: [...ops]
+});
+
+/** What was accepted of a proposal, as one step. */
+export const useProposal = (subject: string, ops: readonly Op[]): Edit => ({
+  id: id(),
+  label: { code: 'propose', subject },
+  ops: [...ops]
+});
+
+/** Changes of the show's own kit, as one step. */
+export const changeKit = (plan: Plan, subject: string, next: Plan['kit']): Edit | null =>
+  editBy(plan, { code: 'kit', subject }, id(), (draft) => {
+    if (next && Object.keys(next).length > 0) draft.kit = next;
+    else delete draft.kit;
+  });
+
+/** Another setting of the show's policy. */
+export const setPolicy = (plan: Plan, subject: string, change: Partial<Plan['policy']>): Edit | null =>
+  editBy(plan, { code: 'school', subject }, id(), (draft) => void Object.assign(draft.policy, change));
+
 const set = (plan: Plan, subject: string, change: (draft: Plan) => void): Edit | null =>
   editBy(plan, { code: 'set', subject }, id(), change);
 
@@ -121,6 +146,7 @@ export const setInfo = (plan: Plan, line: Line, change: Partial<LineInfo>): Edit
     const old = draft.lines[line.id] ?? { name: lineName(line), exposure: 'normal' };
     const next = { ...old, ...change };
     if (next.channel === undefined) delete next.channel;
-    if (next.micMetres === undefined) delete next.micMetres;
+    for (const name of ['micMetres', 'want', 'pair', 'act', 'locked'] as const)
+      if (next[name] === undefined || next[name] === '') delete next[name];
     draft.lines[line.id] = next;
   });

@@ -1,4 +1,5 @@
 import { EditSchema, PlanSchema } from '$core/plan/schema';
+import { KIT_LIMITS, KitItemSchema } from '$core/kit/schema';
 import * as z from 'zod';
 import { BATCH } from './batch';
 
@@ -42,3 +43,13 @@ export const PlanFileSchema = z.strictObject({
   name: SHOW_NAME,
   plan: z.unknown()
 });
+
+const itemId = z.string().regex(/^[a-z0-9-]{1,40}$/);
+/** Changes of a kit: each says what it changes from, so that nobody overwrites what they have not seen. */
+export const KitChangesSchema = z.strictObject({
+  changes: z
+    .array(z.strictObject({ id: itemId, from: KitItemSchema.nullable(), to: KitItemSchema.nullable() }))
+    .min(1)
+    .max(KIT_LIMITS.items)
+});
+export type KitChange = z.infer<typeof KitChangesSchema>['changes'][number];

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import { page } from '$app/state';
   import ThemeSwitch from './ThemeSwitch.svelte';
 
   interface Props {
@@ -10,6 +11,19 @@
     extra?: Snippet;
   }
   const { show, status = '', statusTone = 'text-quiet', onhelp, extra }: Props = $props();
+  const links = $derived(
+    show
+      ? ([
+          [`/show/${show.id}`, 'Lines'],
+          [`/show/${show.id}/propose`, 'Propose'],
+          [`/show/${show.id}/schools`, 'Schools'],
+          [`/show/${show.id}/kit`, 'Kit']
+        ] as const)
+      : ([
+          ['/', 'Shows'],
+          ['/kit', 'Kit']
+        ] as const)
+  );
 </script>
 
 <header
@@ -17,11 +31,20 @@
 >
   <a href="/" class="text-[1.3em] font-bold tracking-tight" aria-label="Guanxi, all shows">Guanxi</a>
   {#if show}
-    <a href="/show/{show.id}" class="min-w-0 truncate font-bold" aria-current="page">{show.name}</a>
-    <nav aria-label="Show" class="max-sm:hidden">
-      <a href="/show/{show.id}" aria-current="page" class="rounded-lg bg-base-200 px-3 py-2 font-semibold">Lines</a>
-    </nav>
+    <a href="/show/{show.id}" class="min-w-0 truncate font-bold max-sm:hidden">{show.name}</a>
   {/if}
+  <nav aria-label={show ? 'Show' : 'Crew'} class="flex min-w-0 gap-1 overflow-x-auto">
+    {#each links as [href, name] (href)}
+      {@const here = page.url.pathname === href}
+      <a
+        {href}
+        aria-current={here ? 'page' : undefined}
+        class="rounded-lg px-3 py-2 whitespace-nowrap max-sm:px-2 {here
+          ? 'bg-base-200 font-semibold'
+          : 'text-quiet hover:text-base-content'}">{name}</a
+      >
+    {/each}
+  </nav>
   <div class="ml-auto flex items-center gap-3">
     {@render extra?.()}
     <span class="{statusTone} whitespace-nowrap" role="status" aria-live="polite">{status}</span>

@@ -5,6 +5,4 @@
 </script>
 
 <svelte:head><title>{data.name}, lines · Guanxi</title></svelte:head>
-{#key data.id}
-  <LineBoard {data} />
-{/key}
+<LineBoard />

@@ -1,0 +1,42 @@
+import { modelOf } from '../gear/catalogue';
+import type { Setting } from '../gear/types';
+import type { LineReport } from '../judge/judge';
+import { rank } from '../judge/types';
+import type { Policy } from '../plan/schema';
+import type { DeviceSpec } from '../plan/spec';
+
+/** Switches worth trying on a device of a way, given what it suffers from. */
+export function switches(policy: Policy, { model, settings }: DeviceSpec, report: LineReport): [string, Setting][] {
+  const { options, family, params } = modelOf(model);
+  const list: [string, Setting][] = [];
+  const has = (codes: ReadonlySet<string>): boolean =>
+    report.findings.some((f) => codes.has(f.code) && rank(f.severity) >= rank('note'));
+  if (options.lift && family === 'box') {
+    const lift = policy.lift ?? 'predicted';
+    const other = options.lift.default === 'lifted' ? 'joined' : 'lifted';
+    if (lift !== 'predicted' ? lift === other : has(LIFT_MAY_HELP)) list.push(['lift', other]);
+  }
+  const hot = has(PAD_MAY_HELP);
+  if (options.pad && hot) {
+    // The smallest pad that makes good room, or else the largest there is.
+    const wanted = GOOD_ROOM_DB - (report.room ?? 0);
+    const pads = options.pad.choices.filter((v) => v !== options.pad.default);
+    list.push(['pad', pads.find((v) => Number(v) >= wanted) ?? pads[pads.length - 1]]);
+  }
+  // The level of a desk's or an interface's output is set by whoever sits at it.
+  if (TURNED_DOWN.has(model) && hot) {
+    const now = typeof settings.nominal === 'number' ? settings.nominal : params.nominal.typ;
+    for (const db of TURN_DOWN_DB) list.push(['nominal', now * 10 ** (-db / 20)]);
+  }
+  return list;
+}
+
+const TURNED_DOWN: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
+const TURN_DOWN_DB = [6, 12, 20];
+
+/** From here on room is plenty, dB. */
+const GOOD_ROOM_DB = 10;
+
+/** What a lift may change for the better, and what a pad may. */
+const LIFT_MAY_HELP: ReadonlySet<string> = new Set(['loop', 'hums', 'lift-leaks', 'floats-lifted', 'lift-no-help']);
+const PAD_MAY_HELP: ReadonlySet<string> = new Set(['clips', 'headroom', 'too-hot', 'core-saturates', 'over-rail']);

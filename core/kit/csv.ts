@@ -1,0 +1,73 @@
+import { shapeOf } from './table';
+import { CONDITIONS, type KitItem, KitItemSchema, OWNED_CABLES } from './schema';
+
+/** Kit as rows of text, as a spreadsheet has them, and back with what is wrong in which row. */
+
+export const COLUMNS = ['kind', 'class', 'metres', 'plugs', 'count', 'name', 'condition', 'place', 'note'] as const;
+export type Column = (typeof COLUMNS)[number];
+
+export interface RowFault {
+  /** Row as a spreadsheet numbers it: the heading is 1. */
+  readonly row: number;
+  readonly column: Column | 'row';
+  readonly text: string;
+  readonly code: 'missing' | 'not-known' | 'not-a-number' | 'too-long' | 'no-column';
+}
+
+/** One item as a row. */
+export const rowOf = (item: KitItem): string[] => {
+  const { model, metres, plugs } = shapeOf(item);
+  return [item.kind, model, metres, plugs, String(item.count), item.name, item.condition, item.place, item.note];
+};
+
+export const rowsOf = (items: readonly KitItem[]): string[][] => [[...COLUMNS], ...items.map(rowOf)];
+
+/** Reads rows, the first of which names the columns in any order. Good rows are read whatever the others say. */
+export function itemsOf(rows: readonly (readonly string[])[]): { items: KitItem[]; faults: RowFault[] } {
+  const items: KitItem[] = [];
+  const faults: RowFault[] = [];
+  const [head = [], ...body] = rows;
+  const names = head.map((h) => h.trim().toLowerCase());
+  for (const needed of ['kind', 'count'] as const)
+    if (!names.includes(needed)) faults.push({ row: 1, column: needed, text: head.join(', '), code: 'no-column' });
+  if (faults.length > 0) return { items, faults };
+  body.forEach((cells, k) => {
+    if (cells.every((c) => c.trim() === '')) return;
+    const cell = (name: Column): string => (cells[names.indexOf(name)] ?? '').trim();
+    const read = readRow(cell, k + 2);
+    if ('code' in read) faults.push(read);
+    else items.push(read);
+  });
+  return { items, faults };
+}
+
+function readRow(cell: (name: Column) => string, row: number): KitItem | RowFault {
+  const fault = (column: RowFault['column'], code: RowFault['code'], text: string): RowFault => ({
+    row,
+    column,
+    code,
+    text
+  });
+  const kind = cell('kind').toLowerCase();
+  if (!['device', 'lead', 'battery'].includes(kind)) return fault('kind', kind ? 'not-known' : 'missing', cell('kind'));
+  const count = Number(cell('count') || '1');
+  if (!Number.isInteger(count) || count < 1) return fault('count', 'not-a-number', cell('count'));
+  const condition = cell('condition').toLowerCase() || 'works';
+  if (!(CONDITIONS as readonly string[]).includes(condition)) return fault('condition', 'not-known', cell('condition'));
+  const common = { count, condition, name: cell('name'), place: cell('place'), note: cell('note') };
+  let raw: unknown = { kind, ...common };
+  if (kind === 'device') raw = { kind, model: cell('class'), ...common };
+  if (kind === 'lead') {
+    const metres = Number(cell('metres').replace(',', '.').replace(/\s*m$/, ''));
+    if (!(metres > 0)) return fault('metres', cell('metres') ? 'not-a-number' : 'missing', cell('metres'));
+    if (!(OWNED_CABLES as readonly string[]).includes(cell('class'))) return fault('class', 'not-known', cell('class'));
+    raw = { kind, cable: cell('class'), metres, plugs: cell('plugs').split(/\s*(?:-|–|to|\/)\s*/), ...common };
+  }
+  const checked = KitItemSchema.safeParse(raw);
+  if (checked.success) return checked.data;
+  const [issue] = checked.error.issues;
+  const at = String(issue.path[0] ?? '');
+  const column =
+    at === 'model' || at === 'cable' ? 'class' : (COLUMNS as readonly string[]).includes(at) ? (at as Column) : 'row';
+  return fault(column, issue.code === 'too_big' ? 'too-long' : 'not-known', column === 'row' ? '' : cell(column));
+}

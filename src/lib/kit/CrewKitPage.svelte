@@ -1,0 +1,104 @@
+<script lang="ts">
+  import type { Kit, KitItem } from '$core/kit/schema';
+  import { CONDITION_NAMES } from '$core/words/names';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import Header from '$lib/ui/Header.svelte';
+  import { onMount, untrack } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { tinykeys } from 'tinykeys';
+  import { CrewKit } from './crew-kit.svelte';
+  import KitTable from './KitTable.svelte';
+
+  interface Props {
+    kit: Kit;
+  }
+  const { kit }: Props = $props();
+  const crew = untrack(() => new CrewKit(kit));
+  let history = $state.raw<{ id: string; events: Event[] | null } | null>(null);
+  interface Event {
+    at: string;
+    by: string | null;
+    before: KitItem | null;
+    after: KitItem | null;
+  }
+  const STATUS = { saved: 'Saved', saving: 'Saving …', retrying: 'Not saved, retrying' } as const;
+
+  onMount(() => {
+    const when =
+      (act: () => void) =>
+      (event: KeyboardEvent): void => {
+        if (event.target instanceof HTMLElement && event.target.matches('input:not([type=checkbox]), select, textarea'))
+          return;
+        event.preventDefault();
+        act();
+      };
+    return tinykeys(window, {
+      '$mod+z': when(undo),
+      '$mod+Shift+z': when(redo),
+      '$mod+Shift+Z': when(redo),
+      '$mod+y': when(redo)
+    });
+  });
+  const undo = (): void => void toast(crew.undo() ? 'Undone.' : 'Nothing more there.');
+  const redo = (): void => void toast(crew.redo() ? 'Redone.' : 'Nothing more there.');
+
+  async function look(id: string): Promise<void> {
+    history = { id, events: null };
+    const response = await fetch(`/api/kit/${id}`).catch(() => null);
+    if (!response?.ok) {
+      history = null;
+      toast.error('The history cannot be reached just now.');
+      return;
+    }
+    history = { id, events: ((await response.json()) as { history: Event[] }).history };
+  }
+  /** What an event changed, field by field. */
+  function told({ before, after }: Event): string {
+    if (!before) return `written down, ${after?.count ?? 0} of them`;
+    if (!after) return 'taken out';
+    const parts: string[] = [];
+    if (before.count !== after.count) parts.push(`${before.count} → ${after.count}`);
+    if (before.condition !== after.condition)
+      parts.push(`${CONDITION_NAMES[before.condition]} → ${CONDITION_NAMES[after.condition]}`);
+    if (before.place !== after.place) parts.push(`moved to ${after.place || 'nowhere in particular'}`);
+    if (before.name !== after.name) parts.push(after.name ? `called ${after.name}` : 'no own name');
+    if (before.note !== after.note) parts.push(after.note ? `note: ${after.note}` : 'note taken out');
+    return parts.join(', ') || 'changed';
+  }
+</script>
+
+<Header status={STATUS[crew.save]} statusTone={crew.save === 'retrying' ? 'text-warning font-semibold' : 'text-quiet'}>
+  {#snippet extra()}
+    <button
+      type="button"
+      class="text-quiet hover:text-base-content disabled:opacity-40"
+      disabled={crew.undoable === 0}
+      onclick={undo}>Undo</button
+    >
+    <button
+      type="button"
+      class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden"
+      disabled={crew.redoable === 0}
+      onclick={redo}>Redo</button
+    >
+  {/snippet}
+</Header>
+<main class="pb-12">
+  <h1 class="px-5 pt-4 text-[1.35em] font-bold max-sm:px-3.5">The crew’s kit</h1>
+  <KitTable kit={crew.kit} onchange={(changes) => crew.do(changes)} onhistory={(id) => void look(id)} />
+</main>
+{#if history}
+  <Dialog title="What became of it" onclose={() => (history = null)}>
+    {#if history.events === null}<p class="text-quiet" role="status">Looking it up …</p>
+    {:else}
+      <ol>
+        {#each history.events as event, k (k)}
+          <li class="border-base-300 py-1.5 [&+li]:border-t">
+            <span class="num text-quiet">{event.at.slice(0, 16).replace('T', ' ')}</span>
+            {told(event)}{event.by ? `, ${event.by}` : ''}
+          </li>
+        {:else}<li class="text-quiet">It came with the first list; nothing was changed since.</li>{/each}
+      </ol>
+    {/if}
+  </Dialog>
+{/if}

@@ -1,0 +1,355 @@
+<script lang="ts">
+  import { itemsOf, rowsOf } from '$core/kit/csv';
+  import { CONDITIONS, type Condition, type Kit, type KitItem } from '$core/kit/schema';
+  import { readKit } from '$core/say/kit';
+  import { formatQuantity } from '$core/units/format';
+  import { kitFaultText, rowFaultText } from '$core/words/faults';
+  import { CONDITION_NAMES, modelName } from '$core/words/names';
+  import { leadName } from '$core/words/routes';
+  import type { KitChange } from '$lib/show/wire';
+  import Papa from 'papaparse';
+  import { onMount } from 'svelte';
+  import { SvelteSet } from 'svelte/reactivity';
+  import { toast } from 'svelte-sonner';
+  import { tinykeys } from 'tinykeys';
+  import { adding, changesTo } from './changes';
+
+  interface Props {
+    kit: Kit;
+    /** What of each the show at hand uses, by id; none where there is no show. */
+    used?: ReadonlyMap<string, number>;
+    onchange: (changes: KitChange[], what: string) => void;
+    onhistory?: (id: string) => void;
+  }
+  const { kit, used, onchange, onhistory }: Props = $props();
+
+  type Column = 'what' | 'count' | 'condition' | 'place';
+  let sort = $state<Column | null>(null);
+  let down = $state(false);
+  let find = $state('');
+  let text = $state('');
+  let faults = $state<readonly string[]>([]);
+  let field: HTMLInputElement;
+  let search: HTMLInputElement;
+  let file: HTMLInputElement;
+  const chosen = new SvelteSet<string>();
+
+  const nameOf = (item: KitItem): string =>
+    item.kind === 'device'
+      ? modelName(item.model)
+      : item.kind === 'lead'
+        ? leadName(item.cable, item.plugs)
+        : 'battery, 9 V';
+  const lengthOf = (item: KitItem): string => (item.kind === 'lead' ? formatQuantity('length', item.metres) : '');
+  const VALUE: Readonly<Record<Column, (item: KitItem) => string | number>> = {
+    what: (item) => `${nameOf(item)} ${item.kind === 'lead' ? String(item.metres * 10).padStart(6, '0') : ''}`,
+    count: (item) => item.count,
+    condition: (item) => CONDITIONS.indexOf(item.condition),
+    place: (item) => item.place
+  };
+  const rows = $derived.by(() => {
+    const wanted = find.trim().toLowerCase();
+    const list = Object.entries(kit).filter(([, item]) =>
+      `${nameOf(item)} ${lengthOf(item)} ${item.name} ${item.place} ${item.note} ${CONDITION_NAMES[item.condition]}`
+        .toLowerCase()
+        .includes(wanted)
+    );
+    const by = sort;
+    if (by === null) return list;
+    const sign = down ? -1 : 1;
+    return list.sort(([, a], [, b]) => {
+      const [x, y] = [VALUE[by](a), VALUE[by](b)];
+      return sign * (typeof x === 'number' && typeof y === 'number' ? x - y : String(x).localeCompare(String(y)));
+    });
+  });
+  const picked = $derived(rows.filter(([id]) => chosen.has(id)).map(([id]) => id));
+  const things = $derived(Object.values(kit).reduce((sum, item) => sum + item.count, 0));
+
+  onMount(() => {
+    const when =
+      (act: () => void) =>
+      (event: KeyboardEvent): void => {
+        if (event.target instanceof HTMLElement && event.target.matches('input:not([type=checkbox]), select, textarea'))
+          return;
+        event.preventDefault();
+        act();
+      };
+    return tinykeys(window, {
+      n: when(() => field.focus()),
+      '/': when(() => search.focus()),
+      Delete: when(remove)
+    });
+  });
+
+  const preview = $derived(text.trim() === '' ? null : readKit(text));
+
+  function add(): void {
+    const { items, faults: wrong } = readKit(text);
+    if (items.length > 0)
+      onchange(adding(kit, items), `add ${items.length === 1 ? nameOf(items[0]) : `${items.length} kinds`}`);
+    // What was not understood stays in the field.
+    faults = wrong.map(kitFaultText);
+    text = wrong.map((f) => f.text).join(', ');
+  }
+  function edit(ids: readonly string[], change: Partial<KitItem>): void {
+    const after = { ...kit };
+    for (const id of ids) after[id] = { ...after[id], ...change } as KitItem;
+    onchange(changesTo(kit, after), ids.length === 1 ? nameOf(kit[ids[0]]) : `${ids.length} kinds`);
+  }
+  function remove(): void {
+    if (picked.length === 0) return;
+    const after = Object.fromEntries(Object.entries(kit).filter(([id]) => !picked.includes(id)));
+    onchange(
+      changesTo(kit, after),
+      `take out ${picked.length === 1 ? nameOf(kit[picked[0]]) : `${picked.length} kinds`}`
+    );
+    chosen.clear();
+  }
+  function setCount(id: string, typed: HTMLInputElement): void {
+    const count = Number(typed.value);
+    if (Number.isInteger(count) && count >= 1 && count <= 999) edit([id], { count });
+    else {
+      toast.error('A count is a whole number from 1 to 999. To take the row out, select it and press Delete.');
+      typed.value = String(kit[id].count);
+    }
+  }
+  /** Up, down, as written. */
+  function by(column: Column): void {
+    if (sort !== column) [sort, down] = [column, false];
+    else if (!down) down = true;
+    else [sort, down] = [null, false];
+  }
+
+  function save(): void {
+    const csv = Papa.unparse(rowsOf(Object.values(kit)));
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
+    link.download = 'kit.csv';
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+  async function read(): Promise<void> {
+    const chosenFile = file.files?.[0];
+    file.value = '';
+    if (!chosenFile) return;
+    const { data } = Papa.parse<string[]>(await chosenFile.text(), { skipEmptyLines: true });
+    const { items, faults: wrong } = itemsOf(data);
+    faults = wrong.slice(0, 20).map(rowFaultText);
+    if (items.length === 0) return;
+    onchange(adding(kit, items), `add ${items.length} ${items.length === 1 ? 'row' : 'rows'} of a file`);
+    toast(
+      `${items.length} ${items.length === 1 ? 'row' : 'rows'} added${wrong.length > 0 ? `, ${wrong.length} left out` : ''}.`
+    );
+  }
+  const MARK: Readonly<Record<Condition, string>> = {
+    works: '',
+    suspect: 'text-warning font-semibold',
+    repair: 'text-error font-semibold'
+  };
+  const arrow = (column: Column): string => (sort === column ? (down ? ' ▴' : ' ▾') : '');
+  const ariaSort = (column: Column) => (sort === column ? (down ? 'descending' : 'ascending') : 'none');
+</script>
+
+<form
+  class="px-5 pt-3 max-sm:px-3.5"
+  onsubmit={(event) => {
+    event.preventDefault();
+    add();
+  }}
+>
+  <label class="sr-only" for="kit-say">Add to the kit, in words</label>
+  <div class="flex gap-2">
+    <input
+      id="kit-say"
+      bind:this={field}
+      bind:value={text}
+      class="input w-full"
+      autocomplete="off"
+      spellcheck="false"
+      placeholder="Say what there is: 4 active boxes, 10 × 3 m TS, 2 RCA to TS"
+      onkeydown={(event) => event.key === 'Escape' && field.blur()}
+    />
+    <button type="submit" class="btn btn-primary" disabled={!preview || preview.items.length === 0}>Add</button>
+  </div>
+  <p class="min-h-[1.5em] pt-1 text-quiet" aria-live="polite" data-preview>
+    {#if preview}
+      {#each preview.items as item, k (k)}<span class="mr-2 whitespace-nowrap"
+          ><span class="num text-base-content">{item.count} ×</span> {lengthOf(item)} {nameOf(item)}</span
+        >{/each}
+      {#each preview.faults as fault, k (k)}<span class="mr-2 text-warning">{fault.text}?</span>{/each}
+    {:else}
+      Boxes, adapters, leads with length and plugs, batteries. <kbd class="key">N</kbd> to type,
+      <kbd class="key">/</kbd> to find.
+    {/if}
+  </p>
+  {#each faults as fault (fault)}<p class="text-error" role="alert">{fault}</p>{/each}
+</form>
+
+<div class="flex flex-wrap items-center gap-x-3 gap-y-2 px-5 pt-2 pb-2 max-sm:px-3.5">
+  <span class="text-quiet">{Object.keys(kit).length} kinds, {things} things</span>
+  <label class="sr-only" for="kit-find">Find in the kit</label>
+  <input
+    id="kit-find"
+    bind:this={search}
+    bind:value={find}
+    type="search"
+    class="input w-44 input-sm"
+    placeholder="Find"
+  />
+  {#if picked.length > 0}
+    <span class="flex flex-wrap items-center gap-2" role="group" aria-label="{picked.length} selected">
+      <strong>{picked.length} selected</strong>
+      {#each CONDITIONS as condition (condition)}
+        <button type="button" class="btn btn-outline btn-sm" onclick={() => edit(picked, { condition })}
+          >{CONDITION_NAMES[condition]}</button
+        >
+      {/each}
+      <input
+        class="input w-36 input-sm"
+        placeholder="put into …"
+        aria-label="Place of the selected"
+        maxlength="80"
+        onchange={(event) => {
+          edit(picked, { place: event.currentTarget.value.trim() });
+          event.currentTarget.value = '';
+        }}
+      />
+      <button type="button" class="btn btn-outline btn-error btn-sm" onclick={remove}>Take out</button>
+    </span>
+  {/if}
+  <span class="ml-auto flex gap-3">
+    <button type="button" class="text-quiet underline hover:text-base-content" onclick={() => file.click()}
+      >Read CSV</button
+    >
+    <button type="button" class="text-quiet underline hover:text-base-content" onclick={save}>Save CSV</button>
+    <input
+      bind:this={file}
+      type="file"
+      accept=".csv,text/csv"
+      class="hidden"
+      aria-label="CSV file"
+      onchange={() => void read()}
+    />
+  </span>
+</div>
+
+{#if Object.keys(kit).length === 0}
+  <p class="px-5 py-10 text-center text-quiet">Nothing in it yet. Say above what there is, or read a CSV file.</p>
+{:else}
+  <div class="overflow-x-auto px-5 max-sm:px-3.5">
+    <table class="kit-table w-full min-w-[640px]">
+      <thead>
+        <tr class="border-b-2 border-primary text-left text-[0.93em] text-quiet">
+          <th class="w-8">
+            <input
+              type="checkbox"
+              class="checkbox checkbox-sm align-middle"
+              aria-label="Select all that are shown"
+              checked={picked.length > 0 && picked.length === rows.length}
+              onchange={(event) =>
+                event.currentTarget.checked ? rows.forEach(([id]) => chosen.add(id)) : chosen.clear()}
+            />
+          </th>
+          {#each [['count', 'How many', 'w-24'], ['what', 'What', '']] as const as [column, title, width] (column)}
+            <th class="py-1.5 {width}" aria-sort={ariaSort(column)}
+              ><button type="button" onclick={() => by(column)}>{title}{arrow(column)}</button></th
+            >
+          {/each}
+          {#if used}<th class="w-28 text-right font-normal">this show</th>{/if}
+          <th class="w-40 font-normal">own name</th>
+          <th class="w-28" aria-sort={ariaSort('condition')}
+            ><button type="button" onclick={() => by('condition')}>Condition{arrow('condition')}</button></th
+          >
+          <th class="w-36" aria-sort={ariaSort('place')}
+            ><button type="button" onclick={() => by('place')}>Where{arrow('place')}</button></th
+          >
+          <th class="font-normal">note</th>
+          {#if onhistory}<th class="w-16"><span class="sr-only">History</span></th>{/if}
+        </tr>
+      </thead>
+      <tbody>
+        {#each rows as [id, item] (id)}
+          {@const label = `${lengthOf(item)} ${nameOf(item)}`.trim()}
+          <tr class="border-b border-base-300 {chosen.has(id) ? 'bg-base-200' : ''}" data-item={id}>
+            <td
+              ><input
+                type="checkbox"
+                class="checkbox checkbox-sm align-middle"
+                aria-label="Select {label}"
+                checked={chosen.has(id)}
+                onchange={(event) => (event.currentTarget.checked ? chosen.add(id) : chosen.delete(id))}
+              /></td
+            >
+            <td class="py-1">
+              <input
+                class="cell num w-14 text-right"
+                inputmode="numeric"
+                aria-label="How many of {label}"
+                value={item.count}
+                onchange={(event) => setCount(id, event.currentTarget)}
+              />
+            </td>
+            <td class="leading-tight">{label}</td>
+            {#if used}
+              {@const n = used.get(id) ?? 0}
+              <td class="num text-right {n > item.count ? 'font-semibold text-error' : n > 0 ? '' : 'text-quiet'}"
+                >{n > 0 ? `${n} of ${item.count}` : '–'}</td
+              >
+            {/if}
+            <td
+              ><input
+                class="cell w-full"
+                aria-label="Own name of {label}"
+                value={item.name}
+                maxlength="80"
+                onchange={(event) => edit([id], { name: event.currentTarget.value.trim() })}
+              /></td
+            >
+            <td>
+              <select
+                class="cell w-full {MARK[item.condition]}"
+                aria-label="Condition of {label}"
+                value={item.condition}
+                onchange={(event) => edit([id], { condition: event.currentTarget.value as Condition })}
+              >
+                {#each CONDITIONS as condition (condition)}<option value={condition}
+                    >{CONDITION_NAMES[condition]}</option
+                  >{/each}
+              </select>
+            </td>
+            <td
+              ><input
+                class="cell w-full"
+                aria-label="Where {label} is"
+                value={item.place}
+                maxlength="80"
+                onchange={(event) => edit([id], { place: event.currentTarget.value.trim() })}
+              /></td
+            >
+            <td
+              ><input
+                class="cell w-full"
+                aria-label="Note on {label}"
+                value={item.note}
+                maxlength="500"
+                onchange={(event) => edit([id], { note: event.currentTarget.value.trim() })}
+              /></td
+            >
+            {#if onhistory}
+              <td class="text-right"
+                ><button
+                  type="button"
+                  class="text-quiet underline decoration-dotted hover:text-base-content"
+                  aria-label="History of {label}"
+                  onclick={() => onhistory(id)}>history</button
+                ></td
+              >
+            {/if}
+          </tr>
+        {:else}
+          <tr><td colspan="9" class="py-8 text-center text-quiet">Nothing here is called that.</td></tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+{/if}

@@ -1,0 +1,16 @@
+import { bodyOf } from '$lib/server/http';
+import { changeKit, crewKit } from '$lib/server/kit';
+import { KitChangesSchema } from '$lib/show/wire';
+import { error, json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = async ({ locals }) => json({ kit: await crewKit((await locals.who()).crewId) });
+
+/** Takes changes in, all or none. 409 with the kit as it is when somebody else was there first. */
+export const POST: RequestHandler = async ({ request, locals }) => {
+  const { changes } = await bodyOf(request, KitChangesSchema);
+  const answer = await changeKit(await locals.who(), changes);
+  if (answer.ok) return json({});
+  if ('tooMany' in answer) error(422, `A kit holds at most ${answer.tooMany} kinds of things.`);
+  return json(answer, { status: 409 });
+};

@@ -1,0 +1,9 @@
+<script lang="ts">
+  import ShowShell from '$lib/show/ShowShell.svelte';
+
+  const { data, children } = $props();
+</script>
+
+{#key data.id}
+  <ShowShell {data}>{@render children()}</ShowShell>
+{/key}

@@ -1,0 +1,8 @@
+<script lang="ts">
+  import Propose from '$lib/show/Propose.svelte';
+
+  const { data } = $props();
+</script>
+
+<svelte:head><title>{data.name}, proposal · Guanxi</title></svelte:head>
+<Propose />
