@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { judgeLine, problems } from '../judge/judge';
+import { judgeLine, judgePlan, problems } from '../judge/judge';
+import { PLAIN } from '../kit/schema';
 import { blankPlan } from '../plan/blank';
 import { applyEdit } from '../plan/edit';
 import { traceLines } from '../plan/lines';
@@ -10,6 +11,7 @@ import { tellLine } from '../say/tell';
 import { addThru, device, onTwoSupplies } from '../tests/plans';
 import { remedyText } from '../words/remedies';
 import { remediesFor } from './remedies';
+import { Stock } from './stock';
 
 function plan(text: string): Plan {
   const made = onTwoSupplies(blankPlan());
@@ -31,7 +33,7 @@ describe('the first remedy', () => {
     ['theremin wall-wart, 2 m, 10 m, mic, phantom on', 'Put in a passive box'],
     ['theremin wall-wart, 5 m, 40 m, line', 'Put in a passive box, and into a microphone input'],
     ['rca player earthed on Stage, 12 m, rca input', 'Put in a passive box, and lift the signal ground at the box'],
-    ['balanced line on Stage, 20 m, rca input', 'Into a line input']
+    ['balanced line on Stage, 20 m, rca input', 'Into a line input, and turn the output down 6 dB']
   ])('%s → %s', (text, best) => {
     const before = plan(text);
     const [line] = traceLines(before);
@@ -54,7 +56,7 @@ describe('what a remedy may touch', () => {
     'modular rack earthed on Stage, 3 m, active box on battery, 40 m, mic',
     'keyboard earthed on Stage, 20 m, line'
   ];
-  it.each(texts)('%s: protective earth stays, feeds and supplies too', (text) => {
+  it.each(texts)('%s: protective earth stays, and what the house has', (text) => {
     const before = plan(text);
     const [line] = traceLines(before);
     for (const { ops } of remediesFor(before, line)) {
@@ -62,9 +64,37 @@ describe('what a remedy may touch', () => {
       if (!applied.ok) throw new Error(JSON.stringify(applied.fault));
       const { devices, supplies, hosts } = applied.plan;
       expect({ supplies, hosts }).toEqual({ supplies: before.supplies, hosts: before.hosts });
-      expect(devices.src.settings.feed).toBe('mains-1');
-      expect(devices.src.supply).toBe('stage');
+      for (const { settings } of Object.values(devices)) expect(settings.earth).toBeUndefined();
+      // Run from its battery it needs no earth; a two-pin plug in its place would be another matter.
+      expect(['mains-1', 'battery']).toContain(devices.src.settings.feed);
     }
+  });
+  it('what it does to other lines is told, and true', () => {
+    const before = plan('keyboard wall-wart, 3 m, active box on battery, 20 m, mic');
+    addThru(before, device('line-in'));
+    const line = traceLines(before).find((l) => l.id === 'in')!;
+    const was = judgePlan(before).find((r) => r.id === 'amp')!;
+    const told = remediesFor(before, line).filter((r) => r.others.length > 0);
+    expect(told.length).toBeGreaterThan(0);
+    for (const { ops, others } of told) {
+      const applied = applyEdit(before, { ops: [...ops] });
+      if (!applied.ok) throw new Error();
+      const is = judgePlan(applied.plan).find((r) => r.id === 'amp')!;
+      expect(others[0]).toMatchObject({ lineId: 'amp', before: was.severity, after: is.severity });
+      expect(others[0].humDb).toBeCloseTo(is.hum!.below - was.hum!.below, 6);
+    }
+  });
+  it('what the kit has comes first, and what it lacks is named', () => {
+    const before = plan('dulcimer piezo, 6 m, passive box, 40 m, mic');
+    const [line] = traceLines(before);
+    const kit = (model: string) => new Stock({ one: { kind: 'device', model, ...PLAIN } });
+    const from = (model: string) => remediesFor(before, line, kit(model));
+    expect(from('active-box-10m')[0].missing.map((p) => p.what)).not.toContain('active-box-10m');
+    expect(
+      from('isolator')
+        .find((r) => r.what[0].code === 'box')!
+        .missing.map((p) => p.what)
+    ).toContain('active-box-10m');
   });
   it('no two remedies lead to the same plan, and the best stands first', () => {
     const before = plan(texts[1]);

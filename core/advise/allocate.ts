@@ -1,4 +1,3 @@
-import { modelOf } from '../gear/catalogue';
 import type { LineReport } from '../judge/judge';
 import { judgePlan } from '../judge/judge';
 import { Whole, type Around } from '../judge/whole';
@@ -38,7 +37,7 @@ export interface Allotment {
 }
 
 /** Something of which one more would help. */
-export interface Wish {
+interface Wish {
   readonly what: string;
   /** Points less over all lines. */
   readonly gain: number;
@@ -119,12 +118,15 @@ function routesOf(
     : routesFor(plan, line, { perOctave: PER_OCTAVE, around: around(), stock, beside: [], kitFirst: true });
   if (!like) known.set(key, found);
   if (line.info?.locked) return found.filter((r) => r.present);
+  // Another sound is another wish: a direct line stays direct in a proposal, unless the amp or a microphone is wanted as well.
+  const want = line.info?.want ?? 'direct';
+  const wished = found.filter((r) => r.present || !r.way.source || want === 'amp' || want === 'both');
   // A school that the show is set to decides by its rule; the computation chooses where it has none.
   const taught = schoolPick(plan, line, found);
   if (taught) return [taught];
   // Of ways that take the same things only the best one matters.
   const seen = new Set<string>();
-  const distinct = found.filter((r) => {
+  const distinct = wished.filter((r) => {
     const key = r.parts
       .map((p) => `${p.what} ${p.metres}`)
       .sort()
@@ -313,14 +315,25 @@ async function wishesOf(
     const next = await decide(choices, stock, fixed, solve, what);
     const gain = first.points - next.points;
     if (gain <= 1) continue;
-    const helps = choices
-      .map((c, k) => ({ id: c.line.id, better: c.routes[first.picks[k]].points - c.routes[next.picks[k]].points }))
-      .filter(({ better }) => better > 0.5)
-      .sort((a, b) => b.better - a.better)
+    const better = choices
+      .map((c, k) => ({ id: c.line.id, by: c.routes[first.picks[k]].points - c.routes[next.picks[k]].points }))
+      .filter(({ by }) => by > 0.5)
+      .sort((a, b) => b.by - a.by)
       .map(({ id }) => id);
+    const helps = better.length > 0 ? better : hiring(choices, first, what);
     wishes.push({ what, gain, helps });
   }
   return wishes.sort((a, b) => b.gain - a.gain || (a.what < b.what ? -1 : 1)).slice(0, TOLD_WISHES);
+}
+
+/** Lines that something is hired for: of those that take it the least exposed, as many as are hired. */
+function hiring(choices: readonly Choice[], { picks, hire }: Decision, what: string): string[] {
+  const count = hire.filter((h) => h.part.what === what).reduce((sum, h) => sum + h.count, 0);
+  return choices
+    .filter(({ routes }, k) => routes[picks[k]].parts.some((p) => p.what === what))
+    .sort((a, b) => a.weight - b.weight)
+    .slice(0, count)
+    .map(({ line }) => line.id);
 }
 
 /** What a line got, and what the next best with another box would have cost. */
@@ -360,7 +373,3 @@ function allotment(
 /** Steps of the lines that are accepted, as one edit. */
 export const opsOf = (allotments: readonly Allotment[], accepted: ReadonlySet<string>): Op[] =>
   allotments.flatMap((a) => (accepted.has(a.lineId) ? a.route.ops : []));
-
-/** Models of a route's boxes, for wording. */
-export const boxesOf = (route: Route): readonly string[] =>
-  route.way.boxes.filter((id) => modelOf(id).family === 'box');

@@ -49,7 +49,7 @@ export function countsOf(
 }
 
 /** Largest less smallest difference from the ideal load over the notes played, dB; 0 where nothing is known. */
-export function deviationOf({ response, notes }: Pick<LineReport, 'response' | 'notes'>): number {
+function deviationOf({ response, notes }: Pick<LineReport, 'response' | 'notes'>): number {
   if (!response || !notes) return 0;
   let least = Infinity;
   let most = -Infinity;

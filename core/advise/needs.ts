@@ -3,7 +3,7 @@ import type { Route } from './routes';
 
 /** What a source needs on its way that a plain cable does not give: read off the plain cable's own judgement. */
 
-export const NEEDS = ['connector', 'level', 'impedance', 'balancing'] as const;
+const NEEDS = ['connector', 'level', 'impedance', 'balancing'] as const;
 export type Need = (typeof NEEDS)[number];
 
 export interface Needs {
@@ -31,7 +31,8 @@ export function needsOf(routes: readonly Route[]): Needs | null {
   if (!direct) return null;
   const needed = new Map<Need, Finding>();
   for (const f of direct.report.findings) {
-    if (rank(f.severity) < rank('care') || f.at < 0) continue;
+    // Gain is what a microphone input is for: much of it is the preamp's matter, not a box's.
+    if (rank(f.severity) < rank('care') || f.at < 0 || f.code === 'much-gain') continue;
     const need = NEED_OF[f.check];
     const known = needed.get(need);
     if (!known || rank(f.severity) > rank(known.severity)) needed.set(need, f);

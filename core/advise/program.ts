@@ -1,6 +1,6 @@
 /** Integer programs as data, and as text in the LP format that solvers read. The solver itself comes from outside. */
 
-export type Terms = readonly (readonly [factor: number, variable: string])[];
+type Terms = readonly (readonly [factor: number, variable: string])[];
 export interface Row {
   readonly terms: Terms;
   readonly sense: '=' | '<=';
@@ -13,7 +13,7 @@ export interface Program {
   readonly binary: readonly string[];
   readonly whole: readonly string[];
 }
-export interface Answer {
+interface Answer {
   readonly objective: number;
   readonly values: ReadonlyMap<string, number>;
 }

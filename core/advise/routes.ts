@@ -62,10 +62,12 @@ const USUAL_LEAD = 3;
 const DESK = new Set(['mic-in', 'line-in', 'combo-in']);
 
 /** Whether a line ends where there are microphone and line inputs as well: at the host of some, or where nothing is said. */
-function endsAtDesk(plan: Plan, line: Line): boolean {
+export function endsAtDesk(plan: Plan, line: Line): boolean {
   const input = plan.devices[line.id];
   if (DESK.has(input.model)) return true;
   if (!['consumer-in', 'instrument-in', 'aux-in'].includes(input.model)) return false;
+  // The first host is the desk, whatever else is plugged into it; of another one only what is known counts.
+  if (input.host === Object.keys(plan.hosts)[0]) return true;
   return Object.keys(plan.lines).some((id) => {
     const other = plan.devices[id];
     return other && DESK.has(other.model) && other.host === input.host;

@@ -19,7 +19,7 @@ export type Question = keyof typeof QUESTIONS;
 export type Option = (typeof QUESTIONS)[Question][number];
 
 /** What a school makes of one line, where that is not what the computation would do. */
-export interface Differs {
+interface Differs {
   readonly lineId: string;
   /** The way it would take; null where the way is the same and only the verdict is another. */
   readonly route: Route | null;

@@ -123,7 +123,7 @@ export const kitFor = (plan: Plan, crew: Kit): Kit | null =>
   plan.policy.kit === 'crew' ? crew : plan.policy.kit === 'own' ? (plan.kit ?? {}) : null;
 
 /** Whether two lines are ever on at the same time: those of different acts are not. */
-export const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;
+const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;
 
 /** What the other lines of a plan take while this one is on. */
 export function takenBeside(plan: Plan, lineId: string): Part[] {

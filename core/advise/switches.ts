@@ -31,8 +31,9 @@ export function switches(policy: Policy, { model, settings }: DeviceSpec, report
   return list;
 }
 
-const TURNED_DOWN: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
-const TURN_DOWN_DB = [6, 12, 20];
+/** Outputs whose level somebody sets, and by how much it may be set lower, dB. */
+export const TURNED_DOWN: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
+export const TURN_DOWN_DB = [6, 12, 20];
 
 /** From here on room is plenty, dB. */
 const GOOD_ROOM_DB = 10;

@@ -3,8 +3,8 @@ import { CONDITIONS, type KitItem, KitItemSchema, OWNED_CABLES } from './schema'
 
 /** Kit as rows of text, as a spreadsheet has them, and back with what is wrong in which row. */
 
-export const COLUMNS = ['kind', 'class', 'metres', 'plugs', 'count', 'name', 'condition', 'place', 'note'] as const;
-export type Column = (typeof COLUMNS)[number];
+const COLUMNS = ['kind', 'class', 'metres', 'plugs', 'count', 'name', 'condition', 'place', 'note'] as const;
+type Column = (typeof COLUMNS)[number];
 
 export interface RowFault {
   /** Row as a spreadsheet numbers it: the heading is 1. */
@@ -15,7 +15,7 @@ export interface RowFault {
 }
 
 /** One item as a row. */
-export const rowOf = (item: KitItem): string[] => {
+const rowOf = (item: KitItem): string[] => {
   const { model, metres, plugs } = shapeOf(item);
   return [item.kind, model, metres, plugs, String(item.count), item.name, item.condition, item.place, item.note];
 };

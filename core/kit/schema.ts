@@ -41,10 +41,6 @@ const BatteryItem = z.strictObject({ kind: z.literal('battery'), ...common });
 export const KitItemSchema = z.discriminatedUnion('kind', [DeviceItem, LeadItem, BatteryItem]);
 export type KitItem = z.infer<typeof KitItemSchema>;
 
-const id = z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -');
-export const KitSchema = z
-  .record(id, KitItemSchema)
-  .refine((rows) => Object.keys(rows).length <= KIT_LIMITS.items, `at most ${KIT_LIMITS.items}`);
 /** What somebody owns, by id. */
 export type Kit = Readonly<Record<string, KitItem>>;
 

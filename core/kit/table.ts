@@ -10,7 +10,7 @@ export const shapeOf = (item: KitItem): { model: string; metres: string; plugs: 
       : { model: '', metres: '', plugs: '' };
 
 /** Whether two items are the same thing, so that one more of it is a greater count. */
-export const sameThing = (a: KitItem, b: KitItem): boolean => {
+const sameThing = (a: KitItem, b: KitItem): boolean => {
   const { count: _a, ...x } = a;
   const { count: _b, ...y } = b;
   void _a;

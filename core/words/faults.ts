@@ -168,3 +168,11 @@ export function kitFaultText(fault: KitFault): string {
       return `“${fault.text}”: ${fault.most} of one thing at most.`;
   }
 }
+
+/** Why protective earth stays, and what to do instead. */
+export const EARTH_REFUSED = {
+  reason:
+    'Protective earth is never taken away: with a fault inside, strings and chassis would stand at mains voltage, and nothing would switch it off.',
+  instead:
+    'The loop is opened in the signal instead: lift the ground at an isolated box, put in a 1:1 isolator, balance the run, feed both ends from one point, or run the source on a battery.'
+} as const;

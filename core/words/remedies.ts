@@ -1,10 +1,11 @@
-import type { RemedyWhat } from '../advise/remedies';
+import type { Remedy, RemedyWhat } from '../advise/remedies';
+import { rank } from '../judge/types';
 import { modelOf } from '../gear/catalogue';
 import type { CableKindId } from '../gear/cables';
 import type { Family } from '../gear/types';
 import type { Plug } from '../gear/sockets';
-import { formatQuantity } from '../units/format';
-import { CABLE_NAMES, choiceName, modelName, PLUG_NAMES } from './names';
+import { formatNumber, formatQuantity } from '../units/format';
+import { CABLE_NAMES, choiceName, modelName, PLUG_NAMES, SEVERITY_NAMES } from './names';
 
 /** What to do, as one says it to a stagehand. */
 export const remedyText = (what: readonly RemedyWhat[]): string => {
@@ -32,6 +33,25 @@ function one(w: RemedyWhat): string {
       return `into ${a(modelName(w.model))}`;
     case 'move-box':
       return `move the box to within ${formatQuantity('length', w.metres)} of the player`;
+    case 'supply':
+      return `plug the source in where the far end is, at ${w.name}`;
+    case 'feed':
+      return 'run the source on its battery';
+    case 'wiring':
+      if (w.wiring === 'plain') return 'a lead that is wired as usual';
+      return w.wiring === 'cold-open'
+        ? 'leave pin 3 or the ring open at the output'
+        : 'ground pin 3 or the ring at the output';
+    case 'shorter':
+      return `bring both ends within ${formatQuantity('length', w.metres)}`;
+    case 'isolate':
+      return 'put a 1:1 isolating transformer before the input';
+    case 'way':
+      return `put in ${w.boxes.map((id) => a(modelName(id))).join(', then ')}, at the far end`;
+    case 'no-box':
+      return `take the ${modelName(w.model)} out, one cable instead${w.input ? ` into ${a(modelName(w.input))}` : ''}`;
+    case 'turn-down':
+      return `turn the output down ${w.db}\u202FdB`;
   }
 }
 
@@ -60,3 +80,17 @@ const PLACES: Readonly<Record<Family, string>> = {
   input: 'the input',
   joint: 'the adapter'
 };
+
+/** What a remedy does to other lines, the worst first: who is better or worse for it. */
+export function othersText({ others }: Pick<Remedy, 'others'>, nameOf: (lineId: string) => string): string {
+  const told = [...others]
+    .sort((a, b) => rank(b.after) - rank(b.before) - (rank(a.after) - rank(a.before)) || a.humDb - b.humDb)
+    .slice(0, 3)
+    .map(({ lineId, before, after, humDb }) =>
+      before === after
+        ? `${nameOf(lineId)} ${formatNumber(Math.abs(humDb))}\u202FdB ${humDb > 0 ? 'less' : 'more'} hum`
+        : `${nameOf(lineId)} ${SEVERITY_NAMES[before]} → ${SEVERITY_NAMES[after]}`
+    );
+  const rest = others.length - told.length;
+  return `Also: ${told.join(', ')}${rest > 0 ? `, and ${rest} more` : ''}.`;
+}

@@ -125,9 +125,9 @@ export function switchesText({ chain }: Pick<Route, 'chain'>): string {
 
 const COSTS = ['nothing to buy', 'cheap', 'cheap', 'middling', 'middling'] as const;
 /** Cost class of all it takes, as a word. */
-export const costText = (cost: number): string => COSTS[cost] ?? 'dear';
+const costText = (cost: number): string => COSTS[cost] ?? 'dear';
 
-export const NEED_NAMES: Readonly<Record<Need, string>> = {
+const NEED_NAMES: Readonly<Record<Need, string>> = {
   connector: 'another connector',
   level: 'another level',
   impedance: 'a higher impedance',

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Remedy } from '$core/advise/remedies';
+  import { kitFor } from '$core/advise/stock';
   import { mixOf } from '$core/judge/mix';
   import { type Line, traceLines } from '$core/plan/lines';
   import type { Edit } from '$core/plan/schema';
@@ -107,7 +108,7 @@
     remedies = null;
     if (!openReport || !judging) return;
     void judging
-      .remedies(plan, openReport.id)
+      .remedies(plan, openReport.id, kitFor(plan, show.crewKit))
       .then((found) => {
         if (key !== asked) return;
         remedies = found;

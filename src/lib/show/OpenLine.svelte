@@ -5,7 +5,8 @@
   import type { Line } from '$core/plan/lines';
   import type { Plan } from '$core/plan/schema';
   import { measure, sentence } from '$core/words/findings';
-  import { remedyText } from '$core/words/remedies';
+  import { othersText, remedyText } from '$core/words/remedies';
+  import { partName } from '$core/words/routes';
   import { SEVERITY_NAMES } from '$core/words/names';
   import { why } from '$core/words/why';
   import Mark from '$lib/ui/Mark.svelte';
@@ -74,6 +75,7 @@
     ['tolerance', 'T', 'tolerance']
   ] as const;
   const name = $derived(line.info?.name ?? 'this line');
+  const nameOf = (id: string): string => plan.lines[id]?.name ?? id;
 </script>
 
 <section class="border-b-2 border-primary bg-card pb-4" aria-label="{name}, unfolded">
@@ -166,8 +168,13 @@
           <p class="py-2 text-quiet" aria-live="polite">Trying remedies on the network …</p>
         {:else if remedies.length === 0}
           <p class="py-2 text-quiet">
-            No single change or pair of changes tried here makes it better. Edit the line in words, or change a device
-            by clicking it.
+            No change tried here, alone or with others, makes it better. Look at all its ways (<kbd class="key">W</kbd
+            >), or edit the line in words.
+          </p>
+        {/if}
+        {#if remedies && remedies.length > 0 && remedies.every((r) => r.missing.length > 0)}
+          <p class="pt-1.5" data-nothing-in-kit>
+            Nothing in the kit helps. One more {remedies[0].missing.map(partName).join(' and ')} would.
           </p>
         {/if}
         <ol>
@@ -176,7 +183,13 @@
               class="grid grid-cols-[26px_1fr_auto_auto] items-center gap-x-2 border-base-300 py-1.5 max-sm:grid-cols-[26px_1fr_auto] [&+li]:border-t"
             >
               <kbd class="key">{k + 1}</kbd>
-              <span class="leading-snug">{remedyText(remedy.what)}</span>
+              <span class="leading-snug"
+                >{remedyText(remedy.what)}{#if remedy.missing.length > 0}<span class="block text-[0.93em] text-warning"
+                    >not in the kit: {remedy.missing.map(partName).join(', ')}</span
+                  >{/if}{#if remedy.others.length > 0}<span class="block text-[0.93em] text-quiet" data-others
+                    >{othersText(remedy, nameOf)}</span
+                  >{/if}</span
+              >
               <span
                 class="num text-right text-[0.86em] leading-snug text-quiet max-sm:col-start-2 max-sm:row-start-2 max-sm:text-left"
               >

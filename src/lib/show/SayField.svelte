@@ -7,7 +7,8 @@
   import { readLine, type SayFault } from '$core/say/read';
   import { tellLine } from '$core/say/tell';
   import { formatQuantity } from '$core/units/format';
-  import { sayFaultText } from '$core/words/faults';
+  import { earthAsked } from '$core/say/refuse';
+  import { EARTH_REFUSED, sayFaultText } from '$core/words/faults';
   import { CABLE_NAMES, INSTRUMENT_NAMES, modelName } from '$core/words/names';
   import { untrack } from 'svelte';
 
@@ -31,6 +32,7 @@
 
   const supplies = $derived(Object.entries(plan.supplies).map(([id, s]) => ({ id, name: s.name })));
   const reading = $derived(readLine(text, supplies));
+  const refused = $derived(earthAsked(text));
   const options = $derived(focused ? complete(text, caret, reading) : []);
   // A line that is complete is not to be covered by what it might go on with.
   const open = $derived(options.length > 0 && text.trim() !== '' && reading.spec === null);
@@ -79,7 +81,7 @@
   }
 
   function submit(): void {
-    if (!reading.spec) return;
+    if (!reading.spec || refused) return;
     const spec = reading.spec;
     const line = editing;
     text = editing ? draft : '';
@@ -212,6 +214,12 @@
           <button type="button" class="text-primary underline" onclick={onbuild}>build a line by pointing</button>
         {/if}
       </span>
+    {:else if refused}
+      <p role="alert" data-refused>
+        <strong class="text-danger">“{refused}” is refused.</strong>
+        {EARTH_REFUSED.reason}
+        {EARTH_REFUSED.instead}
+      </p>
     {:else}
       {#if faults.length > 0}
         {#each faults.slice(0, 2) as fault (fault.piece.from)}

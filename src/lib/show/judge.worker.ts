@@ -1,4 +1,6 @@
 import { type Remedy, remediesFor } from '$core/advise/remedies';
+import { Stock } from '$core/advise/stock';
+import type { Kit } from '$core/kit/schema';
 import { judgeWhole, type LineReport } from '$core/judge/judge';
 import { type Pieces, Whole } from '$core/judge/whole';
 import { traceLines } from '$core/plan/lines';
@@ -55,10 +57,10 @@ const api = {
     return ids;
   },
 
-  /** Remedies of one line, best first. */
-  remedies(plan: Plan, lineId: string): Remedy[] {
+  /** Remedies of one line, best first. @param kit what may be used without hiring; null for anything */
+  remedies(plan: Plan, lineId: string, kit: Kit | null): Remedy[] {
     const line = traceLines(plan).find((l) => l.id === lineId);
-    return line ? remediesFor(plan, line) : [];
+    return line ? remediesFor(plan, line, new Stock(kit)) : [];
   },
 
   /** Ground loops that one line's cables are part of. */

@@ -1,4 +1,5 @@
 import type { Remedy } from '$core/advise/remedies';
+import type { Kit } from '$core/kit/schema';
 import type { LineReport } from '$core/judge/judge';
 import type { Plan } from '$core/plan/schema';
 import type { Influence } from '$core/rig/influence';
@@ -42,8 +43,8 @@ export class Judging {
     if (turn === this.#turn) this.busy = false;
   }
 
-  remedies(plan: Plan, lineId: string): Promise<Remedy[]> {
-    return this.#api.remedies(plan, lineId);
+  remedies(plan: Plan, lineId: string, kit: Kit | null): Promise<Remedy[]> {
+    return this.#api.remedies(plan, lineId, kit);
   }
 
   loops(plan: Plan, lineId: string): Promise<Loop[]> {

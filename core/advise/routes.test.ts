@@ -1,0 +1,184 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { judgePlan } from '../judge/judge';
+import { type Kit, PLAIN } from '../kit/schema';
+import { blankPlan } from '../plan/blank';
+import { lineIn } from '../plan/chain';
+import { applyEdit } from '../plan/edit';
+import { traceLines } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import { putLine } from '../plan/spec';
+import { readLine } from '../say/read';
+import { addThru, onTwoSupplies } from '../tests/plans';
+import { standing } from '../words/routes';
+import { needsOf } from './needs';
+import { type Route, routesFor } from './routes';
+import { Stock } from './stock';
+
+function plan(text: string): Plan {
+  const made = onTwoSupplies(blankPlan());
+  const { spec, faults } = readLine(text, [{ id: 'stage', name: 'Stage' }]);
+  if (!spec) throw new Error(JSON.stringify(faults));
+  putLine(made, spec, (role) => role);
+  return made;
+}
+const routes = (text: string, kit?: Kit): Route[] => {
+  const made = plan(text);
+  return routesFor(made, traceLines(made)[0], kit ? { stock: new Stock(kit) } : {});
+};
+const plain = (text: string): string => text.replaceAll('\u202F', ' ');
+
+describe('the best way', () => {
+  it.each([
+    ['upright bass piezo, 3 m, passive box, 40 m, mic', 'active-box-10m', 'mic-in'],
+    ['bouzouki single coil, 3 m, passive box, 40 m, mic', 'active-box', 'mic-in'],
+    ['laptop, 3 m, mic', 'media-box', 'mic-in'],
+    ['modular rack earthed on Stage, 3 m, active box, 40 m, mic', 'passive-box', 'mic-in'],
+    ['turntable, 2 m, line', '', 'phono-in'],
+    ['dynamic mic, 30 m, line', '', 'mic-in']
+  ])('%s: %s into %s', (text, box, input) => {
+    const [best] = routes(text);
+    expect([best.way.boxes.join(), best.way.input]).toEqual([box, input]);
+    expect(best.lostBy).toBeNull();
+  });
+  it('professional to consumer: adapter, transformer and converter are all computed', () => {
+    const made = plan('balanced line on Stage, 30 m, rca input');
+    const ways = routesFor(made, traceLines(made)[0]);
+    const of = (id: string) => ways.find((r) => r.way.id === id)!;
+    expect(of('transformer').report.hum!.below).toBeGreaterThan(of('pin-3-grounded').report.hum!.below + 40);
+    expect(of('down').report.arrives!).toBeLessThan(of('pin-3-open').report.arrives! + 0.5);
+  });
+});
+
+it('a way that lost tells the number it lost by', () => {
+  const ways = routes('upright bass piezo, 3 m, active box 10m, 40 m, mic');
+  const lost = (id: string) => {
+    const at = ways.findIndex((r) => r.way.id === id && r.way.input === 'mic-in');
+    return plain(standing(ways[at], at));
+  };
+  expect(lost('active')).toMatch(/^bass −1\d dB$/);
+  expect(lost('passive')).toMatch(/^bass −3\d dB$/);
+});
+
+describe('every way', () => {
+  const texts = [
+    'upright bass piezo, 3 m, active box, 40 m, mic',
+    'rca player earthed on Stage, 18 m, rca input',
+    'balanced line on Stage, 30 m, line',
+    'bass guitar passive bass, 3 m, active box, 20 m, mic'
+  ];
+  it.each(texts)('%s: put into the plan it is what was promised', (text) => {
+    const made = plan(text);
+    const [line] = traceLines(made);
+    const ways = routesFor(made, line, { perOctave: 24 });
+    expect(ways.length).toBeGreaterThan(4);
+    for (const way of ways) {
+      const applied = applyEdit(made, { ops: [...way.ops] });
+      if (!applied.ok) throw new Error(JSON.stringify(applied.fault));
+      const [is] = judgePlan(applied.plan);
+      expect([way.way.id, is.severity]).toEqual([way.way.id, way.report.severity]);
+      expect(is.arrives!).toBeCloseTo(way.report.arrives!, 6);
+      expect(is.hum!.below).toBeCloseTo(way.report.hum!.below, 4);
+      // Name, channel and input stay with the line.
+      expect(applied.plan.lines[line.id]).toEqual(made.lines[line.id]);
+      expect(lineIn(applied.plan, line.id)!.devices[0]).toBe(line.devices[0]);
+    }
+  });
+  it.each(texts)('%s: one that is beaten is no better on any count', (text) => {
+    const ways = routes(text);
+    expect(ways.map((r) => r.points)).toEqual([...ways.map((r) => r.points)].sort((a, b) => a - b));
+    for (const { beatenBy, counts } of ways) {
+      if (beatenBy === null) continue;
+      const by = ways[beatenBy].counts;
+      expect(by.severity).toBeLessThanOrEqual(counts.severity);
+      expect(by.deviation).toBeLessThanOrEqual(counts.deviation + 0.5);
+      expect(by.hum).toBeLessThanOrEqual(Math.max(counts.hum, -90) + 3);
+      expect(by.cost).toBeLessThanOrEqual(counts.cost);
+    }
+  });
+  it('protective earth is left alone on each', () => {
+    for (const { ops } of texts.flatMap((t) => routes(t))) expect(JSON.stringify(ops)).not.toContain('earth');
+  });
+});
+
+describe('what a source needs', () => {
+  const needs = (text: string) => needsOf(routes(text))!;
+  it('a microphone beside the desk needs no box', () => expect(needs('dynamic mic, 10 m, mic').plain).toBe(true));
+  it('a piezo far away needs level, impedance and balancing', () =>
+    expect(needs('upright bass piezo, 3 m, active box 10m, 40 m, mic').needed.map((n) => n.need)).toEqual([
+      'level',
+      'impedance',
+      'balancing'
+    ]));
+  it('a laptop in a balanced socket needs another connector', () =>
+    expect(needs('laptop, 3 m, mic').needed.map((n) => n.need)).toContain('connector'));
+});
+
+describe('from a kit', () => {
+  const kit: Kit = {
+    box: { kind: 'device', model: 'active-box-10m', ...PLAIN },
+    lead: { kind: 'lead', cable: 'instrument', metres: 4.5, plugs: ['ts', 'ts'], ...PLAIN },
+    broken: { kind: 'device', model: 'passive-box', ...PLAIN, condition: 'repair' }
+  };
+  it('leads are as long as they come, and what is missing is named', () => {
+    const ways = routes('upright bass piezo, 3 m, passive box, 40 m multicore, mic', kit);
+    expect(ways[0].report.cables).toHaveLength(2);
+    expect(ways[0].chain.cables[0].metres).toBe(4.5);
+    expect(ways[0].missing).toEqual([]);
+    const passive = ways.find((r) => r.way.id === 'passive')!;
+    expect(passive.missing.map((p) => p.what)).toEqual(['passive-box']);
+  });
+  it('a line that others hang on keeps its box', () => {
+    const made = plan('bouzouki single coil, 3 m, active box, 40 m, mic');
+    addThru(made);
+    expect(
+      routesFor(
+        made,
+        traceLines(made).find((l) => l.id === 'in')!
+      )
+    ).toEqual([]);
+  });
+});
+
+describe('stock', () => {
+  /** Whether every need can have a lead of its own: augmenting paths, the slow way. */
+  function served(needs: readonly number[], leads: readonly number[]): number {
+    const of = new Map<number, number>();
+    const seek = (need: number, seen: Set<number>): boolean =>
+      leads.some((length, k) => {
+        if (length < needs[need] || seen.has(k)) return false;
+        seen.add(k);
+        const other = of.get(k);
+        if (other !== undefined && !seek(other, seen)) return false;
+        of.set(k, need);
+        return true;
+      });
+    return needs.filter((_, k) => seek(k, new Set())).length;
+  }
+  it('what is missing of leads is what no dealing out could serve', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 12 }), { maxLength: 9 }),
+        fc.array(fc.integer({ min: 1, max: 12 }), { maxLength: 9 }),
+        (needs, leads) => {
+          const stock = new Stock(
+            Object.fromEntries(
+              leads.map((metres, k) => [
+                `l${k}`,
+                {
+                  kind: 'lead' as const,
+                  cable: 'mic' as const,
+                  metres,
+                  plugs: ['xlr', 'xlr'] as ['xlr', 'xlr'],
+                  ...PLAIN
+                }
+              ])
+            )
+          );
+          const parts = needs.map((metres) => ({ what: 'lead:mic:xlr-xlr', metres }));
+          expect(stock.missing(parts)).toHaveLength(needs.length - served(needs, leads));
+        }
+      ),
+      { numRuns: 500 }
+    ));
+});
