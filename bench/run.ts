@@ -6,6 +6,7 @@ import { type Pieces, Whole } from '../core/judge/whole';
 import { domainsOf, traceLines } from '../core/plan/lines';
 import { type DomainHum, domainHum, RigHum } from '../core/rig/hum';
 import { benchOf, inputsOf, solveLine } from '../core/rig/solve';
+import { choosing } from './choosing';
 import { exponent, show, time } from './shows';
 import { againstSimulator } from './simulator';
 import { toleranceSeconds } from './tolerance';
@@ -75,6 +76,7 @@ const whole = plans.map((plan) => time(() => judgePlan(plan), 3, 1));
 const hum = plans.map(rigHum);
 const at64 = sizes.indexOf(64);
 
+const chosen = await choosing();
 const tolerance = await toleranceSeconds();
 const simulator = againstSimulator();
 const results = {
@@ -90,6 +92,10 @@ const results = {
   rigHum64Ms: hum[at64] * 1000,
   heap512MB: kept / 1e6,
   tolerance1000Seconds: tolerance,
+  waysSeconds: chosen.ways,
+  waysOverJudge: chosen.waysOverJudge,
+  propose64Seconds: chosen.alike,
+  propose64UnlikeSeconds: chosen.unlike,
   timesFasterThanSimulator: simulator && simulator.there / simulator.swept,
   timesFasterEveryPoint: simulator && simulator.there / simulator.every,
   sweptOffDb: simulator && simulator.off
@@ -111,6 +117,10 @@ else
       row('rig hum, 64 lines × 20 harmonics', `${results.rigHum64Ms.toFixed(0)} ms`),
       row('kept for 512 lines', `${results.heap512MB.toFixed(0)} MB`),
       row('1,000 tolerance runs of a line, two threads', `${results.tolerance1000Seconds.toFixed(2)} s`),
+      row('all ways of a line ÷ judging it', results.waysOverJudge.toFixed(0)),
+      row('all ways of the slowest line', `${results.waysSeconds.toFixed(2)} s`),
+      row('a proposal, 64 lines of four kinds, 100 things', `${results.propose64Seconds.toFixed(2)} s`),
+      row('the same, no two lines alike', `${results.propose64UnlikeSeconds.toFixed(2)} s`),
       ...(simulator
         ? [
             row('times faster than a general circuit simulator', (simulator.there / simulator.swept).toFixed(1)),

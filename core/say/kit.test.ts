@@ -1,5 +1,7 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { itemsOf, rowsOf } from '../kit/csv';
+import { KitItemSchema } from '../kit/schema';
 import { addItems } from '../kit/table';
 import { kitFaultText, rowFaultText } from '../words/faults';
 import { readKit } from './kit';
@@ -35,6 +37,32 @@ describe('a kit in words', () => {
       { code: 'no-length', text: '4 TS', at: 26 }
     ]);
     expect(faults.map(kitFaultText).join(' ')).toContain('“4 TS”');
+  });
+  it('reads anything without falling over, and loses nothing of it', () => {
+    const words = fc.constantFrom(
+      '2',
+      'x',
+      'leads',
+      'to',
+      'TS',
+      'RCA',
+      '3 m',
+      'box',
+      'active',
+      'adapter',
+      ',',
+      '-',
+      'and',
+      'pin 3'
+    );
+    fc.assert(
+      fc.property(fc.array(fc.oneof(words, fc.string({ maxLength: 6 })), { maxLength: 12 }), (parts) => {
+        const { items, faults } = readKit(parts.join(' '));
+        for (const item of items) expect(KitItemSchema.safeParse(item).success).toBe(true);
+        for (const { text, at } of faults) expect(parts.join(' ').slice(at, at + text.length)).toBe(text);
+      }),
+      { numRuns: 2000 }
+    );
   });
   it('more of the same raises the count', () => {
     let n = 0;

@@ -145,12 +145,13 @@ function endsIn(words: string): [Plug, Plug] | null {
     .filter(Boolean);
   const plug = (s: string): Plug | undefined =>
     PLUG_WORDS[s] ?? PLUG_WORDS[s.replace(/s$/, '')] ?? PLUGS.find((p) => p === s);
+  if (sides.length === 0 || sides.length > 2) return null;
   if (sides.length === 1) {
     const one = plug(sides[0]);
     return one ? [one, one] : null;
   }
-  const [a, b] = [plug(sides[0]), plug(sides[1] ?? '')];
-  return a && b && sides.length === 2 ? [a, b] : null;
+  const [a, b] = [plug(sides[0]), plug(sides[1])];
+  return a && b ? [a, b] : null;
 }
 
 /** A lead by its kind (`jack lead`, `mic cable`) or by its plugs (`TS`, `RCA to TS`). */

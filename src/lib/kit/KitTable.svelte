@@ -48,12 +48,15 @@
     place: (item) => item.place
   };
   const rows = $derived.by(() => {
-    const wanted = find.trim().toLowerCase();
-    const list = Object.entries(kit).filter(([, item]) =>
-      `${nameOf(item)} ${lengthOf(item)} ${item.name} ${item.place} ${item.note} ${CONDITION_NAMES[item.condition]}`
-        .toLowerCase()
-        .includes(wanted)
-    );
+    const wanted = find.toLowerCase().split(/\s+/).filter(Boolean);
+    const list = Object.entries(kit).filter(([, item]) => {
+      const text =
+        `${lengthOf(item)} ${nameOf(item)} ${item.name} ${item.place} ${item.note} ${CONDITION_NAMES[item.condition]}`
+          .toLowerCase()
+          // Units stand behind a thin space, which nobody types.
+          .replaceAll('\u202F', ' ');
+      return wanted.every((word) => text.includes(word));
+    });
     const by = sort;
     if (by === null) return list;
     const sign = down ? -1 : 1;

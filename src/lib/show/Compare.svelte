@@ -29,7 +29,8 @@
   const plan = $derived(session.plan);
   const line = $derived(traceLines(plan).find((l) => l.id === lineId));
   const back = $derived(`/show/${show.id}`);
-  const search = new Advising<Compared>();
+  /** Ways are of the plan they were computed for: another plan may no longer have their devices. */
+  const search = new Advising<Compared & { plan: typeof plan }>();
   let anything = $state(false);
   let all = $state(false);
   let current = $state(0);
@@ -56,7 +57,8 @@
 
   const taught = $derived(
     QUESTIONS.box.flatMap((option) => {
-      const pick = line && option !== 'computed' ? pickOf(plan, line, routes, 'box', option) : null;
+      const now = search.result?.plan;
+      const pick = line && now && option !== 'computed' ? pickOf(now, line, routes, 'box', option) : null;
       return pick ? [{ option, pick }] : [];
     })
   );
@@ -64,7 +66,7 @@
   // The plan may change under the comparison: another way is put in, something is undone.
   $effect(() => {
     const [now, of, from] = [plan, lineId, kit];
-    void search.run((api) => api.compare(now, of, from));
+    void search.run(async (api) => ({ ...(await api.compare(now, of, from)), plan: now }));
   });
 
   onMount(() => {
@@ -98,7 +100,7 @@
   }
 
   function use(route: Route | undefined): void {
-    if (!route || !line || route.present) return;
+    if (!route || !line || route.present || search.result?.plan !== plan) return;
     if (!session.do(useRoute(line, route.ops))) return;
     toast(`${lineName(line)}: ${wayShort(route)}.`, { action: { label: 'Undo', onClick: show.undo } });
     void goto(back);
@@ -182,7 +184,7 @@
         {#each shown as route, place (route.key)}
           <li class="border-b border-base-300" onfocusin={() => (current = place)}>
             <RouteRow
-              {plan}
+              plan={search.result?.plan ?? plan}
               {route}
               {place}
               fromKit={kit !== null}

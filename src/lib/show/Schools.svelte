@@ -62,12 +62,12 @@
   {#each Object.keys(QUESTIONS) as Question[] as question (question)}
     <section class="pt-3" aria-labelledby="q-{question}">
       <h2 class="heading" id="q-{question}">{QUESTION_NAMES[question]}</h2>
-      <ul role="radiogroup" aria-labelledby="q-{question}">
+      <div role="radiogroup" aria-labelledby="q-{question}">
         {#each QUESTIONS[question] as option (option)}
           {@const school = of(question, option)}
           {@const chosen = chosenOf(plan.policy, question) === option}
           {@const id = `${question} ${option}`}
-          <li class="border-base-300 py-1.5 [&+li]:border-t" data-school={id}>
+          <div class="border-base-300 py-1.5 [&+div]:border-t" data-school={id}>
             <div class="grid grid-cols-[24px_minmax(0,1fr)_auto] items-baseline gap-x-2">
               <input
                 type="radio"
@@ -117,9 +117,9 @@
                 {/each}
               </ul>
             {/if}
-          </li>
+          </div>
         {/each}
-      </ul>
+      </div>
     </section>
   {/each}
 </main>

@@ -1,0 +1,51 @@
+import { allocate } from '../core/advise/allocate';
+import { routesFor } from '../core/advise/routes';
+import { Stock } from '../core/advise/stock';
+import { judgePlan } from '../core/judge/judge';
+import { Whole } from '../core/judge/whole';
+import { type Kit, PLAIN } from '../core/kit/schema';
+import { traceLines } from '../core/plan/lines';
+import { exactSolver } from '../src/lib/compute/solver';
+import { show, time } from './shows';
+
+/** A hundred kinds of things, of which these lines can use some. */
+function hundred(): Kit {
+  const boxes = ['active-box', 'active-box-10m', 'passive-box', 'media-box', 'isolator', 'preamp-box', 'small-mixer'];
+  const kit: Record<string, Kit[string]> = {};
+  boxes.forEach((model, k) => (kit[`box${k}`] = { kind: 'device', model, ...PLAIN, count: 8 + k }));
+  for (let k = 0; Object.keys(kit).length < 100; k++)
+    kit[`lead${k}`] =
+      k % 2 === 0
+        ? { kind: 'lead', cable: 'instrument', metres: 1 + k / 4, plugs: ['ts', 'ts'], ...PLAIN, count: 2 }
+        : { kind: 'lead', cable: 'mic', metres: 1 + k / 2, plugs: ['xlr', 'xlr'], ...PLAIN, count: 2 };
+  return kit;
+}
+
+export interface Choosing {
+  /** Seconds: all ways of the slowest line of four kinds; a proposal for 64 lines, alike in kind and all unlike. */
+  readonly ways: number;
+  readonly waysOverJudge: number;
+  readonly alike: number;
+  readonly unlike: number;
+}
+
+export async function choosing(): Promise<Choosing> {
+  const four = show(4);
+  const ways = Math.max(...traceLines(four).map((line) => time(() => routesFor(four, line), 3, 1)));
+  const judge = time(() => judgePlan(show(1)), 11, 5);
+  const solve = exactSolver();
+  const stock = new Stock(hundred());
+  const seconds = async (plan: ReturnType<typeof show>): Promise<number> => {
+    new Whole(plan).solved();
+    const from = performance.now();
+    await allocate(plan, { stock, solve });
+    return (performance.now() - from) / 1000;
+  };
+  const plan = show(64);
+  await seconds(show(8));
+  const alike = await seconds(plan);
+  // No two leads of the same length: nothing that was found for one line serves another.
+  const unlike = structuredClone(plan);
+  Object.values(unlike.cables).forEach((cable, k) => (cable.metres += k * 0.001));
+  return { ways, waysOverJudge: ways / judge, alike, unlike: await seconds(unlike) };
+}

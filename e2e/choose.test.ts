@@ -1,0 +1,185 @@
+import { expect, expectAccessible, freshShow, row, settled, test } from './app';
+import type { Page } from '@playwright/test';
+
+const header = (page: Page) => page.locator('header').getByRole('status');
+
+test('all ways of a line: compared, one put in by its key, undone', async ({ page, app, troubles }) => {
+  await freshShow(page, app.url, 'The Salt Road');
+  await row(page, 'Hammered dulcimer').locator('[data-open]').focus();
+  await page.keyboard.press('w');
+  await expect(page.getByRole('heading', { name: /^Hammered dulcimer to microphone input, 46/ })).toBeVisible();
+  const ways = page.getByRole('list', { name: 'Ways, best first' }).getByRole('listitem');
+  await expect(ways.first().locator('[data-standing]')).toHaveText(/^best: 78/);
+  await expect(page.locator('[data-needs]')).toContainText('level, a higher impedance and balancing');
+  // The way it is planned on lost, and says by what.
+  await expect(page.locator('[data-route="passive"] [data-standing]').first()).toHaveText(/^bass −1\d/);
+  await expect(page.locator('[data-school="active"]')).toContainText('active box, 1 MΩ');
+  const folded = await ways.count();
+  await page.getByRole('button', { name: 'Show them', exact: true }).click();
+  expect(await ways.count()).toBeGreaterThan(folded);
+  await expectAccessible(page);
+  await page.keyboard.press('j');
+  await page.keyboard.press('k');
+  await expect(page.getByRole('button', { name: /^Way 1:/ })).toBeFocused();
+  await page.keyboard.press('1');
+  await settled(page);
+  const line = row(page, 'Hammered dulcimer');
+  await expect(line.getByRole('button', { name: 'Active box 10 MΩ', exact: true })).toBeVisible();
+  await expect(line.locator('[data-verdict]')).toHaveAttribute('data-verdict', 'note');
+  await expect(header(page)).toHaveText('Saved');
+  await page.reload();
+  await settled(page);
+  await expect(line.getByRole('button', { name: 'Active box 10 MΩ', exact: true })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(line.getByRole('button', { name: 'Passive box', exact: true })).toBeVisible();
+  expect(troubles).toEqual([]);
+});
+
+test('a plan from the kit: no stop is left, one line locked, one refused, all undone in a step', async ({
+  page,
+  app,
+  troubles
+}) => {
+  await freshShow(page, app.url, 'The Salt Road');
+  await expect(page.locator('[data-verdict="stop"]')).toHaveCount(6);
+  await page.getByRole('link', { name: 'Propose' }).click();
+  const changes = page.getByRole('list', { name: 'Proposed changes' }).getByRole('listitem');
+  await expect(changes.first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('[data-tally="now stop"]')).toHaveText(/6 stop/);
+  await expect(page.locator('[data-tally="then stop"]')).toHaveCount(0);
+  await expect(page.locator('[data-tally="then danger"]')).toHaveCount(0);
+  await expect(changes.filter({ hasText: 'Theremin' })).toContainText('Second choice');
+  await expectAccessible(page);
+
+  await page.getByRole('button', { name: 'Lock Electric bouzouki as it is' }).click();
+  await expect(page.getByRole('button', { name: 'Unlock Electric bouzouki' })).toBeVisible({ timeout: 30_000 });
+  await expect(changes.filter({ hasText: 'Electric bouzouki' })).toHaveCount(0);
+  await page.getByRole('checkbox', { name: 'Foley table' }).uncheck();
+  const count = await changes.count();
+  await page.getByRole('button', { name: `Accept ${count - 1} of ${count}` }).click();
+  await expect(page.getByText(`${count - 1} lines changed.`)).toBeVisible();
+  await page.getByRole('link', { name: 'Lines', exact: true }).click();
+  await settled(page);
+  await expect(page.locator('[data-verdict="stop"], [data-verdict="danger"]')).toHaveCount(0);
+  await expect(row(page, 'Electric bouzouki').locator('[data-verdict]')).toHaveAttribute('data-verdict', 'care');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-verdict="stop"]')).toHaveCount(6);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.locator('[data-verdict="stop"]')).toHaveCount(0);
+  expect(troubles).toEqual([]);
+});
+
+test('schools side by side; choosing one is an edit and decides the proposal', async ({ page, app, troubles }) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.getByRole('link', { name: 'Schools' }).click();
+  const active = page.locator('[data-school="box active"]');
+  await active.getByRole('button', { name: /^differs on \d lines, \d worse/ }).click({ timeout: 60_000 });
+  await expect(active.locator('[data-differs]').filter({ hasText: 'Upright bass' })).toContainText(
+    'active box, 1 MΩ instead of active box, 10 MΩ'
+  );
+  await expect(active.locator('[data-differs]').filter({ hasText: 'Upright bass' })).toContainText('less even');
+  await expectAccessible(page);
+  await active.getByRole('radio').check();
+  await expect(page.getByText('Which box: One good active for everything.')).toBeVisible();
+  await expect(header(page)).toHaveText('Saved');
+  await page.goto(`${app.url}/show/${id}/propose`);
+  const upright = page.locator('[data-proposal]').filter({ hasText: 'Upright bass' });
+  await expect(upright.getByText('Active box 1 MΩ')).toBeVisible({ timeout: 30_000 });
+  expect(troubles).toEqual([]);
+});
+
+test('asked for in words, taking protective earth away is refused with the safe ways', async ({ page, app }) => {
+  await freshShow(page, app.url, 'The Salt Road');
+  await page.keyboard.press('n');
+  await page.keyboard.type('Tape loops: rca player, lift the mains earth, 18 m, rca input');
+  const refused = page.locator('[data-refused]');
+  await expect(refused).toContainText('“lift the mains earth” is refused.');
+  await expect(refused).toContainText('1:1 isolator');
+  const before = await page.locator('[data-open]').count();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-open]')).toHaveCount(before);
+  await expectAccessible(page);
+});
+
+test('kit by words and as a file: counted, found, moved, taken out, undone, kept', async ({ page, app, troubles }) => {
+  await page.goto(`${app.url}/kit`);
+  await expect(page.locator('[data-item]').first()).toBeVisible();
+  await expect(async () => {
+    await page.keyboard.press('n');
+    await expect(page.getByLabel('Add to the kit, in words')).toBeFocused({ timeout: 500 });
+  }).toPass();
+  await page.keyboard.type('2 splitters, 4 x 7 m TS, 3 flutes');
+  await expect(page.locator('[data-preview]')).toContainText('flutes?');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“3 flutes” is not understood');
+  await expect(page.getByLabel('Add to the kit, in words')).toHaveValue('3 flutes');
+  await page.getByLabel('Add to the kit, in words').fill('');
+  await page.getByLabel('Find in the kit').fill('7 m jack');
+  await expect(page.locator('[data-item]')).toHaveCount(1);
+  await page.getByLabel(/^How many of 7.m jack lead/).fill('lots');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('A count is a whole number from 1 to 999.')).toBeVisible();
+  await page.getByLabel(/^How many of 7.m jack lead/).fill('5');
+  await page.keyboard.press('Tab');
+  await page.getByLabel(/^Select 7.m jack lead/).check();
+  await page.getByRole('button', { name: 'suspect', exact: true }).click();
+  await page.getByPlaceholder('put into …').fill('Repair shelf');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(/^Where 7.m jack lead is/)).toHaveValue('Repair shelf');
+  await expect(header(page)).toHaveText('Saved');
+  await expectAccessible(page);
+
+  await page.reload();
+  await page.getByLabel('Find in the kit').fill('7 m jack');
+  await expect(page.getByLabel(/^How many of 7.m jack lead/)).toHaveValue('5');
+  await page.getByRole('button', { name: /^History of 7.m jack lead/ }).click();
+  const history = page.getByRole('dialog').getByRole('listitem');
+  await expect(history.first()).toContainText('moved to Repair shelf');
+  await expect(history.last()).toContainText('written down, 4 of them');
+  await page.keyboard.press('Escape');
+
+  await page.getByLabel('Find in the kit').fill('');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save CSV' }).click();
+  expect((await download).suggestedFilename()).toBe('kit.csv');
+  await page.getByLabel('CSV file').setInputFiles({
+    name: 'kit.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('kind,class,count,place\ndevice,balun,2,Trunk\ndevice,flute,1,\n')
+  });
+  await expect(page.getByRole('alert')).toContainText('Row 3: class “flute” is not known.');
+  await expect(page.getByText('1 row added, 1 left out.')).toBeVisible();
+  await page.getByLabel('Find in the kit').fill('balun');
+  await page.getByLabel(/^Select balun/).check();
+  await page.locator('h1').click();
+  await page.keyboard.press('Delete');
+  await expect(page.locator('[data-item]')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-item]')).toHaveCount(1);
+  await expect(header(page)).toHaveText('Saved');
+  expect(troubles).toEqual([]);
+});
+
+test('a show with a list of its own; what the plan takes of it; a phone', async ({ page, app, troubles }) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.getByRole('navigation', { name: 'Show' }).getByRole('link', { name: 'Kit' }).click();
+  await expect(page.locator('[data-use="active-box"]')).toContainText('2 of 3');
+  await expect(page.locator('[data-short]')).toContainText('RCA lead');
+  await page.getByRole('button', { name: 'a list of its own' }).click();
+  await page.getByLabel('Add to the kit, in words').fill('1 active box');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row', { name: /active box, 1 MΩ/ })).toContainText('1 of 1');
+  await expect(page.locator('[data-short]')).toContainText('1 × active box, 1 MΩ');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-item]')).toHaveCount(0);
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const view of ['kit', 'propose', 'schools', '']) {
+    await page.goto(`${app.url}/show/${id}/${view}`);
+    await expect(page.locator('main')).toBeVisible();
+    if (view === 'propose') await expect(page.locator('[data-proposal]').first()).toBeVisible({ timeout: 30_000 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await expectAccessible(page);
+  }
+  expect(troubles).toEqual([]);
+});
