@@ -239,8 +239,8 @@
 {#if Object.keys(kit).length === 0}
   <p class="px-5 py-10 text-center text-quiet">Nothing in it yet. Say above what there is, or read a CSV file.</p>
 {:else}
-  <div class="overflow-x-auto px-5 max-sm:px-3.5">
-    <table class="kit-table w-full min-w-[640px]">
+  <div class="relative overflow-x-auto px-5 max-sm:px-3.5">
+    <table class="kit-table w-full">
       <thead>
         <tr class="border-b-2 border-primary text-left text-[0.93em] text-quiet">
           <th class="w-8">
@@ -274,7 +274,7 @@
         {#each rows as [id, item] (id)}
           {@const label = `${lengthOf(item)} ${nameOf(item)}`.trim()}
           <tr class="border-b border-base-300 {chosen.has(id) ? 'bg-base-200' : ''}" data-item={id}>
-            <td
+            <td class="c-sel"
               ><input
                 type="checkbox"
                 class="checkbox checkbox-sm align-middle"
@@ -283,7 +283,7 @@
                 onchange={(event) => (event.currentTarget.checked ? chosen.add(id) : chosen.delete(id))}
               /></td
             >
-            <td class="py-1">
+            <td class="c-count py-1">
               <input
                 class="cell num w-14 text-right"
                 inputmode="numeric"
@@ -292,23 +292,25 @@
                 onchange={(event) => setCount(id, event.currentTarget)}
               />
             </td>
-            <td class="leading-tight">{label}</td>
+            <td class="c-what leading-tight">{label}</td>
             {#if used}
               {@const n = used.get(id) ?? 0}
-              <td class="num text-right {n > item.count ? 'font-semibold text-error' : n > 0 ? '' : 'text-quiet'}"
+              <td
+                class="c-used num text-right {n > item.count ? 'font-semibold text-error' : n > 0 ? '' : 'text-quiet'}"
                 >{n > 0 ? `${n} of ${item.count}` : '–'}</td
               >
             {/if}
-            <td
+            <td class="c-name"
               ><input
                 class="cell w-full"
+                placeholder="–"
                 aria-label="Own name of {label}"
                 value={item.name}
                 maxlength="80"
                 onchange={(event) => edit([id], { name: event.currentTarget.value.trim() })}
               /></td
             >
-            <td>
+            <td class="c-cond">
               <select
                 class="cell w-full {MARK[item.condition]}"
                 aria-label="Condition of {label}"
@@ -320,18 +322,20 @@
                   >{/each}
               </select>
             </td>
-            <td
+            <td class="c-where"
               ><input
                 class="cell w-full"
+                placeholder="–"
                 aria-label="Where {label} is"
                 value={item.place}
                 maxlength="80"
                 onchange={(event) => edit([id], { place: event.currentTarget.value.trim() })}
               /></td
             >
-            <td
+            <td class="c-note"
               ><input
                 class="cell w-full"
+                placeholder="–"
                 aria-label="Note on {label}"
                 value={item.note}
                 maxlength="500"
@@ -339,7 +343,7 @@
               /></td
             >
             {#if onhistory}
-              <td class="text-right"
+              <td class="c-hist text-right"
                 ><button
                   type="button"
                   class="text-quiet underline decoration-dotted hover:text-base-content"

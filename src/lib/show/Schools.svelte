@@ -68,7 +68,9 @@
           {@const chosen = chosenOf(plan.policy, question) === option}
           {@const id = `${question} ${option}`}
           <div class="border-base-300 py-1.5 [&+div]:border-t" data-school={id}>
-            <div class="grid grid-cols-[24px_minmax(0,1fr)_auto] items-baseline gap-x-2">
+            <div
+              class="grid grid-cols-[24px_minmax(0,1fr)_auto] items-baseline gap-x-2 max-sm:grid-cols-[28px_minmax(0,1fr)]"
+            >
               <input
                 type="radio"
                 class="radio translate-y-1 radio-sm radio-primary"
@@ -84,14 +86,18 @@
               {#if school && school.differs.length > 0}
                 <button
                   type="button"
-                  class="text-right underline decoration-dotted hover:text-primary {worse(school).length > 0
+                  class="text-right underline decoration-dotted hover:text-primary max-sm:col-start-2 max-sm:py-2 max-sm:text-left {worse(
+                    school
+                  ).length > 0
                     ? 'text-error'
                     : ''}"
                   aria-expanded={open === id}
                   onclick={() => (open = open === id ? null : id)}>{summary(school)}</button
                 >
               {:else}
-                <span class="text-right text-quiet">{school ? summary(school) : ''}</span>
+                <span class="text-right text-quiet max-sm:col-start-2 max-sm:text-left"
+                  >{school ? summary(school) : ''}</span
+                >
               {/if}
             </div>
             {#if open === id && school}

@@ -27,13 +27,16 @@
 </script>
 
 <header
-  class="no-print flex h-[46px] items-center gap-x-5 border-b border-base-300 bg-card px-5 max-sm:gap-x-3 max-sm:px-3.5"
+  class="no-print flex min-h-[46px] items-center gap-x-5 border-b border-base-300 bg-card px-5 max-sm:flex-wrap max-sm:gap-x-3 max-sm:px-3.5 max-sm:pt-2"
 >
   <a href="/" class="text-[1.3em] font-bold tracking-tight" aria-label="Guanxi, all shows">Guanxi</a>
   {#if show}
-    <a href="/show/{show.id}" class="min-w-0 truncate font-bold max-sm:hidden">{show.name}</a>
+    <a href="/show/{show.id}" class="min-w-0 truncate font-bold">{show.name}</a>
   {/if}
-  <nav aria-label={show ? 'Show' : 'Crew'} class="flex min-w-0 gap-1 overflow-x-auto">
+  <nav
+    aria-label={show ? 'Show' : 'Crew'}
+    class="flex min-w-0 gap-1 overflow-x-auto max-sm:order-last max-sm:-mx-2 max-sm:w-full"
+  >
     {#each links as [href, name] (href)}
       {@const here = page.url.pathname === href}
       <a
