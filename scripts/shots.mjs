@@ -52,6 +52,7 @@ const VIEWS = [
   {
     name: 'contacts',
     size: DESK,
+    themes: ['day'],
     go: async (page, url) => {
       await lines(page, url);
       await open(page, 'Cue laptop');
@@ -62,6 +63,7 @@ const VIEWS = [
   {
     name: 'tolerance',
     size: DESK,
+    themes: ['show'],
     go: async (page, url) => {
       await lines(page, url);
       await open(page, 'Hammered dulcimer');
@@ -69,6 +71,48 @@ const VIEWS = [
       await page.getByRole('button', { name: 'Draw 400 times' }).click();
       await page.getByText('of 400 draws').waitFor();
       await page.waitForTimeout(400);
+    }
+  },
+  {
+    name: 'ways',
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('button', { name: 'Upright bass', exact: true }).focus();
+      await page.keyboard.press('w');
+      await page.locator('[data-route]').first().waitFor({ timeout: 30_000 });
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'propose',
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('link', { name: 'Propose' }).click();
+      await page.locator('[data-proposal]').first().waitFor({ timeout: 30_000 });
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'schools',
+    size: DESK,
+    themes: ['day'],
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('link', { name: 'Schools' }).click();
+      await page.locator('[data-school="box active"] button').click({ timeout: 60_000 });
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'kit',
+    size: DESK,
+    themes: ['show'],
+    go: async (page, url) => {
+      await page.goto(`${url}/kit`);
+      await page.locator('[data-item]').first().waitFor();
+      await page.waitForTimeout(300);
     }
   },
   {
@@ -104,11 +148,11 @@ await main(async () => {
       executablePath: chromiumPath(),
       args: ['--headless', '--no-sandbox', '--disable-gpu']
     });
-    for (const { name, size, go } of VIEWS) {
+    for (const { name, size, go, themes = ['day', 'show'] } of VIEWS) {
       for (const [theme, colorScheme] of [
         ['day', 'light'],
         ['show', 'dark']
-      ]) {
+      ].filter(([theme]) => themes.includes(theme))) {
         const page = await browser.newPage({ viewport: size, colorScheme, reducedMotion: 'reduce', locale: 'en-GB' });
         await go(page, server.origin);
         await page.screenshot({ path: join(OUT, `${name}-${theme}.png`) });

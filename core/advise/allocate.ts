@@ -220,6 +220,9 @@ async function decide(
   for (const [s, { part, have }] of scarce(choices, stock, fixed, more).entries()) {
     const variable = `h${s}`;
     let used = false;
+    // What there would be enough of even if every line took the most of it needs no row.
+    const most = choices.reduce((sum, { routes }) => sum + Math.max(...routes.map((r) => takes(r.parts, part))), 0);
+    if (most + fixed.reduce((sum, f) => sum + takes(f.parts, part), 0) <= have) continue;
     for (const act of times) {
       const on = (own: string | undefined): boolean => act === undefined || !own || own === act;
       const terms = choices.flatMap(({ line, routes }, k) =>

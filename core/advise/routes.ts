@@ -47,7 +47,7 @@ export interface RouteOptions {
   readonly stock?: Stock;
   /** What others take of it; found out when left out. */
   readonly beside?: readonly Part[];
-  /** Ways that ask for what is not in the kit are left out where one from the kit does well. */
+  /** Ways that ask for what is not in the kit are left out where one from the kit does well, and so are further inputs behind a box that does. */
   readonly kitFirst?: boolean;
   /** Called between candidates; returning false ends the search with what there is. */
   readonly between?: () => boolean;
@@ -105,7 +105,14 @@ export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): R
   const around = options.around ?? new Whole(plan).around(line);
   const stock = options.stock ?? new Stock(null);
   const beside = options.beside ?? (stock.kit ? takenBeside(plan, line.id) : []);
-  const finder = new Finder(plan, line, { around, perOctave: options.perOctave ?? PER_OCTAVE }, stock, beside);
+  const finder = new Finder(
+    plan,
+    onlyLine(plan, line),
+    line,
+    { around, perOctave: options.perOctave ?? PER_OCTAVE },
+    stock,
+    beside
+  );
   const found: Found[] = [];
   const seen = new Set<string>();
   const keep = (tried: Found | null): void => {
@@ -118,10 +125,29 @@ export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): R
   const all = waysOf(wantedOf(plan, line));
   const first = options.kitFirst ? all.filter(owned) : all;
   const goOn = (): boolean => options.between?.() ?? true;
-  for (const candidate of first) if (goOn()) keep(finder.best(candidate));
+  // Where a box does well into one input, the next input would only be another way of having the same box.
+  const good = new Set<string>();
+  for (const candidate of first) {
+    if (!goOn() || (options.kitFirst && good.has(candidate.way.id))) continue;
+    const tried = finder.best(candidate);
+    if (tried && candidate.way.boxes.length > 0 && tried.counts.severity <= rank('note')) good.add(candidate.way.id);
+    keep(tried);
+  }
   if (options.kitFirst && !found.some((r) => r.counts.severity <= rank('note')))
     for (const candidate of all) if (!owned(candidate) && goOn()) keep(finder.best(candidate));
   return compare(found);
+}
+
+/** The plan with nothing in it but this line: what is tried on it is tried many times, and the others stay as they are. */
+function onlyLine(plan: Plan, line: Line): Plan {
+  const pick = <T>(rows: Readonly<Record<string, T>>, ids: readonly string[]): Record<string, T> =>
+    Object.fromEntries(ids.flatMap((id) => (id in rows ? [[id, rows[id]]] : [])));
+  return {
+    ...plan,
+    devices: pick(plan.devices, line.devices),
+    cables: pick(plan.cables, line.cables),
+    lines: pick(plan.lines, line.devices)
+  };
 }
 
 /** A way that was computed, before it is compared with the others. */
@@ -129,6 +155,8 @@ type Found = Omit<Route, 'beatenBy' | 'lostBy'>;
 
 class Finder {
   constructor(
+    readonly whole: Plan,
+    /** The line by itself. */
     readonly plan: Plan,
     readonly line: Line,
     readonly at: { around: Around; perOctave: number },
@@ -202,7 +230,7 @@ class Finder {
   #compute({ way, chain }: Candidate): Found | null {
     const { plan, line } = this;
     const present = way.id === 'present';
-    const put = present ? { draft: plan, next: line } : putOn(plan, line, chain);
+    const put = present ? { draft: plan, next: line } : putOn(plan, line, chain, this.whole);
     if (!put) return null;
     const { draft, next } = put;
     const report = judgeLine(draft, next, this.at);
@@ -227,7 +255,7 @@ class Finder {
 }
 
 /** The plan with the line on another way; null where it does not go together. */
-function putOn(plan: Plan, line: Line, chain: Chain): { draft: Plan; next: Line } | null {
+function putOn(plan: Plan, line: Line, chain: Chain, whole: Plan): { draft: Plan; next: Line } | null {
   const draft: Plan = {
     ...plan,
     devices: { ...plan.devices },
@@ -235,7 +263,7 @@ function putOn(plan: Plan, line: Line, chain: Chain): { draft: Plan; next: Line 
     lines: { ...plan.lines }
   };
   let made = 0;
-  putChain(draft, line, chain, (role) => freshId(draft, line.id, role, made++));
+  putChain(draft, line, chain, (role) => freshId(draft, whole, line.id, role, made++));
   if (planFaults(draft).length > 0) return null;
   const next = lineIn(draft, line.id);
   return next ? { draft, next } : null;
@@ -243,12 +271,13 @@ function putOn(plan: Plan, line: Line, chain: Chain): { draft: Plan; next: Line 
 
 /** A route that was computed for a line, for another one that is like it in everything but its name. */
 export function reroute(plan: Plan, line: Line, route: Route): Route {
-  const put = route.present ? { draft: plan, next: line } : putOn(plan, line, route.chain);
+  const small = onlyLine(plan, line);
+  const put = route.present ? { draft: small, next: line } : putOn(small, line, route.chain, plan);
   if (!put) return route;
   const { devices, cables } = put.next;
   return {
     ...route,
-    ops: route.present ? [] : diffPlans(plan, put.draft),
+    ops: route.present ? [] : diffPlans(small, put.draft),
     report: { ...route.report, id: line.id, devices, cables }
   };
 }
@@ -275,10 +304,12 @@ function keyOf(plan: Plan, line: Line): string {
   return [...line.devices.map(settings), ...line.cables.map(cable)].join();
 }
 
-const freshId = (draft: Plan, line: string, role: string, n: number): string => {
+/** An id that neither the line on its new way nor the rest of the plan has. */
+const freshId = (draft: Plan, whole: Plan, line: string, role: string, n: number): string => {
+  const has = (id: string): boolean => [draft, whole].some((p) => id in p.devices || id in p.cables);
   for (let k = n + 1; ; k++) {
     const id = `${line}-${role}${k}`.slice(-40);
-    if (!(id in draft.devices) && !(id in draft.cables)) return id;
+    if (!has(id)) return id;
   }
 };
 
