@@ -160,6 +160,40 @@ test('kit by words and as a file: counted, found, moved, taken out, undone, kept
   expect(troubles).toEqual([]);
 });
 
+test('wishes of a line, a pair and a low cut, in the open line', async ({ page, app, troubles }) => {
+  await freshShow(page, app.url, 'The Salt Road');
+  for (const name of ['Upright bass', 'Pump organ']) {
+    const line = row(page, name);
+    await line.locator('[data-open]').focus();
+    await page.keyboard.press('i');
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Side of the stereo pair called').fill('Low end');
+    await page.keyboard.press('Tab');
+    await dialog.getByLabel('Only in the act').fill('Second');
+    await page.keyboard.press('Tab');
+    if (name === 'Upright bass') await dialog.getByLabel('Wanted of it').selectOption({ label: 'direct and amp' });
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+  }
+  await row(page, 'Pump organ').locator('[data-open]').click();
+  await expect(row(page, 'Pump organ').locator('[data-pair]')).toContainText('Pair “Low end”');
+  await row(page, 'Upright bass').locator('[data-open]').focus();
+  await page.keyboard.press('w');
+  await expect(page.getByText(/^direct and amp, in the mix/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Use way \d: The amp’s own output/ }).first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await settled(page);
+  await page.keyboard.press('n');
+  await page.keyboard.type('Fiddle: violin piezo, 3 m, active box 10m, 20 m, mic');
+  await page.keyboard.press('Enter');
+  const fiddle = row(page, 'Fiddle');
+  await expect(fiddle.locator('[data-low-cut]')).toContainText('A low cut at 80');
+  await fiddle.getByRole('button', { name: 'Cut', exact: true }).click();
+  await expect(fiddle.locator('[data-low-cut]')).toHaveCount(0);
+  await expect(fiddle.locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);
+  expect(troubles).toEqual([]);
+});
+
 test('a show with a list of its own; what the plan takes of it; a phone', async ({ page, app, troubles }) => {
   const id = await freshShow(page, app.url, 'The Salt Road');
   await page.getByRole('navigation', { name: 'Show' }).getByRole('link', { name: 'Kit' }).click();

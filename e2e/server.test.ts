@@ -58,3 +58,47 @@ test('bad bodies are refused with the field and the reason, too large ones unrea
   expect(answer.status()).toBe(409);
   expect(await answer.json()).toMatchObject({ accepted: [], conflict: { fault: { code: 'bad-row' } } });
 });
+
+test('the kit takes changes all or none, keeps what became of each, and refuses what is stale or wrong', async ({
+  request: api,
+  path
+}) => {
+  const origin = path('');
+  const post = (changes: unknown) => api.post(path('/api/kit'), { data: { changes }, headers: { origin } });
+  const kit = async () => ((await (await api.get(path('/api/kit'))).json()) as { kit: Record<string, object> }).kit;
+  const box = { kind: 'device', model: 'balun', name: '', count: 2, condition: 'works', place: '', note: '' };
+  const id = `t${Date.now().toString(36)}`;
+  expect((await post([{ id, from: null, to: box }])).status()).toBe(200);
+  expect((await kit())[id]).toEqual(box);
+
+  // Made by somebody who has not seen the last change: nothing of it is taken, and the kit as it is comes back.
+  const stale = await post([
+    { id: `${id}-b`, from: null, to: box },
+    { id, from: { ...box, count: 9 }, to: { ...box, count: 10 } }
+  ]);
+  expect(stale.status()).toBe(409);
+  expect(await stale.json()).toMatchObject({ ids: [id], kit: { [id]: box } });
+  expect(`${id}-b` in (await kit())).toBe(false);
+
+  for (const to of [
+    { ...box, model: 'flute' },
+    { ...box, model: 'mic-in' },
+    { ...box, count: 0 },
+    { ...box, extra: 1 }
+  ])
+    expect((await post([{ id: `${id}-c`, from: null, to }])).status()).toBe(400);
+  expect((await post([])).status()).toBe(400);
+  expect((await post([{ id: '../x', from: null, to: box }])).status()).toBe(400);
+  expect(
+    (await api.post(path('/api/kit'), { data: { changes: [] }, headers: { origin: 'http://elsewhere' } })).status()
+  ).toBe(403);
+
+  expect((await post([{ id, from: box, to: { ...box, condition: 'repair' } }])).status()).toBe(200);
+  expect((await post([{ id, from: { ...box, condition: 'repair' }, to: null }])).status()).toBe(200);
+  const { history } = (await (await api.get(path(`/api/kit/${id}`))).json()) as {
+    history: { before: object | null; after: { condition: string } | null; by: string }[];
+  };
+  expect(history.map((h) => h.after?.condition ?? null)).toEqual([null, 'repair', 'works']);
+  expect(history[0].by).toBe('Engineer');
+  expect((await api.get(path('/api/kit/NOT_AN_ID'))).status()).toBe(404);
+});

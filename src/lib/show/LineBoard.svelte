@@ -1,9 +1,12 @@
 <script lang="ts">
+  import type { LowCut } from '$core/advise/range';
   import type { Remedy } from '$core/advise/remedies';
+  import type { Unity } from '$core/advise/unity';
   import { kitFor } from '$core/advise/stock';
+  import { pairsOf } from '$core/judge/pairs';
   import { mixOf } from '$core/judge/mix';
   import { type Line, traceLines } from '$core/plan/lines';
-  import type { Edit } from '$core/plan/schema';
+  import type { Edit, Op } from '$core/plan/schema';
   import { type LineSpec, specOf } from '$core/plan/spec';
   import type { Loop } from '$core/rig/loops';
   import { modelName } from '$core/words/names';
@@ -15,6 +18,7 @@
   import BoardHead from './BoardHead.svelte';
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from './edits';
   import { copyText, readPaste } from './clipboard';
+  import type { Judging } from './judging.svelte';
   import LineRow from './LineRow.svelte';
   import SayField from './SayField.svelte';
   import { useShow } from './context';
@@ -34,6 +38,9 @@
   let sort = $state<Sort>('channel');
   let filter = $state<Filter>(null);
   let remedies = $state.raw<readonly Remedy[] | null>(null);
+  let lowCut = $state.raw<LowCut | null>(null);
+  let unity = $state.raw<Unity | null>(null);
+  const pairs = $derived(pairsOf(plan, lines, reports));
   /** What the open line shows below its levels: findings, unless something deeper was asked for. */
   let panel = $state<Panel>(null);
   let loops = $state.raw<readonly Loop[] | null>(null);
@@ -106,6 +113,7 @@
     if (key === untrack(() => asked)) return;
     asked = key;
     remedies = null;
+    lowCut = unity = null;
     if (!openReport || !judging) return;
     void judging
       .remedies(plan, openReport.id, kitFor(plan, show.crewKit))
@@ -113,11 +121,24 @@
         if (key !== asked) return;
         remedies = found;
         void bringIntoView(openReport.id);
+        return hints(plan, openReport.id, judging);
+      })
+      .then((found) => {
+        if (found && key === asked) ({ lowCut, unity } = found);
       })
       .catch(() => {
-        if (key === asked) remedies = [];
+        if (key === asked) remedies ??= [];
       });
   });
+
+  /** What else can be said of a line once it is looked at. */
+  async function hints(
+    of: typeof plan,
+    id: string,
+    by: Judging
+  ): Promise<{ lowCut: LowCut | null; unity: Unity | null }> {
+    return { lowCut: await by.lowCut(of, id), unity: await by.unity(of, id) };
+  }
 
   // Loops are looked for only while they are looked at; what they are of may have changed under them.
   let loopsAsked = '';
@@ -259,7 +280,11 @@
 
   function apply(remedy: Remedy): void {
     const line = lines.find((l) => l.id === openId);
-    if (!line || !change(applyRemedy(line, remedy.ops))) return;
+    if (line) applyOps(line, remedy.ops);
+  }
+
+  function applyOps(line: Line, ops: readonly Op[]): void {
+    if (!change(applyRemedy(line, ops))) return;
     toast(`Applied to ${lineName(line)}.`, {
       action: { label: 'Undo', onClick: show.undo }
     });
@@ -325,6 +350,10 @@
                 {line}
                 report={reports.get(line.id)}
                 {remedies}
+                {lowCut}
+                {unity}
+                pair={pairs.find((p) => p.lines.includes(line.id)) ?? null}
+                onset={(ops) => applyOps(line, ops)}
                 {panel}
                 {loops}
                 {tolerance}

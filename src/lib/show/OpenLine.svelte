@@ -3,10 +3,13 @@
   import { modelOf } from '$core/gear/catalogue';
   import { type LineReport, problems } from '$core/judge/judge';
   import type { Line } from '$core/plan/lines';
-  import type { Plan } from '$core/plan/schema';
+  import type { Op, Plan } from '$core/plan/schema';
   import { measure, sentence } from '$core/words/findings';
   import { othersText, remedyText } from '$core/words/remedies';
-  import { partName } from '$core/words/routes';
+  import type { LowCut } from '$core/advise/range';
+  import type { Unity } from '$core/advise/unity';
+  import type { Pair } from '$core/judge/pairs';
+  import { lowCutText, pairText, partName, unityText } from '$core/words/routes';
   import { SEVERITY_NAMES } from '$core/words/names';
   import { why } from '$core/words/why';
   import Mark from '$lib/ui/Mark.svelte';
@@ -23,6 +26,11 @@
     line: Line;
     report: LineReport | undefined;
     remedies: readonly Remedy[] | null;
+    lowCut: LowCut | null;
+    /** The stereo pair that the line is a side of. */
+    pair: Pair | null;
+    unity: Unity | null;
+    onset: (ops: readonly Op[]) => void;
     panel: Panel;
     loops: readonly Loop[] | null;
     tolerance: ToleranceRun;
@@ -42,6 +50,10 @@
     line,
     report,
     remedies,
+    lowCut,
+    pair,
+    unity,
+    onset,
     panel,
     loops,
     tolerance,
@@ -209,6 +221,30 @@
             </li>
           {/each}
         </ol>
+      {/if}
+      {#if pair}
+        <p class="border-t border-base-300 py-1.5 leading-snug" data-pair>
+          <span class="text-quiet">Pair “{pair.name}”:</span>
+          {pairText(pair, nameOf(pair.lines[1]))}
+        </p>
+      {/if}
+      {#if unity}
+        <p class="flex items-center gap-2 border-t border-base-300 py-1.5 leading-snug" data-unity>
+          <span class="text-quiet">{unityText(unity)}</span>
+          {#if unity.ops.length > 0}
+            <button type="button" class="btn ml-auto btn-outline btn-primary btn-sm" onclick={() => onset(unity.ops)}
+              >Set it</button
+            >
+          {/if}
+        </p>
+      {/if}
+      {#if lowCut}
+        <p class="flex items-center gap-2 border-t border-base-300 py-1.5 leading-snug" data-low-cut>
+          <span class="text-quiet">{lowCutText(lowCut)}</span>
+          <button type="button" class="btn ml-auto btn-outline btn-primary btn-sm" onclick={() => onset(lowCut.ops)}
+            >Cut</button
+          >
+        </p>
       {/if}
     </div>
   </div>

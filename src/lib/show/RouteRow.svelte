@@ -57,6 +57,9 @@
     <p class="pl-6 text-[0.93em] text-quiet">
       {[route.present && 'as planned now', switchesText(route), asksFor(route, fromKit)].filter(Boolean).join('; ')}
     </p>
+    {#if current && route.report.severity !== 'clean'}
+      <p class="pt-0.5 pl-6 text-[0.93em]" data-wrong>{standingSentence(route)}</p>
+    {/if}
   </div>
   <button
     type="button"

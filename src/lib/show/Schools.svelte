@@ -113,7 +113,7 @@
                     <span class="leading-snug">
                       {#if d.route && d.computed}{wayShort(d.route)} instead of {wayShort(d.computed)}:
                         {decibelsText(d.decibels)}.{:else}{decibelsText(d.decibels)}.{/if}
-                      <span class="inline-flex items-center gap-1 whitespace-nowrap"
+                      <span class="inline-flex items-center gap-1 align-bottom whitespace-nowrap"
                         ><Mark severity={d.against} size={14} />{SEVERITY_NAMES[d.against]} →
                         <Mark severity={d.severity} size={14} />{SEVERITY_NAMES[d.severity]}</span
                       >

@@ -1,4 +1,6 @@
+import type { LowCut } from '$core/advise/range';
 import type { Remedy } from '$core/advise/remedies';
+import type { Unity } from '$core/advise/unity';
 import type { Kit } from '$core/kit/schema';
 import type { LineReport } from '$core/judge/judge';
 import type { Plan } from '$core/plan/schema';
@@ -45,6 +47,14 @@ export class Judging {
 
   remedies(plan: Plan, lineId: string, kit: Kit | null): Promise<Remedy[]> {
     return this.#api.remedies(plan, lineId, kit);
+  }
+
+  unity(plan: Plan, lineId: string): Promise<Unity | null> {
+    return this.#api.unity(plan, lineId);
+  }
+
+  lowCut(plan: Plan, lineId: string): Promise<LowCut | null> {
+    return this.#api.lowCut(plan, lineId);
   }
 
   loops(plan: Plan, lineId: string): Promise<Loop[]> {
