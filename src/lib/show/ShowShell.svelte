@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { preloadCode } from '$app/navigation';
   import type { Kit } from '$core/kit/schema';
   import type { Plan } from '$core/plan/schema';
   import Header from '$lib/ui/Header.svelte';
@@ -52,6 +53,10 @@
   onMount(() => {
     judging = new Judging();
     void session.open();
+    // The other views are at hand when the server is not.
+    void Promise.allSettled(
+      ['', '/propose', '/schools', '/kit', '/compare/x'].map((to) => preloadCode(`/show/${data.id}${to}`))
+    );
     const when =
       (act: () => void) =>
       (event: KeyboardEvent): void => {
