@@ -175,7 +175,10 @@ test('wishes of a line, a pair and a low cut, in the open line', async ({ page, 
     await expectAccessible(page);
     await page.keyboard.press('Escape');
   }
+  await row(page, 'Bouzouki amp').locator('[data-open]').click();
+  await expect(row(page, 'Bouzouki amp').locator('[data-no-box]')).toContainText('No box needed');
   await row(page, 'Pump organ').locator('[data-open]').click();
+  await expect(row(page, 'Pump organ').locator('[data-no-box]')).toHaveCount(0);
   await expect(row(page, 'Pump organ').locator('[data-pair]')).toContainText('Pair “Low end”');
   await row(page, 'Upright bass').locator('[data-open]').focus();
   await page.keyboard.press('w');

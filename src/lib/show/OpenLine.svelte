@@ -2,14 +2,16 @@
   import type { Remedy } from '$core/advise/remedies';
   import { modelOf } from '$core/gear/catalogue';
   import { type LineReport, problems } from '$core/judge/judge';
+  import { rank } from '$core/judge/types';
   import type { Line } from '$core/plan/lines';
+  import { formatQuantity } from '$core/units/format';
   import type { Op, Plan } from '$core/plan/schema';
   import { measure, sentence } from '$core/words/findings';
   import { othersText, remedyText } from '$core/words/remedies';
   import type { LowCut } from '$core/advise/range';
   import type { Unity } from '$core/advise/unity';
   import type { Pair } from '$core/judge/pairs';
-  import { lowCutText, pairText, partName, unityText } from '$core/words/routes';
+  import { lowCutText, needsSentence, pairText, partName, unityText } from '$core/words/routes';
   import { SEVERITY_NAMES } from '$core/words/names';
   import { why } from '$core/words/why';
   import Mark from '$lib/ui/Mark.svelte';
@@ -76,6 +78,10 @@
   /** What to tell of a line that has nothing wrong: the numbers one would ask for. */
   const good = (of: LineReport) =>
     of.findings.filter((f) => ['bridges', 'keeps-response', 'gain', 'headroom'].includes(f.code)).slice(0, 4);
+  /** Nothing stands between source and input, and nothing is missed. */
+  const plainDoes = $derived(
+    line.devices.length === 2 && Boolean(report?.response) && found.every((f) => rank(f.severity) < rank('care'))
+  );
   let shownWhy = $state<number | null>(null);
   const dangers = $derived(found.filter((f) => f.severity === 'danger'));
   /** A band is of one plan: once a value has changed it is no longer drawn. */
@@ -175,6 +181,15 @@
     </div>
     <div>
       <h2 class="heading">{found.length === 0 ? 'What to do with it' : 'What would fix it'}</h2>
+      {#if plainDoes && report}
+        <p class="py-1.5 leading-snug" data-no-box>
+          <strong>{needsSentence([])}</strong>
+          Plug, level, impedance and balance are right over {formatQuantity(
+            'length',
+            line.cables.reduce((sum, id) => sum + plan.cables[id].metres, 0)
+          )}.
+        </p>
+      {/if}
       {#if found.length > 0}
         {#if remedies === null}
           <p class="py-2 text-quiet" aria-live="polite">Trying remedies on the network …</p>
