@@ -59,7 +59,9 @@ describe('ways in words', () => {
     const kit = { box: readKit('1 active box 10m').items[0] };
     const poor = ways('upright bass piezo, 3 m, passive box, 40 m multicore, mic', new Stock(kit));
     expect(plain(asksFor(of(poor, 'active-10m'), true))).toBe('needs phantom, cheap, not in your kit: 3 m jack lead');
-    expect(plain(asksFor(of(poor, 'economy'), true))).toContain('not in your kit: economy passive box and 3 m jack lead');
+    expect(plain(asksFor(of(poor, 'economy'), true))).toContain(
+      'not in your kit: economy passive box and 3 m jack lead'
+    );
   });
   it('switches that are not as they come are said', () => {
     const hot = ways('modular rack earthed on Stage, 3 m, active box, 40 m, mic');
