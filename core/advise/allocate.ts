@@ -1,6 +1,5 @@
-import type { LineReport } from '../judge/judge';
-import { judgePlan } from '../judge/judge';
-import { Whole, type Around } from '../judge/whole';
+import { judgePlan, judgeWhole, type LineReport } from '../judge/judge';
+import { type Around, type Pieces, Whole } from '../judge/whole';
 import { rank } from '../judge/types';
 import { standsAlone } from '../plan/chain';
 import { applyEdit } from '../plan/edit';
@@ -9,7 +8,7 @@ import type { Exposure, Op, Plan } from '../plan/schema';
 import type { Program, Row, Solver } from './program';
 import { reroute, type Route, routesFor } from './routes';
 import { schoolPick } from './schools';
-import { missingBeside, type Part, partsOf, type Stock } from './stock';
+import { missingBeside, type Part, partsByLine, type Stock, timesOf, together } from './stock';
 
 /** Best use of the kit over all lines at once: one route a line, chosen together so that nothing is used twice. */
 
@@ -75,8 +74,9 @@ interface Choice {
  */
 export async function allocate(plan: Plan, options: AllocateOptions): Promise<Proposal | null> {
   const { stock, solve } = options;
-  const whole = new Whole(plan);
-  const before = judgePlan(plan);
+  const pieces: Pieces = new Map();
+  const whole = new Whole(plan, pieces);
+  const before = judgeWhole(whole);
   const choices: Choice[] = [];
   const known = new Map<string, readonly Route[]>();
   for (const [k, line] of whole.lines.entries()) {
@@ -100,7 +100,7 @@ export async function allocate(plan: Plan, options: AllocateOptions): Promise<Pr
     const next = applyEdit(at, { ops: [...route.ops] });
     return next.ok ? next.plan : at;
   }, plan);
-  return { allotments, hire: first.hire, wishes, before, after: judgePlan(changed) };
+  return { allotments, hire: first.hire, wishes, before, after: judgePlan(changed, pieces) };
 }
 
 /** Ways of a line that may be chosen. */
@@ -154,14 +154,10 @@ const likeness = (plan: Plan, line: Line): string =>
 /** What lines take that no route was found for: they keep what they have. */
 function fixedParts(plan: Plan, lines: readonly Line[], choices: readonly Choice[]): { act?: string; parts: Part[] }[] {
   const chosen = new Set(choices.map((c) => c.line.id));
-  const seen = new Set<string>();
-  return lines
-    .filter((line) => !chosen.has(line.id))
-    .map((line) => {
-      const fresh = line.devices.filter((id) => !seen.has(id));
-      fresh.forEach((id) => seen.add(id));
-      return { act: line.info?.act, parts: partsOf(plan, fresh, line.cables) };
-    });
+  return partsByLine(
+    plan,
+    lines.filter((line) => !chosen.has(line.id))
+  ).map(({ line, parts }) => ({ act: line.info?.act, parts }));
 }
 
 interface Decision {
@@ -213,10 +209,7 @@ async function decide(
     ])
   );
   const hired: { part: Part; variable: string }[] = [];
-  const acts = [
-    ...new Set(choices.map((c) => c.line.info?.act).filter((a): a is string => a !== undefined && a !== ''))
-  ];
-  const times: (string | undefined)[] = acts.length > 0 ? acts : [undefined];
+  const times = timesOf(choices.map((c) => c.line));
   for (const [s, { part, have }] of scarce(choices, stock, fixed, more).entries()) {
     const variable = `h${s}`;
     let used = false;
@@ -224,9 +217,8 @@ async function decide(
     const most = choices.reduce((sum, { routes }) => sum + Math.max(...routes.map((r) => takes(r.parts, part))), 0);
     if (most + fixed.reduce((sum, f) => sum + takes(f.parts, part), 0) <= have) continue;
     for (const act of times) {
-      const on = (own: string | undefined): boolean => act === undefined || !own || own === act;
       const terms = choices.flatMap(({ line, routes }, k) =>
-        on(line.info?.act)
+        together(act, line.info?.act)
           ? routes.flatMap((route, r): [number, string][] => {
               const n = takes(route.parts, part);
               return n > 0 ? [[n, name(k, r)]] : [];
@@ -234,7 +226,7 @@ async function decide(
           : []
       );
       if (terms.length === 0) continue;
-      const gone = fixed.filter((f) => on(f.act)).reduce((sum, f) => sum + takes(f.parts, part), 0);
+      const gone = fixed.filter((f) => together(act, f.act)).reduce((sum, f) => sum + takes(f.parts, part), 0);
       used = true;
       rows.push({ terms: [...terms, [-1, variable]], sense: '<=', bound: have - gone });
     }

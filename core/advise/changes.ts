@@ -8,7 +8,7 @@ import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { putLine, rolesOf, specOf } from '../plan/spec';
 import { endsAtDesk, wantedOf } from './routes';
-import { TURN_DOWN_DB, TURNED_DOWN } from './switches';
+import { turnedDown } from './switches';
 import { waysOf } from './ways';
 
 /** Single changes to a line that may make it better. None touches protective earth. */
@@ -244,16 +244,13 @@ function powerChanges(plan: Plan, line: Line): Change[] {
         draft.devices[id].settings.feed = 'battery';
       }
     });
-  if (TURNED_DOWN.has(device.model)) {
-    const now = typeof device.settings.nominal === 'number' ? device.settings.nominal : model.params.nominal.typ;
-    for (const db of TURN_DOWN_DB)
-      out.push({
-        what: { code: 'turn-down', db },
-        apply: (draft) => {
-          draft.devices[id].settings.nominal = now * 10 ** (-db / 20);
-        }
-      });
-  }
+  for (const { db, volts } of turnedDown(device))
+    out.push({
+      what: { code: 'turn-down', db },
+      apply: (draft) => {
+        draft.devices[id].settings.nominal = volts;
+      }
+    });
   return out;
 }
 

@@ -1,5 +1,6 @@
 import { modelOf } from '../gear/catalogue';
 import { judgeLine } from '../judge/judge';
+import { levelAt } from '../judge/pairs';
 import { type Around, Whole } from '../judge/whole';
 import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
@@ -43,19 +44,11 @@ export function lowCutFor(plan: Plan, line: Line, around: Around = new Whole(pla
     draft.devices[device].settings.cut = String(hz);
     const after = judgeLine(draft, line, { around });
     if (!after.response) continue;
-    const lossDb = at(before.response, low) - at(after.response, low);
-    const rumbleDb = at(before.response, 20) - at(after.response, 20);
+    const lossDb = levelAt(before.response, low) - levelAt(after.response, low);
+    const rumbleDb = levelAt(before.response, 20) - levelAt(after.response, 20);
     if (lossDb > NOTE_LOSS_DB || rumbleDb < RUMBLE_DB) continue;
     const { model } = plan.devices[device];
     return { device, model, hz, noteHz: low, lossDb, rumbleDb, ops: diffPlans(plan, draft) };
   }
   return null;
-}
-
-/** A response at a frequency, between its points. */
-function at({ hz, db }: { hz: readonly number[]; db: readonly number[] }, f: number): number {
-  let k = 0;
-  while (k + 2 < hz.length && hz[k + 1] < f) k++;
-  const share = Math.log(f / hz[k]) / Math.log(hz[k + 1] / hz[k]);
-  return db[k] + share * (db[k + 1] - db[k]);
 }

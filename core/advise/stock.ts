@@ -123,23 +123,35 @@ export const kitFor = (plan: Plan, crew: Kit): Kit | null =>
   plan.policy.kit === 'crew' ? crew : plan.policy.kit === 'own' ? (plan.kit ?? {}) : null;
 
 /** Whether two lines are ever on at the same time: those of different acts are not. */
-const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;
+export const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;
+
+/** The times that have to be looked at one by one: each act, or the whole evening where there are none. */
+export function timesOf(lines: readonly Line[]): readonly (string | undefined)[] {
+  const acts = [...new Set(lines.flatMap((l) => l.info?.act || []))];
+  return acts.length > 0 ? acts : [undefined];
+}
+
+/** What each line takes; a device that several share is the first one's. @param known devices that are accounted for already */
+export function partsByLine(
+  plan: Plan,
+  lines: readonly Line[],
+  known: readonly string[] = []
+): { line: Line; parts: Part[] }[] {
+  const seen = new Set(known);
+  return lines.map((line) => {
+    const fresh = line.devices.filter((id) => !seen.has(id));
+    fresh.forEach((id) => seen.add(id));
+    return { line, parts: partsOf(plan, fresh, line.cables) };
+  });
+}
 
 /** What the other lines of a plan take while this one is on. */
 export function takenBeside(plan: Plan, lineId: string): Part[] {
   const act = plan.lines[lineId]?.act;
-  const mine = new Set<string>();
-  const out: Part[] = [];
   const lines = traceLines(plan);
-  for (const id of lines.find((l) => l.id === lineId)?.devices ?? []) mine.add(id);
-  const seen = new Set<string>(mine);
-  for (const line of lines) {
-    if (line.id === lineId || !together(act, line.info?.act)) continue;
-    const fresh = line.devices.filter((id) => !seen.has(id));
-    fresh.forEach((id) => seen.add(id));
-    out.push(...partsOf(plan, fresh, line.cables));
-  }
-  return out;
+  const mine = lines.find((l) => l.id === lineId)?.devices ?? [];
+  const others = lines.filter((l) => l.id !== lineId && together(act, l.info?.act));
+  return partsByLine(plan, others, mine).flatMap(({ parts }) => parts);
 }
 
 /** What a plan takes, beside what a kit has. */
@@ -154,11 +166,9 @@ export interface Use {
 
 export function usedOf(plan: Plan, kit: Kit): Use {
   const lines = traceLines(plan);
-  const acts = [...new Set(lines.flatMap((l) => l.info?.act ?? []))];
-  const times: (string | undefined)[] = acts.length > 0 ? acts : [undefined];
   const used = new Map<string, number>();
   const short = new Map<string, { part: Part; count: number }>();
-  for (const act of times) {
+  for (const act of timesOf(lines)) {
     const { taken, missing } = dealOut(plan, lines, kit, act);
     for (const [id, n] of taken) used.set(id, Math.max(used.get(id) ?? 0, n));
     for (const [key, entry] of missing) if ((short.get(key)?.count ?? 0) < entry.count) short.set(key, entry);
@@ -187,14 +197,9 @@ const partOfItem = (item: Kit[string]): Part =>
 
 /** Gives every part that is on in an act an item of the kit: longest needs first, each the shortest that reaches. */
 function dealOut(plan: Plan, lines: readonly Line[], kit: Kit, act: string | undefined) {
-  const seen = new Set<string>();
-  const parts = lines
-    .filter((line) => together(act, line.info?.act))
-    .flatMap((line) => {
-      const fresh = line.devices.filter((id) => !seen.has(id));
-      fresh.forEach((id) => seen.add(id));
-      return partsOf(plan, fresh, line.cables);
-    })
+  const on = lines.filter((line) => together(act, line.info?.act));
+  const parts = partsByLine(plan, on)
+    .flatMap((l) => l.parts)
     .sort((a, b) => b.metres - a.metres);
   const items = Object.entries(kit)
     .filter(([, item]) => item.condition === 'works')

@@ -7,7 +7,7 @@ import type { DeviceSpec } from '../plan/spec';
 
 /** Switches worth trying on a device of a way, given what it suffers from. */
 export function switches(policy: Policy, { model, settings }: DeviceSpec, report: LineReport): [string, Setting][] {
-  const { options, family, params } = modelOf(model);
+  const { options, family } = modelOf(model);
   const list: [string, Setting][] = [];
   const has = (codes: ReadonlySet<string>): boolean =>
     report.findings.some((f) => codes.has(f.code) && rank(f.severity) >= rank('note'));
@@ -24,16 +24,13 @@ export function switches(policy: Policy, { model, settings }: DeviceSpec, report
     list.push(['pad', pads.find((v) => Number(v) >= wanted) ?? pads[pads.length - 1]]);
   }
   // The level of a desk's or an interface's output is set by whoever sits at it.
-  if (TURNED_DOWN.has(model) && hot) {
-    const now = typeof settings.nominal === 'number' ? settings.nominal : params.nominal.typ;
-    for (const db of TURN_DOWN_DB) list.push(['nominal', now * 10 ** (-db / 20)]);
-  }
+  if (hot) for (const { volts } of turnedDown({ model, settings })) list.push(['nominal', volts]);
   return list;
 }
 
 /** Outputs whose level somebody sets, and by how much it may be set lower, dB. */
-export const TURNED_DOWN: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
-export const TURN_DOWN_DB = [6, 12, 20];
+const TURNED_DOWN: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
+const TURN_DOWN_DB = [6, 12, 20];
 
 /** From here on room is plenty, dB. */
 const GOOD_ROOM_DB = 10;
@@ -41,3 +38,13 @@ const GOOD_ROOM_DB = 10;
 /** What a lift may change for the better, and what a pad may. */
 const LIFT_MAY_HELP: ReadonlySet<string> = new Set(['loop', 'hums', 'lift-leaks', 'floats-lifted', 'lift-no-help']);
 const PAD_MAY_HELP: ReadonlySet<string> = new Set(['clips', 'headroom', 'too-hot', 'core-saturates', 'over-rail']);
+
+/** The level of such an output turned down by each step, volts RMS; none of any other device. */
+export function turnedDown({
+  model,
+  settings
+}: Pick<DeviceSpec, 'model' | 'settings'>): { db: number; volts: number }[] {
+  if (!TURNED_DOWN.has(model)) return [];
+  const now = typeof settings.nominal === 'number' ? settings.nominal : modelOf(model).params.nominal.typ;
+  return TURN_DOWN_DB.map((db) => ({ db, volts: now * 10 ** (-db / 20) }));
+}

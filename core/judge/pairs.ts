@@ -43,17 +43,21 @@ const boxes = (plan: Plan, line: Line): string =>
 /** Grids differ where a resonance is refined: the second is read between its points. */
 function apart(a: LineReport, b: LineReport): number {
   if (!a.response || !b.response || !a.notes) return 0;
-  const { hz, db } = b.response;
   let least = Infinity;
   let most = -Infinity;
-  let k = 0;
   a.response.hz.forEach((f, n) => {
     if (f < a.notes!.low || f > a.notes!.reach) return;
-    while (k + 2 < hz.length && hz[k + 1] < f) k++;
-    const share = Math.log(f / hz[k]) / Math.log(hz[k + 1] / hz[k]);
-    const off = db[k] + share * (db[k + 1] - db[k]) - a.response!.db[n];
+    const off = levelAt(b.response!, f) - a.response!.db[n];
     least = Math.min(least, off);
     most = Math.max(most, off);
   });
   return most > least ? (most - least) / 2 : 0;
+}
+
+/** A response at a frequency in hertz, between its points: dB, straight over the logarithm of frequency. */
+export function levelAt({ hz, db }: { hz: readonly number[]; db: readonly number[] }, f: number): number {
+  let k = 0;
+  while (k + 2 < hz.length && hz[k + 1] < f) k++;
+  const share = Math.log(f / hz[k]) / Math.log(hz[k + 1] / hz[k]);
+  return db[k] + share * (db[k + 1] - db[k]);
 }

@@ -15,6 +15,9 @@ import { CABLE_NAMES, choiceName, modelName, modelShort, PLUG_NAMES } from './na
 
 /** Ways, kit and schools in words. */
 
+/** `a, b and c`. */
+const andList = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
 const upper = (text: string): string => text[0].toUpperCase() + text.slice(1);
 
 const INPUTS: Readonly<Record<string, string>> = {
@@ -89,9 +92,7 @@ const list = (names: readonly string[]): string => {
     const k = names.filter((m) => m === n).length;
     return k > 1 ? `${k} × ${n}` : n;
   });
-  return counted.length < 2
-    ? counted.join('')
-    : `${counted.slice(0, -1).join(', ')} and ${counted[counted.length - 1]}`;
+  return andList(counted);
 };
 
 /** Why a way is where it stands, in a few words: the number it lost by, or that it is the best. */
@@ -140,9 +141,7 @@ const NEED_NAMES: Readonly<Record<Need, string>> = {
 /** What a source needs that a plain cable does not give. */
 export function needsSentence(needed: readonly Need[]): string {
   if (needed.length === 0) return 'No box needed: a plain cable does it.';
-  const names = needed.map((n) => NEED_NAMES[n]);
-  const told = names.length < 2 ? names[0] : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
-  return `On a plain cable it lacks ${told}.`;
+  return `On a plain cable it lacks ${andList(needed.map((n) => NEED_NAMES[n]))}.`;
 }
 
 export const QUESTION_NAMES: Readonly<Record<Question, string>> = {
