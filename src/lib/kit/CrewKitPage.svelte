@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import type { Kit, KitItem } from '$core/kit/schema';
   import { CONDITION_NAMES } from '$core/words/names';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -24,14 +25,7 @@
   const STATUS = { saved: 'Saved', saving: 'Saving …', retrying: 'Not saved, retrying' } as const;
 
   onMount(() => {
-    const when =
-      (act: () => void) =>
-      (event: KeyboardEvent): void => {
-        if (event.target instanceof HTMLElement && event.target.matches('input:not([type=checkbox]), select, textarea'))
-          return;
-        event.preventDefault();
-        act();
-      };
+    const when = (act: () => void) => unlessTyping(act, TYPED_BUT_TICKS);
     return tinykeys(window, {
       '$mod+z': when(undo),
       '$mod+Shift+z': when(redo),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import { itemsOf, rowsOf } from '$core/kit/csv';
   import { CONDITIONS, type Condition, type Kit, type KitItem } from '$core/kit/schema';
   import { readKit } from '$core/say/kit';
@@ -69,14 +70,7 @@
   const things = $derived(Object.values(kit).reduce((sum, item) => sum + item.count, 0));
 
   onMount(() => {
-    const when =
-      (act: () => void) =>
-      (event: KeyboardEvent): void => {
-        if (event.target instanceof HTMLElement && event.target.matches('input:not([type=checkbox]), select, textarea'))
-          return;
-        event.preventDefault();
-        act();
-      };
+    const when = (act: () => void) => unlessTyping(act, TYPED_BUT_TICKS);
     return tinykeys(window, {
       n: when(() => field.focus()),
       '/': when(() => search.focus()),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { unlessTyping as when } from '$lib/ui/keys';
   import { goto } from '$app/navigation';
   import type { Route } from '$core/advise/routes';
   import { pickOf, QUESTIONS } from '$core/advise/schools';
@@ -70,13 +71,6 @@
   });
 
   onMount(() => {
-    const when =
-      (act: () => void) =>
-      (event: KeyboardEvent): void => {
-        if (event.target instanceof HTMLElement && event.target.matches('input, select, textarea')) return;
-        event.preventDefault();
-        act();
-      };
     const stop = tinykeys(window, {
       Escape: when(() => void goto(back)),
       l: when(lock),

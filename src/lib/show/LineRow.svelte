@@ -7,6 +7,7 @@
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { verdict } from '$core/words/findings';
   import { modelName, modelShort } from '$core/words/names';
+  import { columnsOf } from './board';
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
   import Thread from '$lib/ui/Thread.svelte';
@@ -25,25 +26,8 @@
   }
   const { plan, line, report, open, current, ontoggle, ondevice, oncable, oninfo, onbuild }: Props = $props();
 
-  const family = (id: string): string => modelOf(plan.devices[id].model).family;
-  /** The parts of the line by the board's columns: whatever chain there is, columns stay shared. */
-  const parts = $derived.by(() => {
-    const { devices, cables } = line;
-    const source = family(devices[0]) === 'source' ? devices[0] : null;
-    const input = devices.length > 1 || !source ? devices[devices.length - 1] : null;
-    const middle = devices.slice(source ? 1 : 0, input ? -1 : undefined);
-    const box = middle.find((id) => family(id) === 'box') ?? middle[0] ?? null;
-    const split = box ? devices.indexOf(box) : cables.length;
-    return {
-      source,
-      input: input && input !== source ? input : null,
-      box,
-      more: middle.length - 1,
-      lead: cables.slice(0, split),
-      run: cables.slice(split)
-    };
-  });
-  const isJoint = $derived(parts.box !== null && family(parts.box) === 'joint');
+  const parts = $derived(columnsOf(plan, line));
+  const isJoint = $derived(parts.box !== null && modelOf(plan.devices[parts.box].model).family === 'joint');
 
   function strokes(cable: string | undefined): 0 | 1 | 2 {
     if (!cable) return 0;
@@ -113,7 +97,9 @@
           tabindex={current ? 0 : -1}
           title={modelName(plan.devices[parts.box].model)}
           onclick={() => ondevice(parts.box!)}
-          >{modelShort(plan.devices[parts.box].model)}{parts.more > 0 ? ` +${parts.more}` : ''}</button
+          >{modelShort(plan.devices[parts.box].model)}{parts.middle.length > 1
+            ? ` +${parts.middle.length - 1}`
+            : ''}</button
         >
       {:else if parts.box}
         <Thread

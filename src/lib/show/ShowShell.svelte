@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { unlessTyping } from '$lib/ui/keys';
   import { preloadCode } from '$app/navigation';
   import type { Kit } from '$core/kit/schema';
   import type { Plan } from '$core/plan/schema';
@@ -57,14 +58,13 @@
     void Promise.allSettled(
       ['', '/propose', '/schools', '/kit', '/compare/x'].map((to) => preloadCode(`/show/${data.id}${to}`))
     );
-    const when =
-      (act: () => void) =>
-      (event: KeyboardEvent): void => {
-        if (document.querySelector('dialog[open]')) return;
-        if (event.target instanceof HTMLElement && event.target.matches('input, select, textarea')) return;
-        event.preventDefault();
-        act();
+    // An open dialog has its own keys.
+    const when = (act: () => void) => {
+      const free = unlessTyping(act);
+      return (event: KeyboardEvent): void => {
+        if (!document.querySelector('dialog[open]')) free(event);
       };
+    };
     const stop = tinykeys(window, {
       '$mod+z': when(show.undo),
       '$mod+Shift+z': when(show.redo),

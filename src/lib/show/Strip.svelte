@@ -1,11 +1,11 @@
 <script lang="ts">
-  import { modelOf } from '$core/gear/catalogue';
   import { CABLES } from '$core/gear/cables';
   import type { LineReport } from '$core/judge/judge';
   import type { Line } from '$core/plan/lines';
   import type { Plan } from '$core/plan/schema';
   import { formatQuantity } from '$core/units/format';
   import { modelName, modelShort } from '$core/words/names';
+  import { columnsOf } from './board';
   import Thread from '$lib/ui/Thread.svelte';
 
   interface Props {
@@ -16,15 +16,7 @@
   /** A line's strip to read, in the board's columns; nothing in it can be changed. */
   const { plan, line, report }: Props = $props();
 
-  const family = (id: string): string => modelOf(plan.devices[id].model).family;
-  const parts = $derived.by(() => {
-    const { devices, cables } = line;
-    const middle = devices.slice(1, -1);
-    const boxes = middle.filter((id) => family(id) === 'box');
-    const box = boxes[0] ?? middle[0] ?? null;
-    const split = box ? devices.indexOf(box) : cables.length;
-    return { box, boxes: middle, lead: cables.slice(0, split), run: cables.slice(split) };
-  });
+  const parts = $derived(columnsOf(plan, line));
   const strokes = (cable: string): 1 | 2 =>
     report.findings.some((f) => f.code === 'balanced' && f.at === line.cables.indexOf(cable)) ||
     CABLES[plan.cables[cable].kind].cores === 2
@@ -49,8 +41,8 @@
     <Thread strokes={strokes(cable)} at={line.cables.indexOf(cable)} {report} label={label(parts.lead)} hint="" />
   {/if}
   {#if parts.box}
-    <span class="chip" title={parts.boxes.map((id) => modelName(plan.devices[id].model)).join(', then ')}
-      >{modelShort(plan.devices[parts.box].model)}{parts.boxes.length > 1 ? ` +${parts.boxes.length - 1}` : ''}</span
+    <span class="chip" title={parts.middle.map((id) => modelName(plan.devices[id].model)).join(', then ')}
+      >{modelShort(plan.devices[parts.box].model)}{parts.middle.length > 1 ? ` +${parts.middle.length - 1}` : ''}</span
     >
   {:else}
     <Thread strokes={0} label="no box" hint="" />

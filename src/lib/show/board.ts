@@ -1,6 +1,8 @@
+import { modelOf } from '$core/gear/catalogue';
 import type { LineReport } from '$core/judge/judge';
 import { rank, SEVERITIES, type Severity } from '$core/judge/types';
 import type { Line } from '$core/plan/lines';
+import type { Plan } from '$core/plan/schema';
 
 export type Sort = 'channel' | 'verdict';
 export type Filter = Severity | 'wrong' | null;
@@ -37,4 +39,22 @@ export function tally(lines: readonly Line[], reports: Reports): { severity: Sev
     severity,
     count: lines.filter((line) => reports.get(line.id)?.severity === severity).length
   })).filter((t) => t.count > 0);
+}
+
+/** The parts of a line by the board's columns: whatever chain there is, columns stay shared. */
+export function columnsOf(plan: Plan, { devices, cables }: Pick<Line, 'devices' | 'cables'>) {
+  const family = (id: string): string => modelOf(plan.devices[id].model).family;
+  const source = family(devices[0]) === 'source' ? devices[0] : null;
+  const input = devices.length > 1 || !source ? devices[devices.length - 1] : null;
+  const middle = devices.slice(source ? 1 : 0, input ? -1 : undefined);
+  const box = middle.find((id) => family(id) === 'box') ?? middle[0] ?? null;
+  const split = box ? devices.indexOf(box) : cables.length;
+  return {
+    source,
+    input: input && input !== source ? input : null,
+    box,
+    middle,
+    lead: cables.slice(0, split),
+    run: cables.slice(split)
+  };
 }
