@@ -1,6 +1,6 @@
 import { blankPlan } from '../core/plan/blank';
 import type { Plan } from '../core/plan/schema';
-import { putLine } from '../core/plan/spec';
+import { putLine } from '../core/plan/put';
 import { readLine } from '../core/say/read';
 
 /** Lines of the usual kinds, in turn. */

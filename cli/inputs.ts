@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { blankPlan } from '../core/plan/blank';
 import { type LoadFault, loadPlan } from '../core/plan/load';
 import type { Plan } from '../core/plan/schema';
-import { putLine } from '../core/plan/spec';
+import { putLine } from '../core/plan/put';
 import { readLine } from '../core/say/read';
 import { loadFaultText, sayFaultText } from '../core/words/faults';
 

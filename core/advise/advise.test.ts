@@ -5,7 +5,8 @@ import { blankPlan } from '../plan/blank';
 import { applyEdit } from '../plan/edit';
 import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { putLine, specOf } from '../plan/spec';
+import { specOf } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { readLine } from '../say/read';
 import { tellLine } from '../say/tell';
 import { addThru, device, onTwoSupplies } from '../tests/plans';
@@ -15,7 +16,7 @@ import { Stock } from './stock';
 
 function plan(text: string): Plan {
   const made = onTwoSupplies(blankPlan());
-  putLine(made, readLine(text, [{ id: 'stage', name: 'Stage' }]).spec!, (role) => role);
+  putLine(made, readLine(text, { supplies: [{ id: 'stage', name: 'Stage' }] }).spec!, (role) => role);
   return made;
 }
 const plain = (text: string): string => text.replaceAll('\u202F', ' ');

@@ -1,12 +1,13 @@
 import { choicesOf, defaultKind, givesPhantom, modelOf, portOf, wantsPhantom } from '../gear/catalogue';
-import { CABLES, plugFor } from '../gear/cables';
+import { CABLE_KIND_IDS, CABLES, plugFor } from '../gear/cables';
 import { hasSecond, mates } from '../gear/sockets';
 import type { LevelClass, PortSpec, Settings } from '../gear/types';
 import { unbalancedLimit } from '../judge/limits';
 import { chainOf, putChain, standsAlone } from '../plan/chain';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { putLine, rolesOf, specOf } from '../plan/spec';
+import { type CableSpec, rolesOf, specOf } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { endsAtDesk, wantedOf } from './routes';
 import { turnedDown } from './switches';
 import { waysOf } from './ways';
@@ -19,7 +20,7 @@ export type RemedyWhat =
   | { code: 'setting'; model: string; setting: string; value: string }
   | { code: 'no-couplers' }
   | { code: 'plugs'; plug: string; model: string }
-  | { code: 'lead'; kind: string }
+  | { code: 'lead'; kind: string; plugs?: readonly [string, string] }
   | { code: 'input'; model: string }
   | { code: 'move-box'; metres: number }
   | { code: 'supply'; name: string }
@@ -65,7 +66,10 @@ function boxChanges(plan: Plan, line: Line): Change[] {
   };
   const lift: Settings = spec.box && typeof spec.box.settings.lift === 'string' ? { lift: spec.box.settings.lift } : {};
   const source = modelOf(spec.source.model);
-  return BOX_CHOICES.filter((id) => id !== spec.box?.model && boxTakes(id, source.ports[0])).map((id) => ({
+  const out = spec.from === undefined ? source.ports[0] : leavesBy(plan, line);
+  // An amplifier, a camera, a cabinet is fed for its own sake: no box leads to a desk instead.
+  if (!spec.box && FOR_ITSELF.has(spec.input.model)) return [];
+  return BOX_CHOICES.filter((id) => id !== spec.box?.model && boxTakes(id, out)).map((id) => ({
     what: { code: 'box', model: id, instead: spec.box?.model ?? null },
     apply: (draft) => {
       const total = (spec.lead?.metres ?? 0) + (spec.run?.metres ?? 0);
@@ -80,7 +84,7 @@ function boxChanges(plan: Plan, line: Line): Change[] {
           ...spec,
           lead: { ...(spec.lead ?? { kind }), kind, metres: leadMetres, plugs: undefined },
           box: { model: id, settings: lift },
-          run: spec.run ? { ...spec.run, plugs: undefined } : { kind: 'mic', metres: Math.max(total - leadMetres, 1) },
+          run: spec.run ? runBehind(id, spec.run) : { kind: 'mic', metres: Math.max(total - leadMetres, 1) },
           input: toMic
             ? { model: 'mic-in', settings: { phantom: needsPhantom(id) ? 'on' : 'off' } }
             : { ...spec.input, settings: needsPhantom(id) ? phantomOn : spec.input.settings }
@@ -90,6 +94,19 @@ function boxChanges(plan: Plan, line: Line): Change[] {
       );
     }
   }));
+}
+
+const FOR_ITSELF = new Set(['amp-in', 'camera-in', 'cabinet']);
+/** The output by which a branch leaves its line. */
+function leavesBy(plan: Plan, line: Line): PortSpec {
+  const { source, branch } = rolesOf(plan, line)!;
+  return portOf(modelOf(plan.devices[source].model), branch!.port)!;
+}
+
+/** The run that was there, of a kind that carries what such a box gives. */
+function runBehind(box: string, run: CableSpec): CableSpec {
+  const kind = CABLES[run.kind].cores === 1 ? defaultKind('run', box, run.metres) : run.kind;
+  return { ...run, kind, plugs: undefined, ...(kind === run.kind ? {} : { settings: undefined }) };
 }
 
 const INPUT_BALANCED = new Set(['mic-in', 'line-in', 'combo-in', 'speaker-in']);
@@ -189,6 +206,20 @@ function cableChanges(plan: Plan, line: Line): Change[] {
           draft.cables[id].plugs = [...plugs];
         }
       });
+    if (!plugs.every((plug, side) => mates(plug, [near, far][side].socket)))
+      for (const kind of CABLE_KIND_IDS) {
+        const fits = [near, far].map((port) => CABLES[kind].plugs.find((plug) => mates(plug, port.socket)));
+        if (kind === cable.kind || !fits[0] || !fits[1] || (near.level === 'speaker') !== (kind === 'speaker'))
+          continue;
+        out.push({
+          what: { code: 'lead', kind, ...(fits[0] === fits[1] ? {} : { plugs: [fits[0], fits[1]] as const }) },
+          apply: (draft) => {
+            draft.cables[id] = { ...draft.cables[id], kind, plugs: [fits[0]!, fits[1]!] };
+            delete draft.cables[id].settings;
+            delete draft.cables[id].wiring;
+          }
+        });
+      }
     if (near.carries === 'balanced' && far.carries === 'balanced' && CABLES[cable.kind].cores === 1)
       out.push({
         what: { code: 'lead', kind: 'mic' },
@@ -295,8 +326,9 @@ function farBoxes(plan: Plan, line: Line): Change[] {
 
 /** The box taken out, one cable from end to end. */
 function withoutBox(plan: Plan, line: Line): Change[] {
-  if (!rolesOf(plan, line)?.box || !standsAlone(plan, line)) return [];
   const chain = chainOf(plan, line);
+  const middles = chain.devices.slice(1, -1);
+  if (middles.length !== 1 || modelOf(middles[0].model).family !== 'box' || !standsAlone(plan, line)) return [];
   return waysOf(wantedOf(plan, line))
     .filter(({ way }) => way.id === 'direct')
     .map(({ way, chain: direct }) => ({

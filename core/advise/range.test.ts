@@ -5,7 +5,7 @@ import { blankPlan } from '../plan/blank';
 import { applyEdit } from '../plan/edit';
 import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { readLine } from '../say/read';
 import { lowCutText, pairText } from '../words/routes';
 import { lowCutFor } from './range';

@@ -7,7 +7,7 @@ import { lineIn } from '../plan/chain';
 import { applyEdit } from '../plan/edit';
 import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { readLine } from '../say/read';
 import { addThru, onTwoSupplies } from '../tests/plans';
 import { standing } from '../words/routes';
@@ -17,7 +17,7 @@ import { Stock } from './stock';
 
 function plan(text: string): Plan {
   const made = onTwoSupplies(blankPlan());
-  const { spec, faults } = readLine(text, [{ id: 'stage', name: 'Stage' }]);
+  const { spec, faults } = readLine(text, { supplies: [{ id: 'stage', name: 'Stage' }] });
   if (!spec) throw new Error(JSON.stringify(faults));
   putLine(made, spec, (role) => role);
   return made;

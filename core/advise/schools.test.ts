@@ -5,7 +5,7 @@ import { Whole } from '../judge/whole';
 import { blankPlan } from '../plan/blank';
 import { applyEdit } from '../plan/edit';
 import type { Plan } from '../plan/schema';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { readLine } from '../say/read';
 import { onTwoSupplies } from '../tests/plans';
 import { decibelsText, QUESTION_NAMES, schoolName, schoolReason } from '../words/routes';
@@ -22,7 +22,7 @@ const LINES = [
 function show(): Plan {
   const plan = onTwoSupplies(blankPlan());
   LINES.forEach((text, k) => {
-    const spec = readLine(text, [{ id: 'stage', name: 'Stage' }]).spec!;
+    const spec = readLine(text, { supplies: [{ id: 'stage', name: 'Stage' }] }).spec!;
     putLine(plan, spec, (role) => `l${k}-${role}`);
   });
   return plan;

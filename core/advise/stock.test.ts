@@ -3,7 +3,7 @@ import { type Kit, PLAIN } from '../kit/schema';
 import { blankPlan } from '../plan/blank';
 import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { readKit } from '../say/kit';
 import { readLine } from '../say/read';
 import { partName } from '../words/routes';

@@ -6,7 +6,7 @@ import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
 import { type Line, traceLines } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { fromDbu, toDbu } from '../units/quantity';
 
 /** Sending a dry track back to an amplifier: the level at which the amplifier gets what the pickup would have given. */

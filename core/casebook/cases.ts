@@ -1,7 +1,7 @@
 // Casebook: small plans that show one mistake or one kind of line each, with what must be found. Data, and how it becomes a plan.
 import { blankPlan } from '../plan/blank';
 import type { Plan } from '../plan/schema';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import type { Code, Severity } from '../judge/types';
 import { readLine } from '../say/read';
 
@@ -64,7 +64,7 @@ export function planOf({ says, variant }: Pick<Case, 'says' | 'variant'>): Plan 
     },
     hosts: { desk: { name: 'Desk', supply: 'annex', feed: 'mains-1' } }
   };
-  const { spec, faults } = readLine(says, SUPPLIES);
+  const { spec, faults } = readLine(says, { supplies: SUPPLIES });
   if (!spec) throw new Error(`${says}: ${JSON.stringify(faults)}`);
   putLine(plan, spec, (role) => role);
   if (variant) VARIANTS[variant](plan);

@@ -97,7 +97,8 @@ export const MISTAKES: readonly Mistake[] = [
     variant: 'plain-y',
     finds: { code: 'outputs-joined', severity: 'stop', value: 20 },
     right: 'laptop, 1 m, merge box, 2 m jack lead, line',
-    remedy: 'Put in a passive media box, stereo to mono, and into an instrument input'
+    remedy:
+      'Passive media box, stereo to mono instead of the plain Y, left and right twisted together, and into a microphone input'
   },
   {
     id: 'an-aux-input-with-no-trim',
@@ -219,7 +220,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'valve amp, 3 m jack lead, cabinet',
     finds: { code: 'wrong-cable', severity: 'care', value: 0 },
     right: 'valve amp, 3 m, cabinet',
-    remedy: null
+    remedy: 'Use a speaker cable with mono jack and speaker connector plugs'
   },
   {
     id: 'a-low-cut-above-a-basss-fundamental',

@@ -21,7 +21,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'a clip-on microphone into a camera',
     says: 'clip-on mic, 2 m, camera',
     finds: { code: 'too-quiet', severity: 'stop', value: 57.52 },
-    remedy: 'Put in an active box, 10 MΩ'
+    remedy: null
   },
   {
     id: 'pro-to-consumer-adapter',
@@ -77,13 +77,13 @@ export const SCENARIOS: readonly Case[] = [
     what: 'a dry track back to an amplifier',
     says: 'interface output, 3 m, re-amp box, 2 m, guitar amp',
     finds: { code: 'headroom', severity: 'care', value: 0.182 },
-    remedy: 'Turn the output down 6 dB, and join the ground at the box'
+    remedy: 'Turn the output down 12 dB, and join the ground at the box'
   },
   {
     id: 'remote-amp',
     what: 'an amplifier in another room, over a tie line',
     says: 'interface output, 30 m multicore, reversed box, 2 m, guitar amp',
-    finds: { code: 'core-saturates', severity: 'stop', value: -15.28 },
+    finds: { code: 'core-saturates', severity: 'stop', value: -15.43 },
     remedy: 'Put in a re-amp box, at the far end, turn the output down 6 dB, and join the ground at the box'
   },
   {
@@ -98,7 +98,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'half a balanced microphone into a camera',
     says: 'dynamic mic, 3 m, camera',
     finds: { code: 'plug-does-not-fit', severity: 'stop', value: 1 },
-    remedy: 'Put in a 1:1 isolating transformer, and join the ground at the box'
+    remedy: 'Use a jack lead with XLR and 3.5 mm stereo plugs'
   },
   {
     id: 'merge-laptop',

@@ -42,13 +42,20 @@ export function portFor(model: Model, way: 'in' | 'out', kind: CableKindId): Por
   return ports[0];
 }
 
+/** The output that a line goes on by. */
+const mainOut = (model: Model): PortSpec | undefined => model.ports.find((p) => p.way === 'out' && p.id !== 'thru');
+
 /** From here on a balanced run is taken to be a pair of the multicore, metres. */
 const MULTICORE_FROM = 20;
 
-/** The cable one takes without saying so. */
-export function defaultKind(place: 'lead' | 'run', source: string | null, metres: number): CableKindId {
-  if (place === 'run') return metres >= MULTICORE_FROM ? 'multicore' : 'mic';
-  const out = source ? modelOf(source).ports[0] : null;
+/**
+ * The cable one takes without saying so.
+ * @param from the model that it leaves: a source for a lead, a box for a run; null when it is not known
+ */
+export function defaultKind(place: 'lead' | 'run', from: string | null, metres: number): CableKindId {
+  const out = from ? mainOut(modelOf(from)) : null;
+  if (place === 'run' && out?.carries !== 'unbalanced' && out?.socket !== 'mini' && out?.level !== 'speaker')
+    return metres >= MULTICORE_FROM ? 'multicore' : 'mic';
   if (out?.level === 'speaker') return 'speaker';
   if (out?.socket === 'mini' || out?.socket === 'rca') return out.socket;
   return out?.carries === 'balanced' ? 'mic' : 'instrument';

@@ -78,6 +78,8 @@ interface Input {
   working?: number;
   phantom?: boolean;
   shape?: Model['shape'];
+  /** A socket that passes on what comes in, wire for wire. */
+  link?: true;
 }
 
 const input = (c: Input): Model => ({
@@ -101,7 +103,10 @@ const input = (c: Input): Model => ({
     ...(c.phantom ? { phantom: { choices: ['off', 'on'], default: 'off' } } : {}),
     ...c.options
   } as Model['options'],
-  ports: [{ id: 'in', way: 'in', socket: c.socket, carries: c.carries, level: c.level }],
+  ports: [
+    { id: 'in', way: 'in', socket: c.socket, carries: c.carries, level: c.level },
+    ...(c.link ? [{ id: 'thru', way: 'out', socket: 'xlr', carries: c.carries, level: c.level } as const] : [])
+  ],
   feeds: ['mains-1', 'mains-2', 'battery'],
   dc: 'blocked',
   ...(c.shape ? { shape: c.shape } : {}),
@@ -117,6 +122,10 @@ const input = (c: Input): Model => ({
     const { hot, cold, shield } = s.port('in');
     const { net, chassis } = s;
     const balanced = c.carries === 'balanced';
+    if (c.link) {
+      net.wire(hot, s.port('thru').hot);
+      net.wire(cold, s.port('thru').cold);
+    }
     if (balanced) {
       // A little unequal: that inequality is what turns common mode into signal.
       stampLegs(s, hot, cold);
@@ -197,7 +206,8 @@ export const INPUTS: readonly Model[] = [
       switch: 'mode',
       at: 'mic'
     },
-    options: { mode: { choices: ['line', 'mic'], default: 'line' } }
+    options: { mode: { choices: ['line', 'mic'], default: 'line' } },
+    link: true
   }),
   input({
     id: 'camera-in',

@@ -12,6 +12,8 @@ export interface Adapter {
   readonly from: Socket;
   readonly to: Plug;
   readonly second: Second;
+  /** Whether a second plug hangs on it, wired to the first. */
+  readonly twice?: true;
 }
 
 export const ADAPTERS: readonly Adapter[] = [
@@ -27,20 +29,26 @@ export const ADAPTERS: readonly Adapter[] = [
   { id: 'xlr-to-rca-grounded', from: 'xlr', to: 'rca', second: 'grounded' },
   { id: 'xlr-to-rca-open', from: 'xlr', to: 'rca', second: 'open' },
   // Left and right twisted together: each output drives the other.
-  { id: 'plain-y', from: 'mini', to: 'ts', second: 'joined' }
+  { id: 'plain-y', from: 'mini', to: 'ts', second: 'joined' },
+  // One output to two inputs, contact by contact.
+  { id: 'y-jack', from: 'ts', to: 'ts', second: 'grounded', twice: true },
+  { id: 'y-xlr', from: 'xlr', to: 'xlr', second: 'kept', twice: true },
+  { id: 'y-rca', from: 'rca', to: 'rca', second: 'grounded', twice: true },
+  { id: 'y-mini', from: 'mini', to: 'mini', second: 'kept', twice: true },
+  { id: 'y-speaker', from: 'speaker', to: 'speaker', second: 'kept', twice: true }
 ];
 
 const contact = param('resistance', 5e-3, 20e-3, 200e-3, 1e-4, 1e3);
-const two: Readonly<Record<string, boolean>> = { trs: true, mini: true, xlr: true };
+const two: Readonly<Record<string, boolean>> = { trs: true, mini: true, xlr: true, speaker: true };
 
-function joint({ id, from, to, second }: Adapter): Model {
+function joint({ id, from, to, second, twice }: Adapter): Model {
   const carries = (socket: Socket): Carries => (socket === 'mini' ? 'stereo' : two[socket] ? 'balanced' : 'unbalanced');
   const port = (name: string, way: 'in' | 'out', socket: Socket): PortSpec => ({
     id: name,
     way,
     socket,
     carries: carries(socket),
-    level: socket === 'ts' ? 'instrument' : 'line',
+    level: socket === 'ts' ? 'instrument' : socket === 'speaker' ? 'speaker' : 'line',
     ownShield: true
   });
   return {
@@ -48,21 +56,25 @@ function joint({ id, from, to, second }: Adapter): Model {
     family: 'joint',
     params: { contact },
     options: {},
-    ports: [port('in', 'in', from), port('out', 'out', to)],
+    ports: [port('in', 'in', from), port('out', 'out', to), ...(twice ? [port('thru', 'out', to)] : [])],
     feeds: ['none'],
-    stamp: (s) => stampThrough(s, second)
+    stamp: (s) => {
+      stampThrough(s, second, 'out');
+      if (twice) stampThrough(s, second, 'thru');
+    }
   };
 }
 
-function stampThrough(s: StampContext, second: Second): void {
+function stampThrough(s: StampContext, second: Second, out: 'out' | 'thru'): void {
   const a = s.port('in');
-  const b = s.port('out');
+  const b = s.port(out);
   const ohm = s.value('contact');
-  s.net.resistor(s.part('first'), a.hot, b.hot, ohm);
-  if (second === 'kept' && a.cold !== a.shield) s.net.resistor(s.part('second'), a.cold, b.cold, ohm);
+  const name = (part: string): string => s.part(out === 'out' ? part : `${part}-${out}`);
+  s.net.resistor(name('first'), a.hot, b.hot, ohm);
+  if (second === 'kept' && a.cold !== a.shield) s.net.resistor(name('second'), a.cold, b.cold, ohm);
   if (second === 'grounded' && a.cold !== a.shield) s.net.wire(a.cold, a.shield);
   if (second === 'joined') s.net.wire(a.cold, a.hot);
-  s.bond('shell', a.shield, b.shield, ohm);
+  s.bond(out === 'out' ? 'shell' : `shell-${out}`, a.shield, b.shield, ohm);
 }
 
 export const JOINTS: readonly Model[] = ADAPTERS.map(joint);
@@ -77,7 +89,7 @@ export function adapterChain(
 ): readonly Adapter[] | null {
   const order: readonly Second[] = ['kept', 'grounded', 'open', 'joined'];
   const ranked = [...ADAPTERS]
-    .filter((a) => a.second !== 'joined')
+    .filter((a) => a.second !== 'joined' && !a.twice)
     .sort((a, b) => order.indexOf(a.second) - order.indexOf(b.second));
   let chains: Adapter[][] = ranked.filter((a) => fits(a.from)).map((a) => [a]);
   for (let length = 1; length <= 3; length++) {

@@ -15,6 +15,8 @@ export interface JoinContext {
   readonly near: End;
   readonly far: End;
   readonly source: Readings;
+  /** Its far end is the line's. */
+  readonly last: boolean;
 }
 export interface End {
   readonly id: string;
@@ -38,7 +40,8 @@ export function joinContext(plan: Plan, solution: LineSolution, at: number): Joi
     cable,
     near: end(cable.from.device, cable.from.port, solution.line.cables[at - 1]),
     far: end(cable.to.device, cable.to.port, span.cable),
-    source: readingsAt(plan, solution.line.devices[0])
+    source: readingsAt(plan, solution.line.devices[0]),
+    last: at === solution.spans.length - 1
   };
 }
 

@@ -60,7 +60,7 @@ const ringHasUnbalanced = (solution: LineSolution, ring: readonly GroundEdge[]):
 
 /** All hum at the input, with what makes most of it; loops have findings of their own. */
 function humOf(c: JoinContext, hum: Hum | null): Finding[] {
-  if (c.far.model.family !== 'input' || !hum) return [];
+  if (!c.last || !hum) return [];
   const { earths, leak, electric, winding, cable } = hum.byKind;
   const make = (
     code: 'hum-low' | 'hums' | 'lift-no-help' | 'lift-leaks',
@@ -105,7 +105,7 @@ interface Judged {
 }
 
 function phantom(c: JoinContext): Finding[] {
-  if (c.far.model.family !== 'input') return [];
+  if (!c.last) return [];
   const bare = { severity: 'clean' as const, value: 0, unit: 'none' as const, limit: null };
   const facts = [fact('model', 'id', c.near.model.id), fact('input', 'id', c.far.model.id)];
   const out: Finding[] = plugIn(c);
@@ -196,7 +196,7 @@ function lifted(c: JoinContext): Finding[] {
 
 /** A protective earth that somebody has taken away. */
 function earths(c: JoinContext): Finding[] {
-  const gone = [c.near, ...(c.far.model.family === 'input' ? [c.far] : [])].filter((end) => end.read.unearthed);
+  const gone = [c.near, ...(c.last ? [c.far] : [])].filter((end) => end.read.unearthed);
   return gone.map((end) =>
     finding('earth-removed', c.at, { severity: 'danger', value: 0, unit: 'none', limit: null }, [
       fact('model', 'id', end.model.id)

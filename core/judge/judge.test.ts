@@ -4,7 +4,7 @@ import { applyEdit } from '../plan/edit';
 import { blankPlan } from '../plan/blank';
 import { isComplete, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { remediesFor } from '../advise/remedies';
 import { readLine } from '../say/read';
 import { plan as anyPlan } from '../tests/arbitrary';
@@ -20,7 +20,7 @@ import { CHECKS, CODES, type Code, rank, type Severity } from './types';
 function show(...lines: string[]): Plan {
   const plan = onTwoSupplies(blankPlan());
   lines.forEach((text, k) => {
-    const { spec, faults } = readLine(text, [{ id: 'stage', name: 'Stage' }]);
+    const { spec, faults } = readLine(text, { supplies: [{ id: 'stage', name: 'Stage' }] });
     if (!spec) throw new Error(`${text}: ${JSON.stringify(faults)}`);
     putLine(plan, spec, (role) => `l${k}-${role}`);
   });

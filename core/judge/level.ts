@@ -9,16 +9,18 @@ import { fact, type Finding } from './types';
 export function checkLevel(c: JoinContext): Finding[] {
   const out: Finding[] = [headroom(c), ...wrongClass(c), ...steps(c)];
   if (c.at === 0) out.push(...rails(c));
-  if (c.far.model.family !== 'input') return out;
+  if (!c.last) return out;
   if (c.far.read.has('gainMax')) out.push(gain(c));
   out.push(...noise(c));
   return out;
 }
 
 function headroom(c: JoinContext): Finding {
-  // A source's own rails bound its peaks already; what can be overdriven comes after it.
+  // A source's own rails bound its peaks already, and a speaker that passes on was judged at its own line.
   const candidates: [Point, End][] = [
-    ...(c.near.model.family === 'source' ? [] : [[c.span.near, c.near] satisfies [Point, End]]),
+    ...(c.near.model.family === 'source' || c.near.model.family === 'input'
+      ? []
+      : [[c.span.near, c.near] satisfies [Point, End]]),
     [c.span.far, c.far]
   ];
   const room = ([p]: [Point, End]): number => p.clipDbu - p.peakDbu;

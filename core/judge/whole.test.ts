@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { blankPlan } from '../plan/blank';
 import { domainsOf, isComplete, lineScope, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import { readLine } from '../say/read';
 import { plan as anyPlan } from '../tests/arbitrary';
 import { ringThrough } from '../rig/rings';
@@ -20,7 +20,7 @@ function show(...texts: string[]): Plan {
   };
   plan.hosts.desk.supply = 'annex';
   texts.forEach((text, k) =>
-    putLine(plan, readLine(text, [{ id: 'stage', name: 'Stage' }]).spec!, (role) => `l${k}-${role}`)
+    putLine(plan, readLine(text, { supplies: [{ id: 'stage', name: 'Stage' }] }).spec!, (role) => `l${k}-${role}`)
   );
   return plan;
 }

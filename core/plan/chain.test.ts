@@ -9,7 +9,7 @@ import { planFaults } from './integrity';
 import { copyOf } from './json';
 import { traceLines } from './lines';
 import type { Plan } from './schema';
-import { putLine } from './spec';
+import { putLine } from './put';
 
 const TEXTS = [
   'Bass: upright bass piezo, 3 m, active box 10m lifted, 40 m, mic 3, exposed',

@@ -20,7 +20,8 @@ export function traceLines(plan: Plan): Line[] {
   }
   const lines: Line[] = [];
   for (const id of Object.keys(plan.devices)) {
-    if (feeding.has(id)) continue;
+    // An input that passes its signal on is an end all the same: a speaker that feeds the next.
+    if (feeding.has(id) && modelOf(plan.devices[id].model).family !== 'input') continue;
     const devices = [id];
     const cables: string[] = [];
     for (let step = into.get(id); step; step = into.get(devices[0])) {

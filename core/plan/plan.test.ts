@@ -7,7 +7,8 @@ import { applyEdit, reverseOps, squashOps } from './edit';
 import { isComplete, lineKey, lineScope, traceLines } from './lines';
 import { loadPlan } from './load';
 import { EditSchema, type Op, type Plan, PlanSchema } from './schema';
-import { dropLine, putLine, specOf } from './spec';
+import { specOf } from './spec';
+import { dropLine, putLine } from './put';
 
 const UUID = '00000000-0000-4000-8000-000000000000';
 const apply = (plan: Plan, ops: readonly Op[]): Plan => {

@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { addThru, device, lead, oneLine, run } from '../tests/plans';
 import { blankPlan } from './blank';
 import { planFaults } from './integrity';
-import { isComplete, lineScope, traceLines } from './lines';
-import { dropLine, putLine, rolesOf, specOf } from './spec';
+import { isComplete, traceLines } from './lines';
+import { rolesOf, specOf } from './spec';
+import { dropLine, putLine } from './put';
 
 const bass = {
   name: 'Bass',
@@ -69,23 +70,32 @@ describe('a spoken line in a plan', () => {
     expect(specOf(plan, line)!.lead!.plugs).toEqual([null, 'rca']);
   });
 
-  it('has no words for what is more than one box', () => {
+  it('has no words for boxes without end, and for what has no source', () => {
     const plan = blankPlan();
-    putLine(plan, bass, (role) => role);
-    addThru(plan, device('active-box'));
-    plan.devices.end = { model: 'mic-in', settings: {} };
-    plan.cables.last = {
-      ...run(5),
-      from: { device: 'amp', port: 'out' },
-      to: { device: 'end', port: 'in' },
-      plugs: ['xlr', 'xlr']
-    };
-    const long = traceLines(plan).find((l) => l.id === 'end')!;
-    expect(long.devices).toEqual(['src', 'mid', 'amp', 'end']);
-    expect(isComplete(plan, long)).toBe(true);
-    expect(rolesOf(plan, long)).toBeNull();
+    const more = Array.from({ length: 4 }, () => ({ box: device('isolator'), run: run(1) }));
+    putLine(plan, { ...bass, more }, (role) => role);
+    const [long] = traceLines(plan);
+    expect([long.devices.length, isComplete(plan, long)]).toEqual([7, true]);
     expect(specOf(plan, long)).toBeNull();
-    expect(lineScope(plan, long).devices.sort()).toEqual(['amp', 'end', 'in', 'mid', 'src']);
+    delete plan.devices.src;
+    delete plan.cables.lead;
+    expect(rolesOf(plan, traceLines(plan)[0])).toBeNull();
+  });
+
+  it('boxes one behind the other keep their places when one is taken out', () => {
+    const plan = blankPlan();
+    putLine(plan, { ...bass, more: [{ box: device('isolator'), run: run(1) }] }, (role) => role);
+    const [line] = traceLines(plan);
+    expect(line.devices.map((id) => plan.devices[id].model)).toEqual([
+      'passive-bass',
+      'active-box',
+      'isolator',
+      'mic-in'
+    ]);
+    expect(planFaults(plan)).toEqual([]);
+    putLine(plan, bass, (role) => `new-${role}`, line);
+    expect(Object.keys(plan.devices).sort()).toEqual(['in', 'mid', 'src']);
+    expect(Object.keys(plan.cables).sort()).toEqual(['lead', 'run']);
   });
 
   it('dropping one of two lines that share a box leaves the other whole', () => {

@@ -1,4 +1,5 @@
 import type { Reading } from './read';
+import type { Known } from './tokens';
 import { VOCABULARY } from './vocabulary';
 
 export interface Completion {
@@ -11,10 +12,18 @@ export interface Completion {
 }
 
 /** What may be said next: phrases that continue the word at the caret, roles still open first. */
-export function complete(text: string, caret: number, reading: Reading, most = 6): Completion[] {
+export function complete(text: string, caret: number, reading: Reading, known: Known = {}, most = 6): Completion[] {
   const head = text.slice(0, caret);
   const part = /[^,]*$/.exec(head)![0].trimStart();
   if (/^\d/.test(part)) return [];
+  if (/^from\b/i.test(part)) {
+    const typed = part.toLowerCase();
+    return (known.lines ?? [])
+      .map(({ name }) => `from ${name}`)
+      .filter((t) => t.toLowerCase().startsWith(typed) && t.toLowerCase() !== typed)
+      .slice(0, most)
+      .map((t) => ({ text: t, role: 'branch', from: caret - part.length, to: caret }));
+  }
   const done = new Set<string>(
     Object.entries(reading.partial)
       .filter(([, v]) => v)

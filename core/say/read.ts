@@ -4,7 +4,8 @@ import type { Setting } from '../gear/types';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import type { Exposure, Wiring } from '../plan/schema';
 import { parseQuantity } from '../units/parse';
-import { cut, type Piece, type SupplyName } from './tokens';
+import { isUnsaid, MOST_BOXES } from '../plan/spec';
+import { cut, type Known, type LineName, type Piece } from './tokens';
 
 export type SayFault =
   | { code: 'unknown'; piece: Piece; suggestions: readonly string[] }
@@ -12,6 +13,8 @@ export type SayFault =
   | { code: 'bad-value'; piece: Piece; text: string; expected: string }
   | { code: 'no-such-setting'; piece: Piece; text: string; known: readonly string[] }
   | { code: 'too-long'; piece: Piece; most: number }
+  | { code: 'no-such-line'; piece: Piece; name: string; known: readonly string[] }
+  | { code: 'too-many-boxes'; piece: Piece; most: number }
   | { code: 'nothing-to-set'; piece: Piece; needs: 'box' | 'input' | 'source' | 'cable' };
 
 export interface Reading {
@@ -24,7 +27,7 @@ export interface Reading {
   /** Set when nothing is missing and nothing is wrong. */
   readonly spec: LineSpec | null;
   /** What is understood so far, complete or not. */
-  readonly partial: Partial<Pick<LineSpec, 'source' | 'lead' | 'box' | 'run' | 'input' | 'name'>>;
+  readonly partial: Partial<Pick<LineSpec, 'source' | 'from' | 'lead' | 'box' | 'run' | 'more' | 'input' | 'name'>>;
 }
 
 interface CableDraft {
@@ -48,12 +51,14 @@ interface DeviceDraft {
 
 const DEFAULT_LEAD = 3;
 const DEFAULT_RUN = 5;
+/** Between two boxes side by side. */
+const DEFAULT_PATCH = 1;
 
 /** Reads a line in spoken words. Never throws; what is not understood is named with its place in the text. */
-export function readLine(text: string, supplies: readonly SupplyName[] = []): Reading {
+export function readLine(text: string, known: Known = {}): Reading {
   const named = /^\s*([^,():]{1,60}):/.exec(text);
   const body = named ? ' '.repeat(named[0].length) + text.slice(named[0].length) : text;
-  const reader = new Reader(cut(body, supplies));
+  const reader = new Reader(cut(body, known), known.lines ?? []);
   return reader.finish(named?.[1].trim());
 }
 
@@ -61,10 +66,17 @@ class Reader {
   readonly faults: SayFault[] = [];
   source: DeviceDraft | null = null;
   instrument: { id: string; model: string; piece: Piece } | null = null;
-  box: DeviceDraft | null = null;
+  readonly boxes: DeviceDraft[] = [];
   input: DeviceDraft | null = null;
   readonly cables: CableDraft[] = [];
-  readonly switches: { of: 'box' | 'input' | 'source'; setting: string; value: string; piece: Piece }[] = [];
+  readonly switches: {
+    of: 'box' | 'input' | 'source';
+    setting: string;
+    value: string;
+    piece: Piece;
+    order: number;
+  }[] = [];
+  from: LineName | undefined;
   channel: number | undefined;
   exposure: Exposure | undefined;
   supply: string | undefined;
@@ -72,7 +84,10 @@ class Reader {
   /** The thing that brackets and bare values belong to. */
   last: DeviceDraft | CableDraft | null = null;
 
-  constructor(readonly pieces: readonly Piece[]) {
+  constructor(
+    readonly pieces: readonly Piece[],
+    readonly lines: readonly LineName[]
+  ) {
     pieces.forEach((piece, order) => this.#take(piece, order));
   }
 
@@ -86,7 +101,7 @@ class Reader {
         else this.instrument = { id: read.instrument, model: read.model, piece };
         return;
       case 'box':
-        return this.#device('box', piece, read.model, order);
+        return this.#box(piece, read.model, order);
       case 'input':
         return this.#device('input', piece, read.model, order);
       case 'length':
@@ -103,13 +118,20 @@ class Reader {
       case 'wiring':
         return this.#wiring(piece, read.end, read.wiring);
       case 'switch':
-        this.switches.push({ of: read.of, setting: read.setting, value: read.value, piece });
+        this.switches.push({ of: read.of, setting: read.setting, value: read.value, piece, order });
         return;
       case 'channel':
         this.channel = read.channel;
         return;
       case 'exposure':
         this.exposure = read.exposure;
+        return;
+      case 'branch':
+        if (this.source || this.from) this.faults.push({ code: 'twice', piece, role: 'source' });
+        else this.from = this.lines.find((l) => l.id === read.id);
+        return;
+      case 'no-branch':
+        this.faults.push({ code: 'no-such-line', piece, name: read.name, known: read.known });
         return;
       case 'supply':
         this.supply = read.id;
@@ -130,8 +152,18 @@ class Reader {
     }
   }
 
-  #device(role: 'source' | 'box' | 'input', piece: Piece, model: string, order: number): void {
-    if (this[role]) {
+  #box(piece: Piece, model: string, order: number): void {
+    if (this.boxes.length >= MOST_BOXES) {
+      this.faults.push({ code: 'too-many-boxes', piece, most: MOST_BOXES });
+      return;
+    }
+    const box: DeviceDraft = { piece, model, settings: {}, order };
+    this.boxes.push(box);
+    this.last = box;
+  }
+
+  #device(role: 'source' | 'input', piece: Piece, model: string, order: number): void {
+    if (this[role] || (role === 'source' && this.from)) {
       this.faults.push({ code: 'twice', piece, role });
       return;
     }
@@ -144,7 +176,7 @@ class Reader {
     if (open) {
       if (draft.metres !== undefined) open.metres = draft.metres;
       if (draft.farad !== undefined) open.farad = draft.farad;
-    } else if (this.cables.length >= 2) {
+    } else if (this.cables.length >= 2 + MOST_BOXES) {
       this.faults.push({ code: 'twice', piece: draft.piece, role: 'cable' });
     } else {
       this.cables.push(draft);
@@ -251,37 +283,53 @@ class Reader {
   }
 
   finish(givenName: string | undefined): Reading {
-    if (!this.source && this.instrument)
+    if (!this.source && !this.from && this.instrument)
       this.source = { piece: this.instrument.piece, model: this.instrument.model, settings: {}, order: -1 };
     if (this.source && this.instrument && modelOf(this.source.model).signal?.instrument !== this.instrument.id)
       this.source.settings.instrument = this.instrument.id;
     this.#applySwitches();
     const assumed: Reading['assumed'][number][] = [];
-    const { lead, run } = this.#places();
-    const source = this.source;
-    let leadSpec = lead ? this.#spec(lead, 'lead') : null;
-    let runSpec = run ? this.#spec(run, 'run') : null;
+    const { lead, runs } = this.#places();
+    const source = this.source ?? (this.from ? { model: this.from.model, settings: {} } : null);
+    let leadSpec = lead ? this.#spec(lead, null) : null;
     if (source && this.input && !leadSpec) {
-      leadSpec = { kind: this.#defaultKind('lead', DEFAULT_LEAD), metres: DEFAULT_LEAD };
+      leadSpec = { kind: this.#defaultKind(null, DEFAULT_LEAD), metres: DEFAULT_LEAD };
       assumed.push('lead');
     }
-    if (this.box && this.input && !runSpec) {
-      runSpec = { kind: this.#defaultKind('run', DEFAULT_RUN), metres: DEFAULT_RUN };
-      assumed.push('run');
-    }
+    const specs = Array.from({ length: Math.max(this.boxes.length, runs.length) }, (_, k) => {
+      const said = runs[k];
+      const box = this.boxes[k]?.model ?? '';
+      if (said) return this.#spec(said, box);
+      if (!this.input) return null;
+      const last = k === this.boxes.length - 1;
+      if (last) assumed.push('run');
+      const metres = last ? DEFAULT_RUN : DEFAULT_PATCH;
+      return { kind: this.#defaultKind(box, metres), metres };
+    });
     if (this.#phantomExpected()) {
       this.input!.settings.phantom = 'on';
       assumed.push('phantom');
     }
     const name = givenName ?? this.#name();
-    const missing = (['source', 'input'] as const).filter((role) => !this[role]);
+    const missing = (['source', 'input'] as const).filter((role) => (role === 'source' ? !source : !this.input));
     const sourceSpec = source ? { ...device(source), ...(this.supply ? { supply: this.supply } : {}) } : null;
+    const boxes = this.boxes.map(device);
+    const more = boxes.slice(1).flatMap((box, k) => {
+      const run = specs[k + 1];
+      return run ? [{ box, run }] : [];
+    });
+    const parts = {
+      ...(this.from ? { from: this.from.id } : {}),
+      lead: leadSpec,
+      // What stands between a lead and a run anyway need not have been said.
+      box: boxes.length === 0 || (boxes.length === 1 && isUnsaid(boxes[0], specs[0])) ? null : boxes[0],
+      run: specs[0] ?? null,
+      ...(more.length > 0 ? { more } : {})
+    };
     const partial = {
       ...(name ? { name } : {}),
       ...(sourceSpec ? { source: sourceSpec } : {}),
-      lead: leadSpec,
-      box: this.box ? device(this.box) : null,
-      run: runSpec,
+      ...parts,
       ...(this.input ? { input: device(this.input) } : {})
     };
     const spec: LineSpec | null =
@@ -291,21 +339,20 @@ class Reader {
             ...(this.channel ? { channel: this.channel } : {}),
             ...(this.exposure ? { exposure: this.exposure } : {}),
             source: sourceSpec,
-            lead: leadSpec,
-            box: partial.box,
-            run: runSpec,
+            ...parts,
             input: device(this.input!)
           }
         : null;
     return { pieces: this.pieces, faults: this.faults, missing, assumed, spec, partial };
   }
 
-  /** Switches belong to the box, the input or the source, wherever in the sentence they were said. */
+  /** Switches belong to the box, the input or the source; of several boxes to the one said last before them. */
   #applySwitches(): void {
     for (const s of this.switches) {
-      const alone = s.of === 'box' && s.setting === 'power' && !this.box;
+      const alone = s.of === 'box' && s.setting === 'power' && this.boxes.length === 0;
+      const box = this.boxes.findLast((b) => b.order < s.order) ?? this.boxes[0] ?? null;
       // "battery" said of a line without a box is the source's.
-      const target = alone ? this.source : this[s.of];
+      const target = alone ? this.source : s.of === 'box' ? box : this[s.of];
       const setting = alone ? 'feed' : s.setting;
       if (!target) {
         if (s.of === 'source' || this.input) this.faults.push({ code: 'nothing-to-set', piece: s.piece, needs: s.of });
@@ -313,38 +360,56 @@ class Reader {
     }
   }
 
+  /** A box on phantom, with nothing behind it that would keep phantom from it. */
   #phantomExpected(): boolean {
-    if (!this.box || !this.input || this.input.settings.phantom !== undefined) return false;
-    return wantsPhantom(this.box) && givesPhantom(this.input.model);
+    if (!this.input || this.input.settings.phantom !== undefined) return false;
+    return this.boxes.some(wantsPhantom) && givesPhantom(this.input.model);
   }
 
-  /** Which cable is the lead and which the run: as said, else by its place next to the box, else by order. */
-  #places(): { lead: CableDraft | null; run: CableDraft | null } {
-    const [a, b] = this.cables;
-    if (!a) return { lead: null, run: null };
+  /** Which cable lies where: as said, else by its place next to the boxes, else by order. */
+  #places(): { lead: CableDraft | null; runs: readonly (CableDraft | undefined)[] } {
+    if (this.boxes.length > 1) return this.#between();
+    const [a, b, c] = this.cables;
+    if (c) this.faults.push({ code: 'twice', piece: c.piece, role: 'cable' });
+    if (!a) return { lead: null, runs: [] };
     if (b) {
       const swapped =
         a.place === 'run' || b.place === 'lead' || (!a.place && !b.place && this.#isRun(a) && !this.#isRun(b));
-      return swapped ? { lead: b, run: a } : { lead: a, run: b };
+      return swapped ? { lead: b, runs: [a] } : { lead: a, runs: [b] };
     }
-    return this.box && (a.place === 'run' || (!a.place && this.#isRun(a)))
-      ? { lead: null, run: a }
-      : { lead: a, run: null };
+    return this.boxes.length > 0 && (a.place === 'run' || (!a.place && this.#isRun(a)))
+      ? { lead: null, runs: [a] }
+      : { lead: a, runs: [] };
+  }
+
+  /** With several boxes each cable lies where it was said: before the first, or behind the one before it. */
+  #between(): { lead: CableDraft | null; runs: readonly (CableDraft | undefined)[] } {
+    let lead: CableDraft | null = null;
+    const runs: (CableDraft | undefined)[] = this.boxes.map(() => undefined);
+    for (const cable of this.cables) {
+      const behind = this.boxes.findLastIndex((box) => box.order < cable.order);
+      if (behind < 0 ? lead : runs[behind]) this.faults.push({ code: 'twice', piece: cable.piece, role: 'cable' });
+      else if (behind < 0) lead = cable;
+      else runs[behind] = cable;
+    }
+    return { lead, runs };
   }
 
   /** Said between the box and the input, whichever way round. */
   #isRun(cable: CableDraft): boolean {
-    if (!this.box) return false;
+    const [box] = this.boxes;
+    if (!box) return false;
     const between = (x: number, y: number): boolean => (cable.order - x) * (cable.order - y) < 0;
-    if (this.input && between(this.box.order, this.input.order)) return true;
-    if (this.source && this.source.order >= 0 && between(this.source.order, this.box.order)) return false;
+    if (this.input && between(box.order, this.input.order)) return true;
+    if (this.source && this.source.order >= 0 && between(this.source.order, box.order)) return false;
     const sourceOrder = this.source?.order ?? -1;
-    return sourceOrder < this.box.order && cable.order > this.box.order;
+    return sourceOrder < box.order && cable.order > box.order;
   }
 
-  #spec(draft: CableDraft, place: 'lead' | 'run'): CableSpec {
-    const fallback = place === 'lead' ? DEFAULT_LEAD : DEFAULT_RUN;
-    const kind = draft.kind ?? this.#defaultKind(place, draft.metres ?? fallback);
+  /** @param box the model that it leaves; empty for none; null for the lead from the source */
+  #spec(draft: CableDraft, box: string | null): CableSpec {
+    const fallback = box === null ? DEFAULT_LEAD : DEFAULT_RUN;
+    const kind = draft.kind ?? this.#defaultKind(box, draft.metres ?? fallback);
     const perMetre = draft.settings?.cShield ?? CABLES[kind].params.cShield.typ;
     // A lead said by its capacitance alone is as long as a usual one of that capacitance.
     const metres =
@@ -362,8 +427,9 @@ class Reader {
     };
   }
 
-  #defaultKind(place: 'lead' | 'run', metres: number): CableKindId {
-    return defaultKind(place, this.source?.model ?? null, metres);
+  #defaultKind(box: string | null, metres: number): CableKindId {
+    const source = this.source?.model ?? this.from?.model ?? null;
+    return box === null ? defaultKind('lead', source, metres) : defaultKind('run', box || null, metres);
   }
 
   /** What is played, from the first words; else the instrument; else nothing. */
@@ -371,13 +437,14 @@ class Reader {
     const words = [...this.nameWords, ...(this.instrument ? [this.instrument.piece] : [])]
       .sort((a, b) => a.from - b.from)
       .map((p) => p.text);
+    if (words.length === 0 && this.from) return `${this.from.name} → ${this.input?.piece.text ?? ''}`.trimEnd();
     const text = words.length > 0 ? words.join(' ') : (this.source?.piece.text ?? '');
     return text === '' ? '' : text[0].toUpperCase() + text.slice(1);
   }
 }
 
 /** What was said of a device, less what its class has anyway. */
-function device({ model: id, settings }: DeviceDraft): DeviceSpec {
+function device({ model: id, settings }: Pick<DeviceDraft, 'model' | 'settings'>): DeviceSpec {
   const model = modelOf(id);
   const own = Object.entries(settings).filter(
     ([name, value]) => value !== model.params[name]?.typ && value !== model.options[name]?.default

@@ -6,7 +6,7 @@ import { complete } from './complete';
 import { readLine } from './read';
 import { tellLine } from './tell';
 
-const supplies = [{ id: 'left', name: 'Stage left' }];
+const supplies = { supplies: [{ id: 'left', name: 'Stage left' }] };
 const spec = (text: string) => {
   const reading = readLine(text, supplies);
   if (!reading.spec)

@@ -3,25 +3,27 @@ import type { InstrumentId } from '../gear/instruments';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { formatQuantity } from '../units/format';
 import { readLine } from './read';
-import type { SupplyName } from './tokens';
+import type { Known } from './tokens';
 import { sayCable, sayInstrument, sayModel, saySwitch, sayWiring } from './vocabulary';
 
 /** A line in the words that read back as the same line. */
-export function tellLine(spec: LineSpec, supplies: readonly SupplyName[] = []): string {
+export function tellLine(spec: LineSpec, known: Known = {}): string {
+  const parent = spec.from === undefined ? undefined : known.lines?.find((l) => l.id === spec.from);
   const parts = [
-    source(spec.source),
+    parent ? `from ${parent.name}` : source(spec.source),
     spec.lead ? cable(spec.lead, 'lead', spec.source.model) : '',
     spec.box ? device(spec.box, 'box') : '',
-    spec.run ? cable(spec.run, 'run', spec.source.model) : '',
+    spec.run ? cable(spec.run, 'run', spec.box?.model ?? null) : '',
+    ...(spec.more ?? []).flatMap((m) => [device(m.box, 'box'), cable(m.run, 'run', m.box.model)]),
     input(spec)
   ];
-  const supply = supplies.find((s) => s.id === spec.source.supply);
-  if (supply) parts.push(`on ${supply.name}`);
+  const supply = known.supplies?.find((s) => s.id === spec.source.supply);
+  if (supply && !parent) parts.push(`on ${supply.name}`);
   if (spec.channel) parts.push(`ch ${spec.channel}`);
   if (spec.exposure === 'lead') parts.push('exposed');
   if (spec.exposure === 'buried') parts.push('buried');
   const text = parts.filter((p) => p !== '').join(', ');
-  const plain = readLine(text, supplies);
+  const plain = readLine(text, known);
   return plain.partial.name === spec.name ? text : `${spec.name.replace(/[,():]/g, ' ').trim()}: ${text}`;
 }
 
@@ -33,7 +35,7 @@ function source(spec: DeviceSpec): string {
 
 function input(spec: LineSpec): string {
   const { phantom, ...settings } = spec.input.settings;
-  const fed = spec.box !== null && wantsPhantom(spec.box);
+  const fed = [spec.box, ...(spec.more ?? []).map((m) => m.box)].some((box) => box !== null && wantsPhantom(box));
   const said = device({ model: spec.input.model, settings }, 'input');
   if (!givesPhantom(spec.input.model)) return said;
   if (fed && phantom !== 'on') return `${said}, phantom off`;
@@ -59,9 +61,9 @@ function device(spec: DeviceSpec, of: 'source' | 'box' | 'input'): string {
   return [`${sayModel(spec.model)}${brackets}`, ...words].join(' ');
 }
 
-function cable(spec: CableSpec, place: 'lead' | 'run', source: string): string {
+function cable(spec: CableSpec, place: 'lead' | 'run', from: string | null): string {
   const length = formatQuantity('length', spec.metres, 'exact');
-  const kind = spec.kind === defaultKind(place, source, spec.metres) ? '' : ` ${sayCable(spec.kind)}`;
+  const kind = spec.kind === defaultKind(place, from, spec.metres) ? '' : ` ${sayCable(spec.kind)}`;
   const settings = Object.entries(spec.settings ?? {})
     .map(
       ([name, value]) =>

@@ -17,11 +17,13 @@ export interface Piece {
     | { role: 'couplers'; count: number }
     | { role: 'channel'; channel: number }
     | { role: 'supply'; id: string }
+    | { role: 'branch'; id: string }
+    | { role: 'no-branch'; name: string; known: readonly string[] }
     | { role: 'brackets'; inner: string }
     | { role: 'unknown'; suggestions: readonly string[] };
 }
 
-export interface SupplyName {
+interface SupplyName {
   readonly id: string;
   readonly name: string;
 }
@@ -37,8 +39,23 @@ const PLAIN_NUMBER =
   /^\s+(\d{1,3})(?!\d|[.,]\d|\s*(?:m|cm|ft|feet|foot|metres?|meters?|'|[pnuµkKMG]F?|ohms?|Ω|couplers?)(?![A-Za-z]))/;
 const COUNTS: Readonly<Record<string, number>> = { a: 1, one: 1, two: 2, three: 3 };
 
+/** A line that another one may leave, with the class of its source. */
+export interface LineName {
+  readonly id: string;
+  readonly name: string;
+  readonly model: string;
+}
+
+/** What a show has that a line may speak of. */
+export interface Known {
+  readonly supplies?: readonly SupplyName[];
+  readonly lines?: readonly LineName[];
+}
+
 /** Cuts a spoken line into pieces. Commas separate but are not needed. */
-export function cut(text: string, supplies: readonly SupplyName[] = []): Piece[] {
+export function cut(text: string, { supplies = [], lines = [] }: Known = {}): Piece[] {
+  // The longest first: "Bass" must not take the beginning of "Bass left".
+  const byLength = [...lines].sort((a, b) => b.name.length - a.name.length);
   const pieces: Piece[] = [];
   let part = 0;
   let at = 0;
@@ -84,6 +101,20 @@ export function cut(text: string, supplies: readonly SupplyName[] = []): Piece[]
     const channel = CHANNEL.exec(rest);
     if (channel) {
       push(channel[0].length, { role: 'channel', channel: Number(channel[1]) });
+      continue;
+    }
+    const parent = byLength.find((l) => new RegExp(`^from ${escape(l.name)}(?![a-z0-9])`, 'i').test(rest));
+    if (parent) {
+      push(5 + parent.name.length, { role: 'branch', id: parent.id });
+      continue;
+    }
+    const nobody = /^from\s+(?!battery)([^,()]+)/i.exec(rest);
+    if (nobody) {
+      push(nobody[0].trimEnd().length, {
+        role: 'no-branch',
+        name: nobody[1].trim(),
+        known: lines.map((l) => l.name)
+      });
       continue;
     }
     const supply = supplies.find((s) => new RegExp(`^on ${escape(s.name)}(?![a-z])`, 'i').test(rest));

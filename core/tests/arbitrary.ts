@@ -4,7 +4,7 @@ import type { Model } from '../gear/types';
 import { INSTRUMENT_IDS } from '../gear/instruments';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { blankPlan } from '../plan/blank';
-import { putLine } from '../plan/spec';
+import { putLine } from '../plan/put';
 import type { Plan } from '../plan/schema';
 
 /** Random lines and shows for property tests, drawn from the catalogue and its bounds. */
@@ -44,9 +44,9 @@ const device = (family: Model['family']): fc.Arbitrary<DeviceSpec> =>
     .chain((model) => settingsOf(spreads(model)).map((settings) => ({ model: model.id, settings })));
 
 const metres = fc.integer({ min: 1, max: 600 }).map((n) => n / 4);
-const cable = (place: 'lead' | 'run', source: string): fc.Arbitrary<CableSpec> =>
+const cable = (place: 'lead' | 'run', from: string | null): fc.Arbitrary<CableSpec> =>
   fc.tuple(metres, fc.integer({ min: 0, max: 3 }), fc.boolean()).map(([length, couplers, own]) => ({
-    kind: own ? defaultKind(place, source, length) : place === 'run' ? 'mic' : defaultKind('lead', source, length),
+    kind: own ? defaultKind(place, from, length) : place === 'run' ? 'mic' : defaultKind('lead', from, length),
     metres: length,
     ...(couplers > 0 ? { couplers } : {})
   }));
@@ -59,10 +59,14 @@ export const lineSpec: fc.Arbitrary<LineSpec> = fc
     fc.option(fc.constantFrom(...INSTRUMENT_IDS), { nil: undefined }),
     fc.option(fc.integer({ min: 1, max: 99 }), { nil: undefined }),
     fc.constantFrom('lead' as const, 'normal' as const, 'buried' as const),
-    fc.boolean()
+    fc.boolean(),
+    fc.array(
+      device('box').chain((b) => cable('run', b.model).map((run) => ({ box: b, run }))),
+      { maxLength: 2 }
+    )
   )
-  .chain(([source, box, input, instrument, channel, exposure, twoCables]) =>
-    fc.tuple(cable('lead', source.model), cable('run', source.model)).map(([lead, run]) => ({
+  .chain(([source, box, input, instrument, channel, exposure, twoCables, more]) =>
+    fc.tuple(cable('lead', source.model), cable('run', box?.model ?? null)).map(([lead, run]) => ({
       name: 'Random line',
       ...(channel ? { channel } : {}),
       exposure,
@@ -73,6 +77,7 @@ export const lineSpec: fc.Arbitrary<LineSpec> = fc
       lead,
       box,
       run: box || twoCables ? run : null,
+      ...(box && more.length > 0 ? { more } : {}),
       input
     }))
   );

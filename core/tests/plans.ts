@@ -2,7 +2,8 @@
 import { blankPlan } from '../plan/blank';
 import { type Line, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { type CableSpec, type DeviceSpec, type LineSpec, putLine } from '../plan/spec';
+import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
+import { putLine } from '../plan/put';
 import type { Settings } from '../gear/types';
 
 export const device = (model: string, settings: Settings = {}): DeviceSpec => ({ model, settings });

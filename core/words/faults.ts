@@ -124,6 +124,12 @@ export function sayFaultText(fault: SayFault): string {
       return `“${fault.text}” cannot be read here; expected ${fault.expected}.`;
     case 'no-such-setting':
       return `There is no “${fault.text}” here; there is ${fault.known.join(', ')}.`;
+    case 'no-such-line':
+      return fault.known.length === 0
+        ? `There is no line yet that “${fault.name}” could be.`
+        : `No line is called “${fault.name}”. There are: ${fault.known.slice(0, 8).join(', ')}.`;
+    case 'too-many-boxes':
+      return `“${fault.piece.text}” is one box too many: at most ${fault.most} on a line.`;
     case 'too-long':
       return `${fault.piece.text} is too long; ${fault.most} m at most.`;
     case 'nothing-to-set':

@@ -62,7 +62,12 @@ const MODEL_NAMES: Readonly<Record<string, readonly [string, string]>> = {
   'xlr-to-jack-open': ['XLR-to-jack adapter, pin 3 open', 'XLR–jack, 3 open'],
   'xlr-to-rca-grounded': ['XLR-to-RCA adapter, pin 3 grounded', 'XLR–RCA, 3 gnd'],
   'xlr-to-rca-open': ['XLR-to-RCA adapter, pin 3 open', 'XLR–RCA, 3 open'],
-  'plain-y': ['plain Y, left and right twisted together', 'Plain Y']
+  'plain-y': ['plain Y, left and right twisted together', 'Plain Y'],
+  'y-jack': ['jack Y lead, one output to two inputs', 'Jack Y'],
+  'y-xlr': ['XLR Y lead, one output to two inputs', 'XLR Y'],
+  'y-rca': ['RCA Y lead, one output to two inputs', 'RCA Y'],
+  'y-mini': ['3.5 mm Y lead, one output to two inputs', '3.5 mm Y'],
+  'y-speaker': ['speaker-cable Y, one output to two loads', 'Speaker Y']
 };
 export const modelName = (id: string): string => MODEL_NAMES[id]?.[0] ?? id;
 export const modelShort = (id: string): string => MODEL_NAMES[id]?.[1] ?? id;

@@ -28,7 +28,7 @@ function one(w: RemedyWhat): string {
     case 'plugs':
       return `a lead with ${PLUG_NAMES[w.plug as Plug]} for the ${modelName(w.model)}`;
     case 'lead':
-      return `use a ${CABLE_NAMES[w.kind as CableKindId]}`;
+      return `use a ${CABLE_NAMES[w.kind as CableKindId]}${w.plugs ? ` with ${w.plugs.map((p) => PLUG_NAMES[p as Plug]).join(' and ')} plugs` : ''}`;
     case 'input':
       return `into ${a(modelName(w.model))}`;
     case 'move-box':

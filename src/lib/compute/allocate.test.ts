@@ -7,7 +7,7 @@ import { type Kit, PLAIN } from '$core/kit/schema';
 import { blankPlan } from '$core/plan/blank';
 import { applyEdit } from '$core/plan/edit';
 import type { LineInfo, Plan } from '$core/plan/schema';
-import { putLine } from '$core/plan/spec';
+import { putLine } from '$core/plan/put';
 import { readKit } from '$core/say/kit';
 import { readLine } from '$core/say/read';
 import fc from 'fast-check';

@@ -1,6 +1,7 @@
 import { blankPlan } from '$core/plan/blank';
 import type { Plan } from '$core/plan/schema';
-import { putLine } from '$core/plan/spec';
+import { putLine } from '$core/plan/put';
+import { namesOf } from '$core/say/names';
 import { readLine } from '$core/say/read';
 
 /** Our own made-up shows, written as one would say them. The mistakes in them are meant. */
@@ -25,13 +26,16 @@ const ROPE_ROOM: readonly string[] = [
   'Passive bass: passive bass, 12 m 2 couplers, line 3',
   'Drone synth: keyboard on Wall sockets, 3 m, line 4',
   'Room voice: dynamic mic, 10 m, mic 5',
-  'Reference player: rca player on Wall sockets, 3 m, rca input, ch 6'
+  'Reference player: rca player on Wall sockets, 3 m, rca input, ch 6',
+  'Amp next door: from Bouzouki dry track, 3 m, active box on battery, 30 m multicore, reversed box, 2 m, guitar amp',
+  'Re-amp: interface output on Wall sockets, 12 m, re-amp box, 3 m, guitar amp, buried',
+  'Listening left: balanced line on Wall sockets, 6 m, powered speaker',
+  'Listening right: balanced line on Wall sockets, 6 m, powered speaker'
 ];
 
 function planOf(base: Plan, lines: readonly string[]): Plan {
-  const supplies = Object.entries(base.supplies).map(([id, s]) => ({ id, name: s.name }));
   lines.forEach((text, k) => {
-    const { spec, faults } = readLine(text, supplies);
+    const { spec, faults } = readLine(text, namesOf(base));
     if (!spec) throw new Error(`demo line "${text}": ${JSON.stringify(faults)}`);
     putLine(base, spec, (role) => `line${k + 1}-${role}`);
   });
@@ -63,7 +67,7 @@ export function saltRoad(): Plan {
 
 /** A studio day in the same building. */
 export function ropeRoom(): Plan {
-  return planOf(
+  const plan = planOf(
     {
       ...blankPlan(),
       supplies: { wall: { name: 'Wall sockets', emf: 0.004, ohm: 0.2, dimmers: false } },
@@ -71,4 +75,6 @@ export function ropeRoom(): Plan {
     },
     ROPE_ROOM
   );
+  for (const info of Object.values(plan.lines)) if (info.name.startsWith('Listening')) info.pair = 'Listening';
+  return plan;
 }

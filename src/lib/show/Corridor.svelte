@@ -2,7 +2,8 @@
   import type { LineReport } from '$core/judge/judge';
   import { formatNumber } from '$core/units/format';
 
-  const { report, hasBox }: { report: LineReport; hasBox: boolean } = $props();
+  /** @param from the first cable that the line has to itself */
+  const { report, from, hasBox }: { report: LineReport; from: number; hasBox: boolean } = $props();
 
   let width = $state(636);
   const HEIGHT = 168;
@@ -13,7 +14,7 @@
 
   /** One x for each end of each cable; in a line without a box the single cable spans all of it. */
   const points = $derived.by(() => {
-    const spans = report.points;
+    const spans = report.points.slice(from);
     const last = spans[spans.length - 1];
     const ends =
       spans.length === 1 && !hasBox ? [spans[0].near, last.far] : [spans[0].near, spans[0].far, last.near, last.far];

@@ -10,6 +10,7 @@
     [['B'], 'build the line by pointing: box, run, input'],
     [['1', '5'], 'apply a remedy of the open line'],
     [['W'], 'all ways of the line, side by side'],
+    [['A'], 'another line from the same source: its words are begun'],
     [['H'], 'hiss and hum of the open line, then its findings again'],
     [['C'], 'its contacts, drawn'],
     [['T'], 'its tolerance, and what moves it'],

@@ -14,10 +14,11 @@
   import { onMount, tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
-  import { arrange, type Filter, type Sort, tally } from './board';
+  import { branchesOf } from '$core/plan/branch';
+  import { arrange, bracketOf, type Filter, grouped, type Sort, tally } from './board';
   import BoardHead from './BoardHead.svelte';
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from './edits';
-  import { copyText, readPaste } from './clipboard';
+  import { copyText, pastedRows, readRow } from './clipboard';
   import type { Judging } from './judging.svelte';
   import LineRow from './LineRow.svelte';
   import SayField from './SayField.svelte';
@@ -53,7 +54,11 @@
   >(null);
   let say: SayField;
 
-  const rows = $derived(arrange(lines, reports, sort, filter, openId));
+  const branches = $derived(branchesOf(plan, lines));
+  const rows = $derived.by(() => {
+    const list = arrange(lines, reports, sort, filter, openId);
+    return sort === 'channel' ? grouped(list, branches) : list;
+  });
   const counts = $derived(tally(lines, reports));
   /** Of the lines shown: a filter chooses what is summed. */
   const mix = $derived(mixOf(rows.flatMap((l) => reports.get(l.id) ?? [])));
@@ -86,6 +91,7 @@
       c: when(() => look('contacts')),
       t: when(() => look('tolerance')),
       w: onLine(compare),
+      a: onLine(branchOff),
       f: when(() => (filter = filter === null ? 'wrong' : null)),
       s: when(() => (sort = sort === 'channel' ? 'verdict' : 'channel')),
       Escape: when(() => (panel === null ? (openId = null) : (panel = null))),
@@ -229,6 +235,9 @@
     currentId = line.id;
   }
 
+  /** Another line from the same source: its words are begun. */
+  const branchOff = (line: Line): void => say.put(`from ${lineName(line)}, `, true);
+
   /** All ways of a line, side by side. */
   const compare = (line: Line): void => void goto(`/show/${show.id}/compare/${line.id}`);
 
@@ -253,16 +262,21 @@
 
   function onpaste(event: ClipboardEvent): void {
     if (typing(event)) return;
-    const { specs, strange } = readPaste(plan, event.clipboardData?.getData('text/plain') ?? '');
-    for (const spec of specs) change(addLine(session.plan, spec));
-    if (specs.length > 0) toast(`Added ${specs.length} ${specs.length === 1 ? 'line' : 'lines'}.`);
+    let added = 0;
+    let strange: string | null = null;
+    for (const row of pastedRows(event.clipboardData?.getData('text/plain') ?? '')) {
+      const spec = readRow(session.plan, row);
+      if (spec && change(addLine(session.plan, spec))) added++;
+      else strange ??= row;
+    }
+    if (added > 0) toast(`Added ${added} ${added === 1 ? 'line' : 'lines'}.`);
     if (strange) say.put(strange);
     event.preventDefault();
   }
 
   function copy(line: Line): void {
     const made = copyLine(plan, line);
-    if (!made) toast('Only a line from a source to an input, with at most one box, can be duplicated.');
+    if (!made) toast('Only a line from a source to an input can be duplicated.');
     else if (change(made)) toast(`Duplicated ${lineName(line)}.`);
   }
 
@@ -326,7 +340,7 @@
       onsort={(by) => (sort = by)}
     />
     <ol class="border-primary max-[1200px]:border-t-2">
-      {#each rows as line (line.id)}
+      {#each rows as line, k (line.id)}
         <li
           onfocusin={() => (currentId = line.id)}
           class="border-b border-base-300 {openId === line.id ? 'border-b-0' : ''}"
@@ -334,6 +348,8 @@
           <LineRow
             {plan}
             {line}
+            branch={branches.get(line.id) ?? null}
+            bracket={openId === null ? bracketOf(rows, k) : null}
             report={reports.get(line.id)}
             open={openId === line.id}
             current={current?.id === line.id}
@@ -348,6 +364,7 @@
               <OpenLine
                 {plan}
                 {line}
+                branch={branches.get(line.id) ?? null}
                 report={reports.get(line.id)}
                 {remedies}
                 {lowCut}
@@ -370,6 +387,7 @@
                 oninfo={() => inform(line)}
                 onbuild={() => build(line)}
                 oncompare={() => compare(line)}
+                onbranch={() => branchOff(line)}
               />
             {/await}
           {/if}

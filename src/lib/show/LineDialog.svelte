@@ -5,7 +5,7 @@
   import type { Family } from '$core/gear/types';
   import type { Line } from '$core/plan/lines';
   import type { Exposure, Plan } from '$core/plan/schema';
-  import { type CableSpec, type DeviceSpec, type LineSpec, specOf } from '$core/plan/spec';
+  import { type CableSpec, type DeviceSpec, type LineSpec, MOST_BOXES, specOf } from '$core/plan/spec';
   import { INSTRUMENT_NAMES, modelName } from '$core/words/names';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -35,7 +35,7 @@
 
   const kinds = (family: Family) =>
     MODELS.filter((m) => m.family === family).map((m) => ({ value: m.id, text: modelName(m.id) }));
-  const BOXES = [{ value: '', text: 'no box' }, ...kinds('box')];
+  const BOXES = [{ value: '', text: 'no box' }, ...kinds('box'), ...kinds('joint')];
   const change = (part: Partial<LineSpec>): void => void (spec = { ...spec, ...part });
   const plays = $derived(
     (spec.source.settings.instrument as InstrumentId | undefined) ?? modelOf(spec.source.model).signal!.instrument
@@ -52,8 +52,8 @@
     box && modelOf(box.model).feeds[0] === 'phantom' && givesPhantom(input.model)
       ? { ...input, settings: { ...input.settings, phantom: 'on' } }
       : input;
-  const cable = (place: 'lead' | 'run', old: CableSpec | null, metres: number): CableSpec => ({
-    ...(old ?? { kind: defaultKind(place, spec.source.model, metres) }),
+  const cable = (place: 'lead' | 'run', old: CableSpec | null, metres: number, box = spec.box): CableSpec => ({
+    ...(old ?? { kind: defaultKind(place, place === 'lead' ? spec.source.model : (box?.model ?? null), metres) }),
     metres
   });
 
@@ -63,16 +63,46 @@
   }
   function setBox(model: string): void {
     const box = model === '' ? null : other(spec.box, model);
-    change({ box, run: box ? (spec.run ?? cable('run', null, 10)) : spec.run, input: feeding(box, spec.input) });
+    change({
+      box,
+      run: box ? (spec.run ?? cable('run', null, 10, box)) : spec.run,
+      ...(box ? {} : { more: undefined }),
+      input: feeding(box, spec.input)
+    });
+  }
+  type More = NonNullable<LineSpec['more']>;
+  const more = $derived(spec.more ?? []);
+  const setMore = (next: More): void => change({ more: next.length > 0 ? next : undefined });
+  /** Another box behind the last one: what was the run goes on behind it. */
+  function addBox(): void {
+    const box: DeviceSpec = { model: 'isolator', settings: {} };
+    const last = more.at(-1)?.run ?? spec.run ?? cable('run', null, 10);
+    const patch: CableSpec = { kind: 'mic', metres: 1 };
+    if (more.length === 0) change({ run: patch, more: [{ box, run: last }] });
+    else setMore([...more.slice(0, -1), { ...more[more.length - 1], run: patch }, { box, run: last }]);
+  }
+  /** A box taken out, or another in its place: the cable behind it stays. */
+  function setMoreBox(at: number, model: string): void {
+    if (model !== '') {
+      const box = other(more[at].box, model);
+      setMore(more.map((m, k) => (k === at ? { ...m, box } : m)));
+      change({ input: feeding(box, spec.input) });
+      return;
+    }
+    const { run } = more[at];
+    if (at === 0) change({ run, more: more.length > 1 ? more.slice(1) : undefined });
+    else setMore(more.flatMap((m, k) => (k === at ? [] : [k === at - 1 ? { ...m, run } : m])));
   }
   function setInput(model: string): void {
     change({
       input: feeding(spec.box, other(spec.input, model)),
-      ...(spec.run
-        ? { run: { ...spec.run, plugs: undefined } }
-        : spec.lead
-          ? { lead: { ...spec.lead, plugs: undefined } }
-          : {})
+      ...(more.length > 0
+        ? { more: more.map((m) => ({ ...m, run: { ...m.run, plugs: undefined } })) }
+        : spec.run
+          ? { run: { ...spec.run, plugs: undefined } }
+          : spec.lead
+            ? { lead: { ...spec.lead, plugs: undefined } }
+            : {})
     });
   }
   function submit(event: SubmitEvent): void {
@@ -110,13 +140,18 @@
     {#if tried && spec.channel !== undefined && !isChannel(spec.channel)}
       <p class="pb-1 text-right text-error" role="alert">{NO_CHANNEL}</p>
     {/if}
-    <ChoiceField label="Source" value={spec.source.model} choices={kinds('source')} onset={setSource} />
-    <ChoiceField
-      label="Plays"
-      value={plays}
-      choices={INSTRUMENT_IDS.map((value) => ({ value, text: INSTRUMENT_NAMES[value] }))}
-      onset={(instrument) => change({ source: { ...spec.source, settings: { ...spec.source.settings, instrument } } })}
-    />
+    {#if spec.from}
+      <p class="py-1">Leaves <strong>{plan.lines[spec.from]?.name}</strong>.</p>
+    {:else}
+      <ChoiceField label="Source" value={spec.source.model} choices={kinds('source')} onset={setSource} />
+      <ChoiceField
+        label="Plays"
+        value={plays}
+        choices={INSTRUMENT_IDS.map((value) => ({ value, text: INSTRUMENT_NAMES[value] }))}
+        onset={(instrument) =>
+          change({ source: { ...spec.source, settings: { ...spec.source.settings, instrument } } })}
+      />
+    {/if}
     <QuantityField
       label="Lead"
       kind="length"
@@ -135,6 +170,22 @@
         high={MAX_METRES}
         onset={(m) => change({ run: cable('run', spec.run, m) })}
       />
+    {/if}
+    {#each more as { box, run }, k (k)}
+      <ChoiceField label="Box {k + 2}" value={box.model} choices={BOXES} onset={(model) => setMoreBox(k, model)} />
+      <QuantityField
+        label="Behind it"
+        kind="length"
+        value={run.metres}
+        low={0}
+        high={MAX_METRES}
+        onset={(metres) => setMore(more.map((m, j) => (j === k ? { ...m, run: { ...m.run, metres } } : m)))}
+      />
+    {/each}
+    {#if spec.box && more.length < MOST_BOXES - 1}
+      <p class="py-1 text-right text-quiet">
+        <button type="button" class="underline" onclick={addBox}>another box behind it</button>
+      </p>
     {/if}
     {#if !spec.box}
       <p class="py-1 text-right text-quiet">

@@ -2,11 +2,13 @@
   import { modelOf } from '$core/gear/catalogue';
   import { CABLES } from '$core/gear/cables';
   import type { LineReport } from '$core/judge/judge';
+  import { type Severity, worst } from '$core/judge/types';
+  import { type Branch, comesBack } from '$core/plan/branch';
   import type { Line } from '$core/plan/lines';
   import type { Plan } from '$core/plan/schema';
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { verdict } from '$core/words/findings';
-  import { modelName, modelShort } from '$core/words/names';
+  import { modelName, modelShort, SEVERITY_NAMES } from '$core/words/names';
   import { columnsOf } from './board';
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
@@ -15,6 +17,10 @@
   interface Props {
     plan: Plan;
     line: Line;
+    /** Where it leaves another line. */
+    branch: Branch | null;
+    /** Which half of a stereo pair's bracket stands beside it. */
+    bracket: 'upper' | 'lower' | null;
     report: LineReport | undefined;
     open: boolean;
     current: boolean;
@@ -24,17 +30,37 @@
     oninfo: () => void;
     onbuild: () => void;
   }
-  const { plan, line, report, open, current, ontoggle, ondevice, oncable, oninfo, onbuild }: Props = $props();
+  const { plan, line, branch, bracket, report, open, current, ontoggle, ondevice, oncable, oninfo, onbuild }: Props =
+    $props();
 
-  const parts = $derived(columnsOf(plan, line));
-  const isJoint = $derived(parts.box !== null && modelOf(plan.devices[parts.box].model).family === 'joint');
+  const parts = $derived(columnsOf(plan, line, branch?.at));
+  const joint = $derived(
+    parts.middle.length === 1 && modelOf(plan.devices[parts.middle[0]].model).family === 'joint'
+      ? parts.middle[0]
+      : null
+  );
+  /** Closed there is room for two; the rest is counted. */
+  const shown = $derived(open || parts.middle.length < 3 ? parts.middle : parts.middle.slice(0, 1));
+  const back = $derived(!branch && comesBack(plan, line));
+  const sourceText = $derived(
+    parts.source === null ? '' : `${branch ? 'off ' : back ? '↩ ' : ''}${modelShort(plan.devices[parts.source].model)}`
+  );
+  const sourceTitle = $derived(
+    parts.source === null
+      ? ''
+      : branch
+        ? `Leaves ${plan.lines[branch.of]?.name ?? 'another line'} at the ${modelName(plan.devices[parts.source].model)}`
+        : `${modelName(plan.devices[parts.source].model)}${back ? ', coming back from the desk' : ''}`
+  );
+  /** What a cable between two boxes has to say, worst of its stitches. */
+  const patchMark = (cable: string): Severity => worst(report?.marks[line.cables.indexOf(cable)] ?? []);
 
-  function strokes(cable: string | undefined): 0 | 1 | 2 {
+  function strokes(cable: string | null): 0 | 1 | 2 {
     if (!cable) return 0;
     const balanced = report?.findings.some((f) => f.code === 'balanced' && f.at === line.cables.indexOf(cable));
     return (balanced ?? CABLES[plan.cables[cable].kind].cores === 2) ? 2 : 1;
   }
-  function label(cable: string | undefined): string {
+  function label(cable: string | null): string {
     if (!cable) return '';
     const { metres, couplers, kind } = plan.cables[cable];
     const rest = couplers
@@ -51,7 +77,10 @@
   const name = $derived(line.info?.name ?? 'Unnamed');
 </script>
 
-<div class="board-row py-[3px] {open ? 'bg-card' : current ? 'bg-base-200/60' : ''}" data-line={line.id}>
+<div class="board-row relative py-[3px] {open ? 'bg-card' : current ? 'bg-base-200/60' : ''}" data-line={line.id}>
+  {#if bracket}<span class="bracket bracket-{bracket}" title="Pair “{line.info?.pair}”"
+      ><span class="sr-only">Pair {line.info?.pair}</span></span
+    >{/if}
   <button
     type="button"
     class="num no text-left text-quiet hover:text-base-content"
@@ -73,58 +102,83 @@
       {#if parts.source}
         <button
           type="button"
-          class="chip"
+          class="chip {branch ? 'chip-branch' : ''}"
           tabindex={current ? 0 : -1}
-          title={modelName(plan.devices[parts.source].model)}
-          onclick={() => ondevice(parts.source!)}>{modelShort(plan.devices[parts.source].model)}</button
+          title={sourceTitle}
+          aria-label={branch || back ? sourceTitle : undefined}
+          onclick={() => ondevice(parts.source!)}>{sourceText}</button
         >
       {:else}
         <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}>no source</button>
       {/if}
       <Thread
-        strokes={strokes(parts.lead.at(-1))}
-        at={parts.lead.length - 1}
-        report={parts.lead.length > 0 ? report : undefined}
-        label={label(parts.lead.at(-1))}
+        strokes={strokes(parts.lead)}
+        at={parts.lead ? line.cables.indexOf(parts.lead) : -1}
+        report={parts.lead ? report : undefined}
+        label={label(parts.lead)}
         reachable={open}
         onpick={() => !open && ontoggle()}
-        onedit={() => parts.lead.length > 0 && oncable(parts.lead.at(-1)!)}
+        onedit={() => parts.lead && oncable(parts.lead)}
       />
-      {#if parts.box && !isJoint}
-        <button
-          type="button"
-          class="chip"
-          tabindex={current ? 0 : -1}
-          title={modelName(plan.devices[parts.box].model)}
-          onclick={() => ondevice(parts.box!)}
-          >{modelShort(plan.devices[parts.box].model)}{parts.middle.length > 1
-            ? ` +${parts.middle.length - 1}`
-            : ''}</button
-        >
-      {:else if parts.box}
+      {#if joint}
         <Thread
           strokes={1}
-          label={modelShort(plan.devices[parts.box].model)}
+          label={modelShort(plan.devices[joint].model)}
           reachable={open}
-          onedit={() => ondevice(parts.box!)}
+          onedit={() => ondevice(joint)}
         />
+      {:else if parts.middle.length > 0}
+        <span class="chips">
+          {#each shown as id, k (id)}
+            {#if k > 0}
+              {@const patch = parts.patches[k - 1]}
+              <button
+                type="button"
+                class="patch"
+                tabindex={open ? 0 : -1}
+                title="{label(patch)} between them: {SEVERITY_NAMES[patchMark(patch)]}"
+                aria-label="{label(patch)} between them: {SEVERITY_NAMES[patchMark(patch)]}"
+                onclick={() => oncable(patch)}><Mark severity={patchMark(patch)} /></button
+              >
+            {/if}
+            <button
+              type="button"
+              class="chip"
+              tabindex={current ? 0 : -1}
+              title={modelName(plan.devices[id].model)}
+              onclick={() => ondevice(id)}>{modelShort(plan.devices[id].model)}</button
+            >
+          {/each}
+          {#if shown.length < parts.middle.length}
+            <button
+              type="button"
+              class="chip chip-more"
+              tabindex={-1}
+              title={parts.middle
+                .slice(shown.length)
+                .map((id) => modelName(plan.devices[id].model))
+                .join(', ')}
+              onclick={ontoggle}>+{parts.middle.length - shown.length}</button
+            >
+          {/if}
+        </span>
       {:else}
         <Thread
           strokes={0}
-          label={parts.lead.length > 0 && parts.input ? 'no box' : ''}
+          label={parts.lead && parts.input ? 'no box' : ''}
           hint="Put in a box"
           reachable={open}
           onedit={onbuild}
         />
       {/if}
       <Thread
-        strokes={strokes(parts.run[0])}
-        at={line.cables.indexOf(parts.run[0])}
-        report={parts.run.length > 0 ? report : undefined}
-        label={label(parts.run[0])}
+        strokes={strokes(parts.run)}
+        at={parts.run ? line.cables.indexOf(parts.run) : -1}
+        report={parts.run ? report : undefined}
+        label={label(parts.run)}
         reachable={open}
         onpick={() => !open && ontoggle()}
-        onedit={() => parts.run.length > 0 && oncable(parts.run[0])}
+        onedit={() => parts.run && oncable(parts.run)}
       />
       {#if parts.input}
         <button

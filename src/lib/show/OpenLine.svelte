@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Remedy } from '$core/advise/remedies';
-  import { modelOf } from '$core/gear/catalogue';
   import { type LineReport, problems } from '$core/judge/judge';
   import { rank } from '$core/judge/types';
+  import type { Branch } from '$core/plan/branch';
   import type { Line } from '$core/plan/lines';
   import { formatQuantity } from '$core/units/format';
   import type { Op, Plan } from '$core/plan/schema';
@@ -26,6 +26,7 @@
   interface Props {
     plan: Plan;
     line: Line;
+    branch: Branch | null;
     report: LineReport | undefined;
     remedies: readonly Remedy[] | null;
     lowCut: LowCut | null;
@@ -46,10 +47,12 @@
     oninfo: () => void;
     onbuild: () => void;
     oncompare: () => void;
+    onbranch: () => void;
   }
   const {
     plan,
     line,
+    branch,
     report,
     remedies,
     lowCut,
@@ -68,13 +71,12 @@
     ondelete,
     oninfo,
     onbuild,
-    oncompare
+    oncompare,
+    onbranch
   }: Props = $props();
 
   const found = $derived(report ? problems(report) : []);
-  const hasBox = $derived(
-    line.devices.length > 2 && line.devices.some((id) => modelOf(plan.devices[id].model).family !== 'input')
-  );
+  const hasBox = $derived(line.devices.length - (branch?.at ?? 0) > 2);
   /** What to tell of a line that has nothing wrong: the numbers one would ask for. */
   const good = (of: LineReport) =>
     of.findings.filter((f) => ['bridges', 'keeps-response', 'gain', 'headroom'].includes(f.code)).slice(0, 4);
@@ -99,7 +101,7 @@
 <section class="border-b-2 border-primary bg-card pb-4" aria-label="{name}, unfolded">
   {#if report?.response}
     <div class="board-row">
-      <div class="corridor-cell"><Corridor {report} {hasBox} /></div>
+      <div class="corridor-cell"><Corridor {report} from={branch?.at ?? 0} {hasBox} /></div>
       <div class="response-cell"><ResponseChart {report} {band} /></div>
     </div>
   {/if}
@@ -274,6 +276,7 @@
     {/each}
     <span class="flex-1 max-sm:hidden"></span>
     <button type="button" class="hover:text-base-content" onclick={oncompare}><kbd class="key">W</kbd> all ways</button>
+    <button type="button" class="hover:text-base-content" onclick={onbranch}><kbd class="key">A</kbd> also to …</button>
     <button type="button" class="hover:text-base-content" onclick={onbuild}
       ><kbd class="key">B</kbd> build by pointing</button
     >

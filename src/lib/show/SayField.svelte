@@ -4,6 +4,7 @@
   import type { Plan } from '$core/plan/schema';
   import { type LineSpec, specOf } from '$core/plan/spec';
   import { complete, type Completion } from '$core/say/complete';
+  import { namesOf } from '$core/say/names';
   import { readLine, type SayFault } from '$core/say/read';
   import { tellLine } from '$core/say/tell';
   import { formatQuantity } from '$core/units/format';
@@ -30,10 +31,10 @@
   let field: HTMLInputElement;
   let draft = '';
 
-  const supplies = $derived(Object.entries(plan.supplies).map(([id, s]) => ({ id, name: s.name })));
-  const reading = $derived(readLine(text, supplies));
+  const known = $derived(namesOf(plan));
+  const reading = $derived(readLine(text, known));
   const refused = $derived(earthAsked(text));
-  const options = $derived(focused ? complete(text, caret, reading) : []);
+  const options = $derived(focused ? complete(text, caret, reading, known) : []);
   // A line that is complete is not to be covered by what it might go on with.
   const open = $derived(options.length > 0 && text.trim() !== '' && reading.spec === null);
   const empty = $derived(text.trim() === '');
@@ -51,7 +52,7 @@
   function begin(line: Line): void {
     const spec = specOf(plan, line);
     draft = text;
-    if (spec) text = tellLine(spec, supplies);
+    if (spec) text = tellLine(spec, known);
     field.focus();
     field.select();
   }
@@ -61,10 +62,11 @@
   }
 
   /** Puts text in to be corrected. */
-  export function put(given: string): void {
+  export function put(given: string, toEnd = false): void {
     text = given;
-    caret = 0;
+    caret = toEnd ? given.length : 0;
     field.focus();
+    requestAnimationFrame(() => field.setSelectionRange(caret, caret));
   }
 
   function take(option: Completion): void {
@@ -136,11 +138,17 @@
     return [
       partial.source && {
         strong: true,
-        text: modelName(partial.source.model) + playing(partial.source.settings.instrument)
+        text: partial.from
+          ? `from ${plan.lines[partial.from]?.name}`
+          : modelName(partial.source.model) + playing(partial.source.settings.instrument)
       },
       partial.lead && { strong: false, text: metres(partial.lead) },
       partial.box && { strong: true, text: modelName(partial.box.model) },
       partial.run && { strong: false, text: metres(partial.run) },
+      ...(partial.more ?? []).flatMap(({ box, run }) => [
+        { strong: true, text: modelName(box.model) },
+        { strong: false, text: metres(run) }
+      ]),
       partial.input && { strong: true, text: modelName(partial.input.model) }
     ].filter((p) => !!p);
   });

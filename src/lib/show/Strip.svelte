@@ -22,34 +22,42 @@
     CABLES[plan.cables[cable].kind].cores === 2
       ? 2
       : 1;
-  const label = (cables: readonly string[]): string => {
-    const metres = cables.reduce((sum, id) => sum + plan.cables[id].metres, 0);
-    const couplers = cables.reduce((sum, id) => sum + (plan.cables[id].couplers ?? 0), 0);
+  const label = (id: string): string => {
+    const { metres, couplers } = plan.cables[id];
     return `${formatQuantity('length', metres)}${couplers ? `, ${couplers} coupled` : ''}`;
   };
-  /** The longest of several cables in a column is the one whose stitches are shown. */
-  const longest = (cables: readonly string[]): string =>
-    cables.reduce((a, b) => (plan.cables[b].metres > plan.cables[a].metres ? b : a));
 </script>
 
 <div class="strip">
   <span class="chip" title={modelName(plan.devices[line.devices[0]].model)}
     >{modelShort(plan.devices[line.devices[0]].model)}</span
   >
-  {#if parts.lead.length > 0}
-    {@const cable = longest(parts.lead)}
-    <Thread strokes={strokes(cable)} at={line.cables.indexOf(cable)} {report} label={label(parts.lead)} hint="" />
+  {#if parts.lead}
+    <Thread
+      strokes={strokes(parts.lead)}
+      at={line.cables.indexOf(parts.lead)}
+      {report}
+      label={label(parts.lead)}
+      hint=""
+    />
   {/if}
-  {#if parts.box}
-    <span class="chip" title={parts.middle.map((id) => modelName(plan.devices[id].model)).join(', then ')}
-      >{modelShort(plan.devices[parts.box].model)}{parts.middle.length > 1 ? ` +${parts.middle.length - 1}` : ''}</span
-    >
+  {#if parts.middle.length > 0}
+    <span class="chips">
+      {#each parts.middle as id (id)}
+        <span class="chip" title={modelName(plan.devices[id].model)}>{modelShort(plan.devices[id].model)}</span>
+      {/each}
+    </span>
   {:else}
     <Thread strokes={0} label="no box" hint="" />
   {/if}
-  {#if parts.run.length > 0}
-    {@const cable = longest(parts.run)}
-    <Thread strokes={strokes(cable)} at={line.cables.indexOf(cable)} {report} label={label(parts.run)} hint="" />
+  {#if parts.run}
+    <Thread
+      strokes={strokes(parts.run)}
+      at={line.cables.indexOf(parts.run)}
+      {report}
+      label={label(parts.run)}
+      hint=""
+    />
   {:else}
     <Thread strokes={0} />
   {/if}

@@ -1,12 +1,15 @@
 import { judgePlan } from '$core/judge/judge';
 import { applyEdit } from '$core/plan/edit';
+import { branchesOf } from '$core/plan/branch';
 import { traceLines } from '$core/plan/lines';
 import type { Edit } from '$core/plan/schema';
 import { saltRoad } from '$lib/server/demo-shows';
 import { describe, expect, it } from 'vitest';
-import { arrange, tally } from './board';
-import { copyText, readPaste } from './clipboard';
-import { dropOwn, ownId, putOwn, setModel, setOwn } from './edits';
+import { namesOf } from '$core/say/names';
+import { readLine } from '$core/say/read';
+import { arrange, bracketOf, columnsOf, grouped, tally } from './board';
+import { copyText, pastedRows, readRow } from './clipboard';
+import { addLine, dropOwn, ownId, putOwn, setModel, setOwn } from './edits';
 
 const plan = saltRoad();
 const lines = traceLines(plan);
@@ -43,20 +46,52 @@ describe('the board', () => {
   });
 });
 
+describe('what hangs together', () => {
+  const show = ['Amp: from Upright bass, 2 m, guitar amp', 'Cue right: headphone jack, 3 m, mic 30'].reduce(
+    (at, text) => {
+      const done = applyEdit(at, addLine(at, readLine(text, namesOf(at)).spec!)!);
+      if (!done.ok) throw new Error(JSON.stringify(done.fault));
+      return done.plan;
+    },
+    plan
+  );
+  for (const info of Object.values(show.lines)) if (/^Cue/.test(info.name)) info.pair = 'Cue';
+  const all = traceLines(show);
+  const rows = grouped(all, branchesOf(show, all));
+
+  it('stands together: a branch below its line, the sides of a pair in one bracket', () => {
+    const order = names(rows);
+    expect(order.length).toBe(14);
+    expect(order[order.indexOf('Upright bass') + 1]).toBe('Amp');
+    const cue = order.indexOf('Cue laptop');
+    expect(order[cue + 1]).toBe('Cue right');
+    expect(rows.map((_, k) => bracketOf(rows, k)).flatMap((b, k) => (b ? [[b, k]] : []))).toEqual([
+      ['upper', cue],
+      ['lower', cue + 1]
+    ]);
+  });
+  it('a branch has only its own parts in its columns', () => {
+    const amp = rows.find((l) => l.info?.name === 'Amp')!;
+    const { at } = branchesOf(show, all).get(amp.id)!;
+    const parts = columnsOf(show, amp, at);
+    expect(show.devices[parts.source!].model).toBe('active-box-10m');
+    expect([parts.middle, parts.patches, parts.run]).toEqual([[], [], null]);
+    expect(show.cables[parts.lead!].metres).toBe(2);
+  });
+});
+
 describe('the clipboard', () => {
   it('carries every line of the demo in words that read back', () => {
     const text = lines.map((l) => copyText(plan, l)).join('\n');
-    const { specs, strange } = readPaste(plan, text);
-    expect(strange).toBeNull();
-    expect(specs.map((s) => s.name)).toEqual(names(lines));
-    expect(specs.map((s) => s.channel)).toEqual(lines.map((l) => l.info?.channel));
+    const specs = pastedRows(text).map((row) => readRow(plan, row));
+    expect(specs.map((spec) => spec?.name)).toEqual(names(lines));
+    expect(specs.map((spec) => spec?.channel)).toEqual(lines.map((l) => l.info?.channel));
   });
-  it('takes what it understands and hands back the first row that it does not', () => {
-    const { specs, strange } = readPaste(plan, '\n piezo, 3 m, mic \r\nwhatever this is, 4 parsecs\npiezo, 4 m, line');
-    expect(specs.length).toBe(2);
-    expect(strange).toBe('whatever this is, 4 parsecs');
-    expect(readPaste(plan, '').specs).toEqual([]);
-    expect(readPaste(plan, 'piezo, 3 m, mic\n'.repeat(500)).specs.length).toBe(64);
+  it('takes what it understands row by row', () => {
+    const rows = pastedRows('\n piezo, 3 m, mic \r\nwhatever this is, 4 parsecs\npiezo, 4 m, line');
+    expect(rows.map((row) => readRow(plan, row) !== null)).toEqual([true, false, true]);
+    expect(pastedRows('')).toEqual([]);
+    expect(pastedRows('piezo, 3 m, mic\n'.repeat(500)).length).toBe(64);
   });
 });
 

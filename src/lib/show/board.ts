@@ -1,6 +1,7 @@
 import { modelOf } from '$core/gear/catalogue';
 import type { LineReport } from '$core/judge/judge';
 import { rank, SEVERITIES, type Severity } from '$core/judge/types';
+import type { Branch } from '$core/plan/branch';
 import type { Line } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 
@@ -41,20 +42,65 @@ export function tally(lines: readonly Line[], reports: Reports): { severity: Sev
   })).filter((t) => t.count > 0);
 }
 
-/** The parts of a line by the board's columns: whatever chain there is, columns stay shared. */
-export function columnsOf(plan: Plan, { devices, cables }: Pick<Line, 'devices' | 'cables'>) {
+/** What hangs together stands together: a branch below the line it leaves, the second side of a pair below the first. */
+export function grouped(lines: readonly Line[], branches: ReadonlyMap<string, Branch>): Line[] {
+  const children = new Map<string, Line[]>();
+  const shown = new Set(lines.map((l) => l.id));
+  for (const line of lines) {
+    const of = branches.get(line.id)?.of;
+    if (of !== undefined && shown.has(of)) children.set(of, [...(children.get(of) ?? []), line]);
+  }
+  const out: Line[] = [];
+  const seen = new Set<string>();
+  const put = (line: Line): void => {
+    if (seen.has(line.id)) return;
+    seen.add(line.id);
+    out.push(line);
+    (children.get(line.id) ?? []).forEach(put);
+    const { pair } = line.info ?? {};
+    if (pair) lines.filter((l) => l.info?.pair === pair).forEach(put);
+  };
+  const isChild = (line: Line): boolean => [...children.values()].some((list) => list.includes(line));
+  lines.filter((line) => !isChild(line)).forEach(put);
+  return out;
+}
+
+/** Where a row stands in the bracket of its stereo pair; null outside of one, or when its other side is not next to it. */
+export function bracketOf(rows: readonly Line[], k: number): 'upper' | 'lower' | null {
+  const pair = rows[k].info?.pair;
+  if (!pair) return null;
+  if (rows[k + 1]?.info?.pair === pair && rows[k - 1]?.info?.pair !== pair) return 'upper';
+  return rows[k - 1]?.info?.pair === pair && rows[k + 1]?.info?.pair !== pair ? 'lower' : null;
+}
+
+/** The short end of a Y lead belongs to what it is plugged into. */
+const TAIL = 0.5;
+
+/**
+ * The parts of a line by the board's columns: whatever chain there is, columns stay shared. Source, the first cable, everything
+ * between, the last cable, input; of a branch only what it has of its own, and the device that it leaves for a source.
+ */
+export function columnsOf(plan: Plan, { devices, cables }: Pick<Line, 'devices' | 'cables'>, from = 0) {
   const family = (id: string): string => modelOf(plan.devices[id].model).family;
-  const source = family(devices[0]) === 'source' ? devices[0] : null;
-  const input = devices.length > 1 || !source ? devices[devices.length - 1] : null;
-  const middle = devices.slice(source ? 1 : 0, input ? -1 : undefined);
-  const box = middle.find((id) => family(id) === 'box') ?? middle[0] ?? null;
-  const split = box ? devices.indexOf(box) : cables.length;
+  const headed = from > 0 || family(devices[0]) === 'source';
+  const tail =
+    headed &&
+    cables.length > from + 1 &&
+    modelOf(plan.devices[devices[from + 1]].model).ports.some((p) => p.id === 'thru') &&
+    family(devices[from + 1]) === 'joint' &&
+    plan.cables[cables[from]].metres < TAIL;
+  const first = from + (tail ? 1 : 0);
+  const source = headed ? devices[from] : null;
+  const input = devices.length > 1 || !headed ? devices[devices.length - 1] : null;
+  const middle = devices.slice(headed ? first + 1 : 0, input ? -1 : undefined);
+  const last = cables.length - 1;
   return {
     source,
     input: input && input !== source ? input : null,
-    box,
     middle,
-    lead: cables.slice(0, split),
-    run: cables.slice(split)
+    lead: first <= last && headed ? cables[first] : null,
+    /** Between the boxes. */
+    patches: cables.slice(first + 1, last),
+    run: last > first || (!headed && last >= 0) ? cables[last] : null
   };
 }

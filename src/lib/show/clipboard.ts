@@ -1,35 +1,28 @@
 import type { Line } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 import { type LineSpec, specOf } from '$core/plan/spec';
+import { namesOf } from '$core/say/names';
 import { readLine } from '$core/say/read';
 import { tellLine } from '$core/say/tell';
 
 /** Lines travel over the clipboard as the words they are said in, one a row: they can be mailed, kept and pasted back. */
 
-const suppliesOf = (plan: Plan) => Object.entries(plan.supplies).map(([id, s]) => ({ id, name: s.name }));
-
 /** A line as text; null when it is more than words can say. */
 export function copyText(plan: Plan, line: Line): string | null {
   const spec = specOf(plan, line);
-  return spec && tellLine(spec, suppliesOf(plan));
+  return spec && tellLine(spec, namesOf(plan));
 }
 
 /** Most lines taken from one paste. */
 const MOST = 64;
 
-/** What pasted text says: lines that are understood, and the first row that is not. */
-export function readPaste(plan: Plan, text: string): { specs: LineSpec[]; strange: string | null } {
-  const rows = text
+/** Rows of pasted text, each a line in words. */
+export const pastedRows = (text: string): string[] =>
+  text
     .split(/\r?\n/)
-    .map((row) => row.trim())
+    .map((row) => row.trim().slice(0, 300))
     .filter((row) => row !== '')
     .slice(0, MOST);
-  const read = rows.map((row) => ({
-    row: row.slice(0, 300),
-    spec: readLine(row.slice(0, 300), suppliesOf(plan)).spec
-  }));
-  return {
-    specs: read.flatMap((r) => (r.spec ? [r.spec] : [])),
-    strange: read.find((r) => !r.spec)?.row ?? null
-  };
-}
+
+/** A row as a line of this plan; null when it is not understood. Read one by one: a row may leave the line of the row before. */
+export const readRow = (plan: Plan, row: string): LineSpec | null => readLine(row, namesOf(plan)).spec;

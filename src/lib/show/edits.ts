@@ -4,7 +4,8 @@ import { editBy } from '$core/plan/diff';
 import type { Line } from '$core/plan/lines';
 import { useOwn } from '$core/plan/own';
 import type { Cable, Edit, LineInfo, Op, OwnModel, Plan } from '$core/plan/schema';
-import { dropLine, type LineSpec, putLine, specOf } from '$core/plan/spec';
+import { type LineSpec, specOf } from '$core/plan/spec';
+import { dropLine, putLine } from '$core/plan/put';
 
 /** The edits the screen makes, each one step of undo. */
 
