@@ -96,6 +96,7 @@ const results = {
   waysOverJudge: chosen.waysOverJudge,
   propose64Seconds: chosen.alike,
   propose64UnlikeSeconds: chosen.unlike,
+  propose64TwoThreadsSeconds: chosen.twoThreads,
   timesFasterThanSimulator: simulator && simulator.there / simulator.swept,
   timesFasterEveryPoint: simulator && simulator.there / simulator.every,
   sweptOffDb: simulator && simulator.off
@@ -121,6 +122,7 @@ else
       row('all ways of the slowest line', `${results.waysSeconds.toFixed(2)} s`),
       row('a proposal, 64 lines of four kinds, 100 things', `${results.propose64Seconds.toFixed(2)} s`),
       row('the same, no two lines alike', `${results.propose64UnlikeSeconds.toFixed(2)} s`),
+      row('  searched in two threads, as the program does', `${results.propose64TwoThreadsSeconds.toFixed(2)} s`),
       ...(simulator
         ? [
             row('times faster than a general circuit simulator', (simulator.there / simulator.swept).toFixed(1)),

@@ -9,6 +9,8 @@ export default defineConfig({
     ssr: true,
     outDir: 'build/bench',
     target: 'node20',
-    rollupOptions: { input: { run: 'bench/run.ts', worker: 'bench/tolerance.worker.ts' } }
+    rollupOptions: {
+      input: { run: 'bench/run.ts', worker: 'bench/tolerance.worker.ts', search: 'bench/search.worker.ts' }
+    }
   }
 });

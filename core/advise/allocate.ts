@@ -1,14 +1,13 @@
 import { judgePlan, judgeWhole, type LineReport } from '../judge/judge';
-import { type Around, type Pieces, Whole } from '../judge/whole';
+import { type Pieces, Whole } from '../judge/whole';
 import { rank } from '../judge/types';
-import { standsAlone } from '../plan/chain';
 import { applyEdit } from '../plan/edit';
-import type { Line } from '../plan/lines';
+import { type Line, timesOf, together } from '../plan/lines';
 import type { Exposure, Op, Plan } from '../plan/schema';
 import type { Program, Row, Solver } from './program';
-import { reroute, type Route, routesFor } from './routes';
-import { schoolPick } from './schools';
-import { missingBeside, type Part, partsByLine, type Stock, timesOf, together } from './stock';
+import type { Route } from './routes';
+import { Search } from './search';
+import { missingBeside, type Part, partsByLine, type Stock } from './stock';
 
 /** Best use of the kit over all lines at once: one route a line, chosen together so that nothing is used twice. */
 
@@ -16,10 +15,8 @@ import { missingBeside, type Part, partsByLine, type Stock, timesOf, together } 
 const WEIGHT: Readonly<Record<Exposure, number>> = { lead: 3, normal: 1.5, buried: 1 };
 /** Something that is not in the kit has to be had from elsewhere: as bad as a stop on an ordinary line. */
 const HIRE = 300;
-/** Routes of a line that are looked at; beyond these none was ever chosen. */
-const MOST_ROUTES = 10;
-/** Coarse: what is chosen is judged again in full. */
-const PER_OCTAVE = 3;
+/** A phantom supply that is overdrawn fails all who hang on it. */
+const OVERDRAWN = 2000;
 /** Things of which one more is tried, at most. */
 const MOST_WISHES = 12;
 const TOLD_WISHES = 5;
@@ -57,6 +54,8 @@ export interface Proposal {
 export interface AllocateOptions {
   readonly stock: Stock;
   readonly solve: Solver;
+  /** Ways to choose from by line, where they were searched already; searched here when left out. */
+  readonly found?: ReadonlyMap<string, readonly Route[]>;
   /** Called with what share of the work is done; returning false ends it. */
   readonly progress?: (share: number) => boolean | Promise<boolean>;
 }
@@ -77,11 +76,11 @@ export async function allocate(plan: Plan, options: AllocateOptions): Promise<Pr
   const pieces: Pieces = new Map();
   const whole = new Whole(plan, pieces);
   const before = judgeWhole(whole);
+  const search = new Search(plan, stock, whole);
   const choices: Choice[] = [];
-  const known = new Map<string, readonly Route[]>();
   for (const [k, line] of whole.lines.entries()) {
     if (options.progress && !(await options.progress((0.8 * k) / whole.lines.length))) return null;
-    const routes = routesOf(plan, line, () => whole.around(line), stock, known);
+    const routes = options.found?.get(line.id) ?? search.routes(line);
     if (routes.length === 0) continue;
     choices.push({
       line,
@@ -90,10 +89,10 @@ export async function allocate(plan: Plan, options: AllocateOptions): Promise<Pr
       locked: line.info?.locked ?? false
     });
   }
-  const fixed = fixedParts(plan, whole.lines, choices);
-  const first = await decide(choices, stock, fixed, solve);
+  const fixed = fixedLines(plan, whole.lines, choices, before);
+  const first = await decide(plan, choices, stock, fixed, solve);
   if (options.progress && !(await options.progress(0.85))) return null;
-  const wishes = await wishesOf(choices, stock, fixed, solve, first);
+  const wishes = await wishesOf(plan, choices, stock, fixed, solve, first);
   if (options.progress && !(await options.progress(0.95))) return null;
   const allotments = choices.map((choice, k) => allotment(choice, first.picks[k], choices, first.picks, stock, fixed));
   const changed = allotments.reduce<Plan>((at, { route }) => {
@@ -103,61 +102,32 @@ export async function allocate(plan: Plan, options: AllocateOptions): Promise<Pr
   return { allotments, hire: first.hire, wishes, before, after: judgePlan(changed, pieces) };
 }
 
-/** Ways of a line that may be chosen. */
-function routesOf(
-  plan: Plan,
-  line: Line,
-  around: () => Around,
-  stock: Stock,
-  known: Map<string, readonly Route[]>
-): readonly Route[] {
-  const key = likeness(plan, line);
-  const like = known.get(key);
-  const found = like
-    ? like.map((r) => reroute(plan, line, r))
-    : routesFor(plan, line, { perOctave: PER_OCTAVE, around: around(), stock, beside: [], kitFirst: true });
-  if (!like) known.set(key, found);
-  if (line.info?.locked) return found.filter((r) => r.present);
-  // Another sound is another wish: a direct line stays direct in a proposal, unless the amp or a microphone is wanted as well.
-  const want = line.info?.want ?? 'direct';
-  const wished = found.filter((r) => r.present || !r.way.source || want === 'amp' || want === 'both');
-  // A school that the show is set to decides by its rule; the computation chooses where it has none.
-  const taught = schoolPick(plan, line, found);
-  if (taught) return [taught];
-  // Of ways that take the same things only the best one matters.
-  const seen = new Set<string>();
-  const distinct = wished.filter((r) => {
-    const key = r.parts
-      .map((p) => `${p.what} ${p.metres}`)
-      .sort()
-      .join();
-    if (seen.has(key)) return false;
-    seen.add(key);
-    return true;
-  });
-  const top = distinct.slice(0, MOST_ROUTES);
-  const present = found.find((r) => r.present);
-  return present && !top.includes(present) ? [...top, present] : top;
+/** A line that no route was found for: it keeps what it has. */
+interface Fixed {
+  readonly act?: string;
+  readonly host?: string;
+  readonly parts: readonly Part[];
+  /** Phantom that it draws. */
+  readonly ampere: number;
 }
 
-/** Text that two lines share when the same ways are open to them, to the same effect: what the rest of the rig adds in hum aside. */
-const likeness = (plan: Plan, line: Line): string =>
-  JSON.stringify([
-    line.devices.map((id) => [plan.devices[id], plan.lines[id]?.want]),
-    line.cables.map((id) => {
-      const { from, to, ...rest } = plan.cables[id];
-      return [rest, from.port, to.port];
-    }),
-    standsAlone(plan, line)
-  ]);
-
-/** What lines take that no route was found for: they keep what they have. */
-function fixedParts(plan: Plan, lines: readonly Line[], choices: readonly Choice[]): { act?: string; parts: Part[] }[] {
+function fixedLines(
+  plan: Plan,
+  lines: readonly Line[],
+  choices: readonly Choice[],
+  reports: readonly LineReport[]
+): Fixed[] {
   const chosen = new Set(choices.map((c) => c.line.id));
+  const ampere = new Map(reports.map((r) => [r.id, r.phantomAmpere]));
   return partsByLine(
     plan,
     lines.filter((line) => !chosen.has(line.id))
-  ).map(({ line, parts }) => ({ act: line.info?.act, parts }));
+  ).map(({ line, parts }) => ({
+    act: line.info?.act,
+    host: plan.devices[line.id].host,
+    parts,
+    ampere: ampere.get(line.id) ?? 0
+  }));
 }
 
 interface Decision {
@@ -171,7 +141,7 @@ interface Decision {
 function scarce(
   choices: readonly Choice[],
   stock: Stock,
-  fixed: readonly { parts: readonly Part[] }[],
+  fixed: readonly Fixed[],
   more?: string
 ): { part: Part; have: number }[] {
   const asked = new Map<string, Part>();
@@ -189,9 +159,10 @@ const takes = (parts: readonly Part[], { what, metres }: Part): number =>
 
 /** Chooses one route a line by integer programming: exactly the best, not a good guess. */
 async function decide(
+  plan: Plan,
   choices: readonly Choice[],
   stock: Stock,
-  fixed: readonly { act?: string; parts: readonly Part[] }[],
+  fixed: readonly Fixed[],
   solve: Solver,
   more?: string
 ): Promise<Decision> {
@@ -235,10 +206,13 @@ async function decide(
     objective.push([HIRE, variable]);
   }
   rows.push(...pairRows(choices, name));
+  const phantom = phantomRows(plan, choices, fixed, name);
+  rows.push(...phantom.rows);
+  objective.push(...phantom.over.map((variable): [number, string] => [OVERDRAWN, variable]));
   const program: Program = {
     objective,
     rows,
-    binary: choices.flatMap(({ routes }, k) => routes.map((_, r) => name(k, r))),
+    binary: [...choices.flatMap(({ routes }, k) => routes.map((_, r) => name(k, r))), ...phantom.over],
     whole: hired.map((h) => h.variable)
   };
   const answer = await solve(program);
@@ -264,6 +238,42 @@ function hiredOf(list: readonly { part: Part; count: number }[]): { part: Part; 
   });
 }
 
+/**
+ * What all lines draw from the phantom supply of a host, act by act, stays within what it gives. Lines that are locked or fixed may
+ * overdraw it already: then that costs, and is told as a finding.
+ */
+function phantomRows(
+  plan: Plan,
+  choices: readonly Choice[],
+  fixed: readonly Fixed[],
+  name: (k: number, r: number) => string
+): { rows: Row[]; over: string[] } {
+  const rows: Row[] = [];
+  const over: string[] = [];
+  const MILLI = 1000;
+  Object.entries(plan.hosts).forEach(([id, { phantomMost }], h) => {
+    if (phantomMost === undefined) return;
+    timesOf(choices.map((c) => c.line)).forEach((act, t) => {
+      const here = (host: string | undefined, other: string | undefined): boolean =>
+        host === id && together(act, other);
+      const terms = choices.flatMap(({ line, routes }, k) =>
+        here(plan.devices[line.id].host, line.info?.act)
+          ? routes.flatMap(({ report }, r): [number, string][] =>
+              report.phantomAmpere > 0 ? [[report.phantomAmpere * MILLI, name(k, r)]] : []
+            )
+          : []
+      );
+      if (terms.length === 0) return;
+      const gone = fixed.filter((f) => here(f.host, f.act)).reduce((sum, f) => sum + f.ampere, 0) * MILLI;
+      const most = terms.reduce((sum, [ampere]) => sum + ampere, gone);
+      const variable = `p${h}_${t}`;
+      over.push(variable);
+      rows.push({ terms: [...terms, [-most, variable]], sense: '<=', bound: phantomMost * MILLI - gone });
+    });
+  });
+  return { rows, over };
+}
+
 /** The two sides of a stereo pair get the same boxes and the same kind of input. */
 function pairRows(choices: readonly Choice[], name: (k: number, r: number) => string): Row[] {
   const rows: Row[] = [];
@@ -286,9 +296,10 @@ function pairRows(choices: readonly Choice[], name: (k: number, r: number) => st
 
 /** What one more of each thing would be worth. */
 async function wishesOf(
+  plan: Plan,
   choices: readonly Choice[],
   stock: Stock,
-  fixed: readonly { act?: string; parts: readonly Part[] }[],
+  fixed: readonly Fixed[],
   solve: Solver,
   first: Decision
 ): Promise<Wish[]> {
@@ -307,7 +318,7 @@ async function wishesOf(
   const names = [...wanted.entries()].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).slice(0, MOST_WISHES);
   const wishes: Wish[] = [];
   for (const [what] of names) {
-    const next = await decide(choices, stock, fixed, solve, what);
+    const next = await decide(plan, choices, stock, fixed, solve, what);
     const gain = first.points - next.points;
     if (gain <= 1) continue;
     const better = choices

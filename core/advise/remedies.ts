@@ -202,6 +202,7 @@ const SAME_THING: readonly (readonly Code[])[] = [
   ['short-unbalanced', 'long-unbalanced', 'balanced'],
   ['no-loop', 'loop'],
   ['phantom-reaches', 'phantom-off', 'phantom-none'],
+  ['phantom-enough', 'phantom-spent'],
   ['plug-fits', 'plug-does-not-fit', 'stereo-cancels', 'right-shorted', 'leg-on-shield']
 ];
 

@@ -1,7 +1,7 @@
 import { modelOf } from '../gear/catalogue';
 import type { CableKindId } from '../gear/cables';
 import type { Plug } from '../gear/sockets';
-import { type Line, traceLines } from '../plan/lines';
+import { type Line, timesOf, together, traceLines } from '../plan/lines';
 import type { Cable, Plan } from '../plan/schema';
 import type { Kit } from '../kit/schema';
 
@@ -121,15 +121,6 @@ function group(parts: readonly Part[]): Part[][] {
 /** The kit that a show draws from: null when anything can be had. */
 export const kitFor = (plan: Plan, crew: Kit): Kit | null =>
   plan.policy.kit === 'crew' ? crew : plan.policy.kit === 'own' ? (plan.kit ?? {}) : null;
-
-/** Whether two lines are ever on at the same time: those of different acts are not. */
-export const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;
-
-/** The times that have to be looked at one by one: each act, or the whole evening where there are none. */
-export function timesOf(lines: readonly Line[]): readonly (string | undefined)[] {
-  const acts = [...new Set(lines.flatMap((l) => l.info?.act || []))];
-  return acts.length > 0 ? acts : [undefined];
-}
 
 /** What each line takes; a device that several share is the first one's. @param known devices that are accounted for already */
 export function partsByLine(

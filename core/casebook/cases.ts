@@ -3,6 +3,7 @@ import { blankPlan } from '../plan/blank';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
 import type { Code, Severity } from '../judge/types';
+import { namesOf } from '../say/names';
 import { readLine } from '../say/read';
 
 /** What a case must yield. */
@@ -19,10 +20,12 @@ export interface Case {
   readonly what: string;
   /** The line in words, on two supplies 0.3 V apart: Stage, and Annex where the desk is. */
   readonly says: string;
-  /** What words cannot say. */
-  readonly variant?: 'plain-y' | 'amp-on-thru';
-  /** Id of the line that is looked at, where it is not the spoken one. */
-  readonly line?: string;
+  /** Further lines in words, which may leave the first. */
+  readonly also?: readonly string[];
+  /** Whether the last of those is the line that is looked at. */
+  readonly last?: true;
+  /** What the desk's phantom supply gives in all, amperes. */
+  readonly phantomMost?: number;
   readonly finds: Expected;
   /** The best remedy in words; null where nothing helps or nothing is wrong. */
   readonly remedy: string | null;
@@ -33,43 +36,24 @@ export interface Mistake extends Case {
   readonly right: string;
 }
 
-const SUPPLIES = [
-  { id: 'stage', name: 'Stage' },
-  { id: 'annex', name: 'Annex' }
-];
-/** Between what is said and what words cannot say. */
-const VARIANTS: Readonly<Record<NonNullable<Case['variant']>, (plan: Plan) => void>> = {
-  'plain-y': (plan) => {
-    plan.devices.mid = { model: 'plain-y', settings: {} };
-  },
-  'amp-on-thru': (plan) => {
-    plan.devices.amp = { model: 'amp-in', settings: {}, supply: 'annex' };
-    plan.cables.thru = {
-      kind: 'instrument',
-      metres: 2,
-      from: { device: 'mid', port: 'thru' },
-      to: { device: 'amp', port: 'in' },
-      plugs: ['ts', 'ts']
-    };
-  }
-};
-
 /** The plan of a case. @throws when its words are not understood */
-export function planOf({ says, variant }: Pick<Case, 'says' | 'variant'>): Plan {
+export function planOf({ says, also = [], phantomMost }: Pick<Case, 'says' | 'also' | 'phantomMost'>): Plan {
   const plan: Plan = {
     ...blankPlan(),
     supplies: {
       stage: { name: 'Stage', emf: 0.01, ohm: 0.2, dimmers: false },
       annex: { name: 'Annex', emf: 0.3, ohm: 0.2, dimmers: false }
     },
-    hosts: { desk: { name: 'Desk', supply: 'annex', feed: 'mains-1' } }
+    hosts: { desk: { name: 'Desk', supply: 'annex', feed: 'mains-1', ...(phantomMost ? { phantomMost } : {}) } }
   };
-  const { spec, faults } = readLine(says, { supplies: SUPPLIES });
-  if (!spec) throw new Error(`${says}: ${JSON.stringify(faults)}`);
-  putLine(plan, spec, (role) => role);
-  if (variant) VARIANTS[variant](plan);
+  [says, ...also].forEach((text, k) => {
+    const { spec, faults } = readLine(text, namesOf(plan));
+    if (!spec) throw new Error(`${text}: ${JSON.stringify(faults)}`);
+    putLine(plan, spec, (role) => (k === 0 ? role : `also${k}-${role}`));
+  });
   return plan;
 }
 
 /** Id of the line that a case is about. */
-export const lineOf = ({ line }: Pick<Case, 'line'>): string => line ?? 'in';
+export const lineOf = ({ also, last }: Pick<Case, 'also' | 'last'>): string =>
+  last && also ? `also${also.length}-in` : 'in';

@@ -93,8 +93,7 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'a-plain-y-joining-left-and-right',
     what: 'a plain Y joining left and right',
-    says: 'laptop, 1 m, 2 m jack lead, line',
-    variant: 'plain-y',
+    says: 'laptop, 1 m, plain y, 2 m jack lead, line',
     finds: { code: 'outputs-joined', severity: 'stop', value: 20 },
     right: 'laptop, 1 m, merge box, 2 m jack lead, line',
     remedy:
@@ -122,6 +121,16 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'piezo, 2 m, active box 10m (draw 10 mA), 20 m, mic (phantomMost 4 mA)',
     finds: { code: 'phantom-weak', severity: 'care', value: 34.37 },
     right: 'piezo, 2 m, active box 10m, 20 m, mic',
+    remedy: 'Run the box on a battery'
+  },
+  {
+    id: 'phantom-of-the-whole-desk',
+    what: 'more boxes on phantom than the desk feeds',
+    says: 'piezo, 2 m, active box 10m (draw 8 mA), 20 m, mic',
+    also: ['piezo, 2 m, active box 10m (draw 8 mA), 20 m, mic', 'piezo, 2 m, active box 10m (draw 8 mA), 20 m, mic'],
+    phantomMost: 0.02,
+    finds: { code: 'phantom-spent', severity: 'stop', value: 24 },
+    right: 'piezo, 2 m, active box 10m (draw 8 mA), 20 m, mic',
     remedy: 'Run the box on a battery'
   },
   {
@@ -183,9 +192,9 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'a-thru-that-joins-what-the-lift-parts',
     what: 'a thru that joins what the lift parts',
-    says: 'keyboard earthed on Stage, 2 m, passive box lifted, 20 m, mic',
-    variant: 'amp-on-thru',
-    line: 'amp',
+    says: 'Keys: keyboard earthed on Stage, 2 m, passive box lifted, 20 m, mic',
+    also: ['from Keys, 2 m, guitar amp, on Annex'],
+    last: true,
     finds: { code: 'thru-joins', severity: 'stop', value: 22.45 },
     right: 'keyboard earthed on Stage, 2 m, passive box lifted, 20 m, mic',
     remedy: 'Run the source on its battery, and pad −20 dB at the input'

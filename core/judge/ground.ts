@@ -11,11 +11,22 @@ import { type Fact, fact, type Finding } from './types';
 
 /**
  * Loops through this cable's shield, hum, lift, and whether phantom goes where it should.
- * @param hum of the whole rig at this line's input; null when its earths cannot be solved
- * @param ties hosts and supplies that the rest of the rig joins
+ * @param rest hum of the whole rig at this line's input, null when its earths cannot be solved; hosts and supplies that the rest of
+ *   the rig joins; what all lines draw from the phantom supply of this one's host, amperes
  */
-export function checkGround(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[] {
-  return [...loops(c, hum, ties), ...humOf(c, hum), ...phantom(c), ...battery(c), ...lifted(c), ...earths(c)];
+export function checkGround(
+  c: JoinContext,
+  { hum, ties, drawn }: { hum: Hum | null; ties: readonly Tie[]; drawn: number }
+): Finding[] {
+  return [
+    ...loops(c, hum, ties),
+    ...humOf(c, hum),
+    ...phantom(c),
+    ...budget(c, drawn),
+    ...battery(c),
+    ...lifted(c),
+    ...earths(c)
+  ];
 }
 
 /** Hum under the playing, dB, from one kind of cause or all. */
@@ -146,6 +157,24 @@ function phantom(c: JoinContext): Finding[] {
     ];
   }
   return out;
+}
+
+/** The phantom supply of a desk feeds all its inputs: what they draw together against what it gives. */
+function budget(c: JoinContext, drawn: number): Finding[] {
+  const { host } = c.plan.devices[c.far.id];
+  const own = c.solution.phantom?.ampere ?? 0;
+  if (!c.last || host === undefined || own <= 0) return [];
+  const { name, phantomMost } = c.plan.hosts[host];
+  if (phantomMost === undefined) return [];
+  const over = drawn > phantomMost;
+  return [
+    finding(
+      over ? 'phantom-spent' : 'phantom-enough',
+      c.at,
+      { severity: over ? 'stop' : 'clean', value: drawn * 1000, unit: 'mA', limit: phantomMost * 1000 },
+      [fact('names', 'id', name), fact('drawn', 'current', own), fact('most', 'current', phantomMost)]
+    )
+  ];
 }
 
 /** A capsule that wants a few volts up the wire, and an input that gives none. */

@@ -53,6 +53,8 @@ export interface LineReport {
   } | null;
   /** What phantom leaves at the end of its way, volts. */
   readonly phantomVolts: number | null;
+  /** Drawn from the input's phantom supply, amperes; 0 where there is none. */
+  readonly phantomAmpere: number;
   /** Rejection of the last stretch, dB; null when it is not balanced. */
   readonly cmrr: number | null;
   readonly response: { hz: number[]; db: number[]; ideal: number[] } | null;
@@ -142,6 +144,7 @@ function bare(line: Line, key: string, only: Finding): LineReport {
     hum: null,
     noise: null,
     phantomVolts: null,
+    phantomAmpere: 0,
     cmrr: null,
     response: null,
     notes: null
@@ -200,6 +203,7 @@ function stillOf(plan: Plan, solution: LineSolution): Still {
       snr: solution.noise ? floor(last.nominalDbu - solution.noise.flatDbu) : null,
       noise: solution.noise,
       phantomVolts: solution.phantom?.volts ?? null,
+      phantomAmpere: solution.phantom?.ampere ?? 0,
       cmrr: spans[spans.length - 1].cmrrDb,
       response: {
         hz: Array.from(hz),
@@ -213,13 +217,13 @@ function stillOf(plan: Plan, solution: LineSolution): Still {
   return made;
 }
 
-function report(plan: Plan, solution: LineSolution, { hum, ties }: Solved, key: string): LineReport {
+function report(plan: Plan, solution: LineSolution, { hum, ties, drawn }: Solved, key: string): LineReport {
   const { contexts, findings: before, marks: stillMarks, report: rest } = stillOf(plan, solution);
   const findings: Finding[] = [];
   const marks = contexts.map((c, at) => {
     findings.push(...before[at]);
     let ground: Severity = 'clean';
-    for (const f of checkGround(c, hum, ties)) {
+    for (const f of checkGround(c, { hum, ties, drawn })) {
       findings.push(f);
       if (rank(f.severity) > rank(ground)) ground = f.severity;
     }

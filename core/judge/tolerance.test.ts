@@ -79,7 +79,7 @@ describe('tolerance of a line', () => {
     const { plan, line } = made();
     const fixed = drawPlan(plan, line, mulberry32(3));
     fixed.supplies = plan.supplies;
-    const t = sampleLine(fixed, line.id, 9, 0, 2, undefined, { hums: [], ties: [] });
+    const t = sampleLine(fixed, line.id, 9, 0, 2, undefined, { hums: [], ties: [], draws: [] });
     expect(t.arrives[0]).toBe(t.arrives[1]);
   });
 });

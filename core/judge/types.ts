@@ -61,6 +61,8 @@ export const CODES = {
   'phantom-none': 'ground',
   'phantom-into-source': 'ground',
   'phantom-weak': 'ground',
+  'phantom-enough': 'ground',
+  'phantom-spent': 'ground',
   'plug-in-missing': 'ground',
   'battery-lasts': 'ground',
   'battery-short': 'ground',

@@ -1,7 +1,8 @@
 import { CircuitError } from '../circuit/network';
 import { type Domain, domainsOf, isComplete, type Line, scopeKey, sharedKey, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { type DomainHum, domainHum, type Hum, RigHum } from '../rig/hum';
+import { type Draw, drawn, drawOf } from './budget';
+import { type DomainHum, domainHum, EarthSum, type Hum, RigHum } from '../rig/hum';
 import { type Loop, loopsOf } from '../rig/loops';
 import { type Tie, tiesOf } from '../rig/rings';
 import { benchOf, inputsOf, type LineSolution, shapeOf, solveLine } from '../rig/solve';
@@ -49,6 +50,8 @@ function attempt<T>(run: () => T): T | CircuitError {
 export interface Around {
   readonly hums: readonly DomainHum[];
   readonly ties: readonly Tie[];
+  /** Phantom that other lines draw. */
+  readonly draws: readonly Draw[];
 }
 
 /** What a line's judgement reads. */
@@ -56,6 +59,8 @@ export interface Solved {
   readonly solution: LineSolution | CircuitError;
   readonly hum: Hum | null;
   readonly ties: readonly Tie[];
+  /** What is drawn from the phantom supply of its host in all while it is on, amperes. */
+  readonly drawn: number;
 }
 
 export type Which = 'all' | 'sofar' | 'fresh';
@@ -114,6 +119,7 @@ export class Whole {
     for (const { ties } of pieces) for (const tie of ties) shared.set(tie.join(), (shared.get(tie.join()) ?? 0) + 1);
     const out = new Map<string, Solved>();
     const lineOf = new Map(this.lines.map((line) => [line.id, line]));
+    const draws = this.#draws(() => true);
     for (const [k, piece] of pieces.entries()) {
       if (which === 'fresh' && !this.#fresh.has(k)) continue;
       const own = new Set(piece.ties.map((tie) => tie.join()));
@@ -122,10 +128,18 @@ export class Whole {
         out.set(id, {
           solution,
           hum: piece.hum && rig ? rig.at(piece.hum, id, shapeOf(this.plan, lineOf.get(id)!)) : null,
-          ties
+          ties,
+          drawn: totalOf(this.plan, lineOf.get(id)!, draws)
         });
     }
     return out;
+  }
+
+  /** Phantom drawn by the lines of some pieces, as far as they are stepped over. */
+  #draws(counts: (domain: Domain) => boolean): Draw[] {
+    return this.#keys.flatMap((key, k) =>
+      counts(this.domains[k]) ? drawsOf(this.plan, this.domains[k], this.pieces.get(key)!) : []
+    );
   }
 
   /** Every ground loop of the rig, those with the most current first. */
@@ -156,17 +170,45 @@ export class Whole {
     const others = this.domains.flatMap((domain, k) =>
       domain.lines.some((l) => l.id === line.id) ? [] : [this.pieces.get(this.#keys[k])!]
     );
-    return { hums: others.flatMap((p) => p.hum ?? []), ties: others.flatMap((p) => p.ties) };
+    return {
+      hums: others.flatMap((p) => p.hum ?? []),
+      ties: others.flatMap((p) => p.ties),
+      draws: this.#draws((domain) => !domain.lines.some((l) => l.id === line.id))
+    };
   }
 }
 
+const drawsOf = (plan: Plan, domain: Domain, piece: Piece): Draw[] =>
+  domain.lines.flatMap((line) => {
+    const solution = piece.solutions.get(line.id);
+    return (solution && drawOf(plan, line, solution)) ?? [];
+  });
+
+function totalOf(plan: Plan, line: Line, draws: readonly Draw[]): number {
+  const host = plan.devices[line.id].host;
+  return host === undefined || plan.hosts[host].phantomMost === undefined
+    ? 0
+    : drawn(draws, host, line.info?.act || undefined);
+}
+
 /** Null when the earths themselves cannot be solved. */
-function rigHum(plan: Plan, hums: readonly DomainHum[]): RigHum | null {
+function rigHum(plan: Plan, hums: readonly DomainHum[], rest?: EarthSum): RigHum | null {
   try {
-    return new RigHum(plan, hums);
+    return new RigHum(plan, hums, rest);
   } catch {
     return null;
   }
+}
+
+/** What the rest of a rig puts at the earths: the same for every try of a line. */
+const rests = new WeakMap<Around, { names: string; sum: EarthSum }>();
+function restOf(plan: Plan, around: Around): EarthSum {
+  const names = `${Object.keys(plan.hosts).join()};${Object.keys(plan.supplies).join()}`;
+  const known = rests.get(around);
+  if (known?.names === names) return known.sum;
+  const sum = new EarthSum(plan, around.hums);
+  rests.set(around, { names, sum });
+  return sum;
 }
 
 /** One line of a plan that differs from a known one in this line's piece only. */
@@ -178,10 +220,11 @@ export function solveWithin(
   domain: Domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === line.id))!
 ): Solved {
   const piece = solvePiece(plan, domain, perOctave);
-  const rig = piece.hum ? rigHum(plan, [...around.hums, piece.hum]) : null;
+  const rig = piece.hum ? rigHum(plan, [piece.hum], restOf(plan, around)) : null;
   return {
     solution: piece.solutions.get(line.id)!,
     hum: piece.hum && rig ? rig.at(piece.hum, line.id, shapeOf(plan, line)) : null,
-    ties: around.ties
+    ties: around.ties,
+    drawn: totalOf(plan, line, [...around.draws, ...drawsOf(plan, domain, piece)])
   };
 }

@@ -80,7 +80,7 @@ describe('lines that leave other lines', () => {
     ]);
     const levels = judgePlan(plan).map((r) => r.arrives!);
     for (const db of levels) expect(db).toBeCloseTo(levels[0], 1);
-    expect(told(plan)[2]).toBe('Right: from Middle, 6 m, powered speaker');
+    expect(told(plan)[2]).toBe('Right: from Middle, 6 m, powered speaker, on House');
   });
 
   it('a branch that is dropped leaves the line whole; a line that is said anew may become a branch', () => {

@@ -40,6 +40,15 @@ export const isComplete = (plan: Plan, line: Line): boolean =>
   modelOf(plan.devices[line.devices[0]].model).family === 'source' &&
   modelOf(plan.devices[line.id].model).family === 'input';
 
+/** Whether two acts are ever on at the same time: lines of different acts are not. */
+export const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;
+
+/** The times that have to be looked at one by one: each act, or the whole evening where there are none. */
+export function timesOf(lines: readonly Line[]): readonly (string | undefined)[] {
+  const acts = [...new Set(lines.flatMap((l) => l.info?.act || []))];
+  return acts.length > 0 ? acts : [undefined];
+}
+
 /** Everything electrically on this line: its own chain and what hangs on any thru of it. */
 export function lineScope(plan: Plan, line: Line): { devices: string[]; cables: string[] } {
   const devices = new Set(line.devices);

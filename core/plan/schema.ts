@@ -59,7 +59,13 @@ const SupplySchema = z.strictObject({
   ohm: z.number().min(0.001).max(100),
   dimmers: z.boolean()
 });
-const HostSchema = z.strictObject({ name: text, supply: id.optional(), feed });
+const HostSchema = z.strictObject({
+  name: text,
+  supply: id.optional(),
+  feed,
+  /** What its phantom supply gives to all inputs together, amperes; each is bounded by itself where this is not known. */
+  phantomMost: z.number().min(0).max(5).optional()
+});
 const LineSchema = z.strictObject({
   name: text,
   channel: z.number().int().min(1).max(999).optional(),

@@ -169,6 +169,76 @@ interface Standing {
   readonly im: Float64Array;
 }
 
+/** Where each host and supply of a plan stands among the unknowns. */
+const indexOf = ({ hosts, supplies }: Plan): Map<string, number> =>
+  new Map(
+    [...Object.keys(hosts).map((id) => `host:${id}`), ...Object.keys(supplies).map((id) => `supply:${id}`)].map(
+      (name, k) => [name, k]
+    )
+  );
+
+/**
+ * What many pieces put at the hosts and supplies together, harmonic by harmonic: n·n admittances, then n amperes for each kind
+ * of stray, complex. Added up once where one piece is tried many times beside the same others.
+ */
+export class EarthSum {
+  readonly index: ReadonlyMap<string, number>;
+  readonly #size: number;
+  readonly #data: Float64Array;
+
+  constructor(plan: Plan, domains: readonly DomainHum[], start?: EarthSum) {
+    this.index = start?.index ?? indexOf(plan);
+    const n = this.index.size;
+    this.#size = 2 * n * (n + STRAYS.length);
+    this.#data = start ? start.#data.slice() : new Float64Array(this.#size * HARMONICS);
+    for (const domain of domains) this.#take(domain, n);
+  }
+
+  #take(domain: DomainHum, n: number): void {
+    const { data, sounds: has, bounds } = domain;
+    const layout = new Layout(domain);
+    const { k } = layout;
+    const at = bounds.map((b) => this.index.get(b)!);
+    const sum = this.#data;
+    for (let h = 0; h < HARMONICS; h++) {
+      if (!has[h]) continue;
+      const from = h * layout.size;
+      const to = h * this.#size;
+      for (let i = 0; i < k; i++) {
+        for (let j = 0; j < k; j++) {
+          const y = from + 2 * (i * k + j);
+          const place = to + 2 * (at[i] * n + at[j]);
+          sum[place] += data[y];
+          sum[place + 1] += data[y + 1];
+        }
+        for (let g = 0; g < STRAYS.length; g++) {
+          const pushed = from + layout.pushed + 2 * (g * k + i);
+          const place = to + 2 * (n * (n + g) + at[i]);
+          sum[place] += data[pushed];
+          sum[place + 1] += data[pushed + 1];
+        }
+      }
+    }
+  }
+
+  /** Adds what there is at a harmonic to a matrix, and to what stands for each cause, strays from place `first` on. */
+  addTo(matrix: DenseLU, { re, im }: Standing, h: number, first: number): void {
+    const n = this.index.size;
+    const from = (h - 1) * this.#size;
+    const sum = this.#data;
+    for (let i = 0; i < n; i++)
+      for (let j = 0; j < n; j++) {
+        const y = from + 2 * (i * n + j);
+        matrix.add(i, j, sum[y], sum[y + 1]);
+      }
+    const pushed = from + 2 * n * n;
+    for (let k = 0; k < n * STRAYS.length; k++) {
+      re[first * n + k] += sum[pushed + 2 * k];
+      im[first * n + k] += sum[pushed + 2 * k + 1];
+    }
+  }
+}
+
 /** The whole rig's earths solved: what stands at each host and supply at each harmonic, for each cause. */
 export class RigHum {
   readonly #index: ReadonlyMap<string, number>;
@@ -176,58 +246,30 @@ export class RigHum {
   /** By harmonic. */
   readonly #standing: (Standing | null)[] = [];
 
+  /** @param rest what other pieces put there, added up already */
   constructor(
     readonly plan: Plan,
-    domains: readonly DomainHum[]
+    domains: readonly DomainHum[],
+    rest?: EarthSum
   ) {
-    const names = [
-      ...Object.keys(plan.hosts).map((id) => `host:${id}`),
-      ...Object.keys(plan.supplies).map((id) => `supply:${id}`)
-    ];
-    this.#index = new Map(names.map((name, k) => [name, k]));
+    const sum = new EarthSum(plan, domains, rest);
+    this.#index = sum.index;
     this.#supplies = Object.keys(plan.supplies).length;
-    const places = domains.map((d) => this.#places(d));
-    const layouts = domains.map((d) => new Layout(d));
-    for (let h = 1; h <= HARMONICS; h++)
-      this.#standing.push(sounds(plan, h) ? this.#solve(domains, layouts, places, h) : null);
+    for (let h = 1; h <= HARMONICS; h++) this.#standing.push(sounds(plan, h) ? this.#solve(sum, h) : null);
   }
 
   #places({ bounds }: DomainHum): number[] {
     return bounds.map((b) => this.#index.get(b)!);
   }
 
-  #solve(
-    domains: readonly DomainHum[],
-    layouts: readonly Layout[],
-    places: readonly (readonly number[])[],
-    h: number
-  ): Standing {
+  #solve(sum: EarthSum, h: number): Standing {
     const { plan } = this;
     const n = this.#index.size;
     const causes = this.#supplies + STRAYS.length;
     const out = { re: new Float64Array(n * causes), im: new Float64Array(n * causes) };
     const matrix = new DenseLU(n);
     this.#earths(matrix, out, h);
-    for (let d = 0; d < domains.length; d++) {
-      const { data, sounds: has } = domains[d];
-      if (!has[h - 1]) continue;
-      const at = places[d];
-      const layout = layouts[d];
-      const { k } = layout;
-      const base = (h - 1) * layout.size;
-      for (let i = 0; i < k; i++) {
-        for (let j = 0; j < k; j++) {
-          const y = base + 2 * (i * k + j);
-          matrix.add(at[i], at[j], data[y], data[y + 1]);
-        }
-        for (let g = 0; g < STRAYS.length; g++) {
-          const pushed = base + layout.pushed + 2 * (g * k + i);
-          const to = (this.#supplies + g) * n + at[i];
-          out.re[to] += data[pushed];
-          out.im[to] += data[pushed + 1];
-        }
-      }
-    }
+    sum.addTo(matrix, out, h, this.#supplies);
     matrix.factor();
     Object.entries(plan.supplies).forEach(([id, { emf, ohm, dimmers }], cause) => {
       out.re[cause * n + this.#index.get(`supply:${id}`)!] = (emf * emfSpectrum(h, dimmers)) / ohm;

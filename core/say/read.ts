@@ -312,7 +312,10 @@ class Reader {
     }
     const name = givenName ?? this.#name();
     const missing = (['source', 'input'] as const).filter((role) => (role === 'source' ? !source : !this.input));
-    const sourceSpec = source ? { ...device(source), ...(this.supply ? { supply: this.supply } : {}) } : null;
+    // A branch has no source of its own: what is fed from somewhere is its far end.
+    const fed = this.supply ? { supply: this.supply } : {};
+    const sourceSpec = source ? { ...device(source), ...(this.from ? {} : fed) } : null;
+    const inputSpec = this.input ? { ...device(this.input), ...(this.from ? fed : {}) } : null;
     const boxes = this.boxes.map(device);
     const more = boxes.slice(1).flatMap((box, k) => {
       const run = specs[k + 1];
@@ -330,17 +333,17 @@ class Reader {
       ...(name ? { name } : {}),
       ...(sourceSpec ? { source: sourceSpec } : {}),
       ...parts,
-      ...(this.input ? { input: device(this.input) } : {})
+      ...(inputSpec ? { input: inputSpec } : {})
     };
     const spec: LineSpec | null =
-      missing.length === 0 && this.faults.length === 0 && sourceSpec
+      missing.length === 0 && this.faults.length === 0 && sourceSpec && inputSpec
         ? {
             name: name || 'Line',
             ...(this.channel ? { channel: this.channel } : {}),
             ...(this.exposure ? { exposure: this.exposure } : {}),
             source: sourceSpec,
             ...parts,
-            input: device(this.input!)
+            input: inputSpec
           }
         : null;
     return { pieces: this.pieces, faults: this.faults, missing, assumed, spec, partial };

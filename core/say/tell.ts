@@ -17,8 +17,8 @@ export function tellLine(spec: LineSpec, known: Known = {}): string {
     ...(spec.more ?? []).flatMap((m) => [device(m.box, 'box'), cable(m.run, 'run', m.box.model)]),
     input(spec)
   ];
-  const supply = known.supplies?.find((s) => s.id === spec.source.supply);
-  if (supply && !parent) parts.push(`on ${supply.name}`);
+  const supply = known.supplies?.find((s) => s.id === (parent ? spec.input : spec.source).supply);
+  if (supply) parts.push(`on ${supply.name}`);
   if (spec.channel) parts.push(`ch ${spec.channel}`);
   if (spec.exposure === 'lead') parts.push('exposed');
   if (spec.exposure === 'buried') parts.push('buried');

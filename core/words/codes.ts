@@ -22,6 +22,7 @@ const CODE_NAMES: Readonly<Record<string, string>> = {
   loop: 'hum round a loop',
   hums: 'hum',
   'lift-leaks': 'a lift that leaks',
-  'phantom-weak': 'weak phantom'
+  'phantom-weak': 'weak phantom',
+  'phantom-spent': 'phantom overdrawn'
 };
 export const codeName = (code: string): string => CODE_NAMES[code] ?? code.replaceAll('-', ' ');

@@ -124,6 +124,10 @@ export function sentence(f: Finding): string {
       return f.value < (f.limit ?? 0)
         ? `Phantom is on, but only ${formatQuantity('voltage', Math.max(f.value, 0))} are left for the ${model(f)}.`
         : `The ${model(f)} draws more than the ${model(f, 'input')} can give; ${formatQuantity('voltage', f.value)} are left.`;
+    case 'phantom-enough':
+      return `All phantom of ${id(f, 'names')} together is ${formatNumber(f.value)}\u202FmA of ${formatNumber(f.limit ?? 0)}.`;
+    case 'phantom-spent':
+      return `All phantom of ${id(f, 'names')} together would be ${formatNumber(f.value)}\u202FmA; it gives ${formatNumber(f.limit ?? 0)}.`;
     case 'battery-lasts':
       return `On its battery the ${model(f)} plays for ${formatNumber(f.value)} hours.`;
     case 'battery-short':
@@ -281,6 +285,10 @@ export function short(f: Finding): string {
       return 'earth removed';
     case 'phantom-weak':
       return 'phantom weak';
+    case 'phantom-enough':
+      return `phantom ${formatNumber(f.value)}\u202FmA`;
+    case 'phantom-spent':
+      return `phantom ${formatNumber(f.value)}\u202FmA`;
     case 'plug-in-missing':
       return 'no plug-in power';
     case 'battery-lasts':

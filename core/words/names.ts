@@ -226,3 +226,7 @@ export const WANT_NAMES = {
 } as const;
 
 export const CONDITION_NAMES = { works: 'works', suspect: 'suspect', repair: 'in repair' } as const;
+
+/** The output by which a branch leaves another line, short. */
+export const branchShort = (model: string, port: string): string =>
+  model.startsWith('y-') ? 'Y lead' : port === 'iso' ? 'Split' : model === 'speaker-in' ? 'Link' : 'Thru';

@@ -123,6 +123,9 @@ function formula(f: Finding): string {
       return 'hours = charge ÷ current';
     case 'plug-in-missing':
       return 'does an input that gives plug-in power meet the capsule directly';
+    case 'phantom-enough':
+    case 'phantom-spent':
+      return 'Σ current of all lines of this host that are on together ≤ what its supply gives';
     case 'phantom-weak':
       return 'V(left) = V(phantom) − I × 6.81 kΩ ÷ 2, the return by pin 1';
     case 'phantom-reaches':
@@ -239,6 +242,9 @@ function reason(f: Finding): string {
     case 'phantom-none':
     case 'phantom-weak':
       return 'Without supply the box passes next to nothing. Mute the channel before switching phantom.';
+    case 'phantom-enough':
+    case 'phantom-spent':
+      return 'Overdrawn, the supply sags or shuts off for all. Passive boxes and batteries take nothing from it.';
     case 'phantom-into-source':
       return '48 V through 6.81 kΩ can harm an output that was not made for it. Mute, then switch phantom off before plugging.';
     case 'floats-lifted':

@@ -163,6 +163,16 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'Phantom is on, but only 4 V are left for the active box, 1 MΩ.',
     'phantom weak'
   ],
+  'phantom-enough': [
+    finding('phantom-enough', 'clean', 12, [fact('names', 'id', 'Desk')], 60),
+    'All phantom of Desk together is 12 mA of 60.',
+    'phantom 12 mA'
+  ],
+  'phantom-spent': [
+    finding('phantom-spent', 'stop', 72, [fact('names', 'id', 'Desk')], 60),
+    'All phantom of Desk together would be 72 mA; it gives 60.',
+    'phantom 72 mA'
+  ],
   'battery-lasts': [
     finding('battery-lasts', 'clean', 125, [fact('model', 'id', 'active-box')]),
     'On its battery the active box, 1 MΩ plays for 125 hours.',

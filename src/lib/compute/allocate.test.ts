@@ -1,5 +1,6 @@
 import { allocate, opsOf, type Proposal } from '$core/advise/allocate';
 import type { Program } from '$core/advise/program';
+import { parcelsOf, Search } from '$core/advise/search';
 import { Stock } from '$core/advise/stock';
 import { judgePlan } from '$core/judge/judge';
 import { rank } from '$core/judge/types';
@@ -111,6 +112,33 @@ describe('too few boxes', () => {
     const stock = new Stock(kit);
     const parts = p.allotments.flatMap((a) => a.route.parts);
     expect(stock.missing(parts)).toHaveLength(p.hire.reduce((n, h) => n + h.count, 0));
+  });
+  it('phantom of the whole desk is dealt out like a box', async () => {
+    const lines: readonly string[] = ['upright bass', 'cello', 'harp'].map((what) => `${what} ${PIEZO}`);
+    const plan = show(lines.map((text) => [text]));
+    const kit = kitOf('3 active boxes 10m, 3 passive boxes, 6 x 3 m TS');
+    const free = await propose(plan, kit);
+    const draws = (p: Proposal): number => p.allotments.reduce((sum, a) => sum + a.route.report.phantomAmpere, 0);
+    expect(Object.values(boxes(free))).toEqual(Array.from({ length: 3 }, () => 'active-box-10m'));
+    plan.hosts.desk.phantomMost = draws(free) * 0.7;
+    const bound = await propose(plan, kit);
+    expect(draws(bound)).toBeLessThanOrEqual(plan.hosts.desk.phantomMost);
+    expect(bound.after.flatMap((r) => r.findings.map((f) => f.code))).not.toContain('phantom-spent');
+  });
+  it('searched in parcels, by several threads say, the same is proposed', async () => {
+    const plan = show([[`upright bass ${PIEZO}`], [`cello ${PIEZO}`], [`cello ${PIEZO}`], ['laptop, 3 m, mic']]);
+    const stock = new Stock(kitOf('1 active box 10m, 2 passive boxes, 1 media box, 6 x 3 m TS'));
+    const lines = new Search(plan, stock).whole.lines;
+    const parcels = parcelsOf(plan, lines, 2);
+    expect(parcels.flat().sort()).toEqual(lines.map((l) => l.id).sort());
+    const found = new Map(
+      parcels.flatMap((ids) => {
+        const search = new Search(plan, stock);
+        return lines.filter((l) => ids.includes(l.id)).map((l) => [l.id, search.routes(l)] as const);
+      })
+    );
+    const keys = (p: Proposal | null) => p!.allotments.map((a) => [a.lineId, a.route.key]);
+    expect(keys(await allocate(plan, { stock, solve, found }))).toEqual(keys(await allocate(plan, { stock, solve })));
   });
   it('a way called off gives nothing', async () =>
     expect(

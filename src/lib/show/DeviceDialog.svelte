@@ -6,7 +6,7 @@
   import Dialog from '$lib/ui/Dialog.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import type { PartDialogProps } from './part-dialog';
-  import { setDevice, setModel, setSupply } from './edits';
+  import { setDevice, setModel, setPhantomMost, setSupply } from './edits';
 
   const { plan, id, lineName, onedit, onclose, onown }: PartDialogProps & { onown: () => void } = $props();
 
@@ -18,6 +18,7 @@
   const switches = $derived(Object.keys(model.options));
   const feeds = $derived(choicesOf(model, 'feed'));
   const supplies = $derived(Object.entries(plan.supplies).map(([value, s]) => ({ value, text: s.name })));
+  const host = $derived(device.host === undefined ? undefined : plan.hosts[device.host]);
   const subject = $derived(`${modelName(model.id)} of ${lineName}`);
 </script>
 
@@ -52,12 +53,22 @@
       onset={(value) => onedit(setDevice(plan, id, subject, 'feed', value))}
     />
   {/if}
-  {#if model.family === 'source' && supplies.length > 0 && read.feed.startsWith('mains')}
+  {#if !device.host && supplies.length > 0 && read.feed.startsWith('mains') && model.family !== 'box'}
     <ChoiceField
       label="On supply"
       value={device.supply ?? ''}
       choices={[...(device.supply ? [] : [{ value: '', text: 'not said' }]), ...supplies]}
       onset={(value) => onedit(setSupply(plan, id, subject, value))}
+    />
+  {/if}
+  {#if host && 'phantomVolts' in model.params}
+    <QuantityField
+      label="Phantom of {host.name} for all inputs together, at most (0: not known)"
+      kind="current"
+      value={host.phantomMost ?? 0}
+      low={0}
+      high={5}
+      onset={(ampere) => onedit(setPhantomMost(plan, device.host!, ampere))}
     />
   {/if}
   {#if read.feed === 'mains-1' && !device.host}

@@ -8,7 +8,7 @@
   import type { Plan } from '$core/plan/schema';
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { verdict } from '$core/words/findings';
-  import { modelName, modelShort, SEVERITY_NAMES } from '$core/words/names';
+  import { branchShort, modelName, modelShort, SEVERITY_NAMES } from '$core/words/names';
   import { columnsOf } from './board';
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
@@ -41,9 +41,16 @@
   );
   /** Closed there is room for two; the rest is counted. */
   const shown = $derived(open || parts.middle.length < 3 ? parts.middle : parts.middle.slice(0, 1));
+  const stack = $derived(parts.middle.length > 1);
   const back = $derived(!branch && comesBack(plan, line));
+  /** The socket by which a branch leaves. */
+  const port = $derived(branch ? plan.cables[line.cables[branch.at]].from.port : '');
   const sourceText = $derived(
-    parts.source === null ? '' : `${branch ? 'off ' : back ? '↩ ' : ''}${modelShort(plan.devices[parts.source].model)}`
+    parts.source === null
+      ? ''
+      : branch
+        ? branchShort(plan.devices[parts.source].model, port)
+        : `${back ? '↩ ' : ''}${modelShort(plan.devices[parts.source].model)}`
   );
   const sourceTitle = $derived(
     parts.source === null
@@ -100,14 +107,16 @@
   <div class="strip-cell">
     <div class="strip">
       {#if parts.source}
-        <button
-          type="button"
-          class="chip {branch ? 'chip-branch' : ''}"
-          tabindex={current ? 0 : -1}
-          title={sourceTitle}
-          aria-label={branch || back ? sourceTitle : undefined}
-          onclick={() => ondevice(parts.source!)}>{sourceText}</button
-        >
+        <span class={branch ? 'elbow' : 'min-w-0'}>
+          <button
+            type="button"
+            class="chip"
+            tabindex={current ? 0 : -1}
+            title={sourceTitle}
+            aria-label={branch || back ? sourceTitle : undefined}
+            onclick={() => ondevice(parts.source!)}>{sourceText}</button
+          >
+        </span>
       {:else}
         <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}>no source</button>
       {/if}
@@ -128,37 +137,44 @@
           onedit={() => ondevice(joint)}
         />
       {:else if parts.middle.length > 0}
-        <span class="chips">
+        <span
+          class={stack ? 'chips chips-stack' : 'chips'}
+          style:--rows={shown.length < parts.middle.length ? 2 : shown.length}
+        >
           {#each shown as id, k (id)}
-            {#if k > 0}
-              {@const patch = parts.patches[k - 1]}
+            {@const patch = k > 0 ? parts.patches[k - 1] : null}
+            <span class="chip-line">
               <button
                 type="button"
-                class="patch"
-                tabindex={open ? 0 : -1}
-                title="{label(patch)} between them: {SEVERITY_NAMES[patchMark(patch)]}"
-                aria-label="{label(patch)} between them: {SEVERITY_NAMES[patchMark(patch)]}"
-                onclick={() => oncable(patch)}><Mark severity={patchMark(patch)} /></button
+                class="chip"
+                tabindex={current ? 0 : -1}
+                title={modelName(plan.devices[id].model)}
+                onclick={() => ondevice(id)}>{modelShort(plan.devices[id].model)}</button
               >
-            {/if}
-            <button
-              type="button"
-              class="chip"
-              tabindex={current ? 0 : -1}
-              title={modelName(plan.devices[id].model)}
-              onclick={() => ondevice(id)}>{modelShort(plan.devices[id].model)}</button
-            >
+              {#if patch}
+                <button
+                  type="button"
+                  class="patch"
+                  tabindex={open ? 0 : -1}
+                  title="{label(patch)} before it: {SEVERITY_NAMES[patchMark(patch)]}"
+                  aria-label="{label(patch)} before it: {SEVERITY_NAMES[patchMark(patch)]}"
+                  onclick={() => oncable(patch)}><Mark severity={patchMark(patch)} /></button
+                >
+              {/if}
+            </span>
           {/each}
           {#if shown.length < parts.middle.length}
             <button
               type="button"
-              class="chip chip-more"
+              class="chip"
               tabindex={-1}
               title={parts.middle
                 .slice(shown.length)
                 .map((id) => modelName(plan.devices[id].model))
                 .join(', ')}
-              onclick={ontoggle}>+{parts.middle.length - shown.length}</button
+              onclick={ontoggle}
+            >
+              and {parts.middle.length - shown.length} more</button
             >
           {/if}
         </span>

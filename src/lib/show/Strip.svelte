@@ -42,7 +42,7 @@
     />
   {/if}
   {#if parts.middle.length > 0}
-    <span class="chips">
+    <span class={parts.middle.length > 1 ? 'chips chips-stack' : 'chips'} style:--rows={parts.middle.length}>
       {#each parts.middle as id (id)}
         <span class="chip" title={modelName(plan.devices[id].model)}>{modelShort(plan.devices[id].model)}</span>
       {/each}

@@ -93,6 +93,13 @@ export const setSupply = (plan: Plan, device: string, subject: string, supply: s
     draft.devices[device].supply = supply;
   });
 
+/** What a host's phantom supply gives to all inputs together, amperes; 0 where it is not known. */
+export const setPhantomMost = (plan: Plan, host: string, ampere: number): Edit | null =>
+  set(plan, `phantom of ${plan.hosts[host].name}`, (draft) => {
+    if (ampere > 0) draft.hosts[host].phantomMost = ampere;
+    else delete draft.hosts[host].phantomMost;
+  });
+
 /** Another model in the same place: settings both know are kept, plugs follow the new sockets. */
 export const setModel = (plan: Plan, device: string, subject: string, model: string): Edit | null =>
   set(plan, subject, (draft) => {
