@@ -179,7 +179,7 @@ test('wishes of a line, a pair and a low cut, in the open line', async ({ page, 
   await expect(row(page, 'Bouzouki amp').locator('[data-no-box]')).toContainText('No box needed');
   await row(page, 'Pump organ').locator('[data-open]').click();
   await expect(row(page, 'Pump organ').locator('[data-no-box]')).toHaveCount(0);
-  await expect(row(page, 'Pump organ').locator('[data-pair]')).toContainText('Pair “Low end”');
+  await expect(row(page, 'Pump organ').locator('[data-hint="pair"]')).toContainText('Pair “Low end”');
   await row(page, 'Upright bass').locator('[data-open]').focus();
   await page.keyboard.press('w');
   await expect(page.getByText(/^direct and amp, in the mix/)).toBeVisible();
@@ -190,9 +190,9 @@ test('wishes of a line, a pair and a low cut, in the open line', async ({ page, 
   await page.keyboard.type('Fiddle: violin piezo, 3 m, active box 10m, 20 m, mic');
   await page.keyboard.press('Enter');
   const fiddle = row(page, 'Fiddle');
-  await expect(fiddle.locator('[data-low-cut]')).toContainText('A low cut at 80');
+  await expect(fiddle.locator('[data-hint="low-cut"]')).toContainText('A low cut at 80');
   await fiddle.getByRole('button', { name: 'Cut', exact: true }).click();
-  await expect(fiddle.locator('[data-low-cut]')).toHaveCount(0);
+  await expect(fiddle.locator('[data-hint="low-cut"]')).toHaveCount(0);
   await expect(fiddle.locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);
   expect(troubles).toEqual([]);
 });

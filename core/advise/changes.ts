@@ -9,7 +9,7 @@ import type { Plan } from '../plan/schema';
 import { type CableSpec, rolesOf, specOf } from '../plan/spec';
 import { putLine } from '../plan/put';
 import { endsAtDesk, wantedOf } from './routes';
-import { turnedDown } from './switches';
+import { gainChanges, splitChanges } from './places';
 import { waysOf } from './ways';
 
 /** Single changes to a line that may make it better. None touches protective earth. */
@@ -30,7 +30,10 @@ export type RemedyWhat =
   | { code: 'isolate' }
   | { code: 'no-box'; model: string; input: string | null }
   | { code: 'way'; boxes: readonly string[] }
-  | { code: 'turn-down'; db: number };
+  | { code: 'turn-down'; db: number }
+  | { code: 'turn-up'; db: number }
+  | { code: 'box-gain'; model: string; db: number }
+  | { code: 'split'; model: string };
 
 export type Change = { what: RemedyWhat; apply: (draft: Plan) => void };
 
@@ -51,6 +54,8 @@ export function candidates(plan: Plan, line: Line): Change[] {
     ...cableChanges(plan, line),
     ...inputChanges(plan, line),
     ...powerChanges(plan, line),
+    ...gainChanges(plan, line),
+    ...splitChanges(plan, line),
     ...isolating(plan, line),
     ...farBoxes(plan, line),
     ...withoutBox(plan, line)
@@ -252,7 +257,7 @@ function inputChanges(plan: Plan, line: Line): Change[] {
     }));
 }
 
-/** Where the source is plugged in, whether it needs to be, and how much it gives. */
+/** Where the source is plugged in, and whether it needs to be. */
 function powerChanges(plan: Plan, line: Line): Change[] {
   const [id] = line.devices;
   const device = plan.devices[id];
@@ -268,18 +273,11 @@ function powerChanges(plan: Plan, line: Line): Change[] {
         draft.devices[id].supply = there;
       }
     });
-  if (String(feed).startsWith('mains') && model.feeds.includes('battery'))
+  if (feed !== 'battery' && model.feeds.includes('battery'))
     out.push({
       what: { code: 'feed', feed: 'battery' },
       apply: (draft) => {
         draft.devices[id].settings.feed = 'battery';
-      }
-    });
-  for (const { db, volts } of turnedDown(device))
-    out.push({
-      what: { code: 'turn-down', db },
-      apply: (draft) => {
-        draft.devices[id].settings.nominal = volts;
       }
     });
   return out;

@@ -7,7 +7,7 @@ import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
 import { readLine } from '../say/read';
-import { lowCutText, pairText } from '../words/routes';
+import { lowCutText, pairText } from '../words/hints';
 import { lowCutFor } from './range';
 
 function show(...texts: string[]): Plan {

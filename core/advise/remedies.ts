@@ -44,7 +44,10 @@ const WEIGHTY: readonly RemedyWhat['code'][] = [
   'plugs',
   'wiring',
   'no-couplers',
+  'split',
   'turn-down',
+  'turn-up',
+  'box-gain',
   'setting'
 ];
 /** What some changes ask of people beyond the change itself: another socket on the wall may be far away. */
@@ -54,7 +57,10 @@ const EFFORT: Partial<Record<RemedyWhat['code'], number>> = {
   isolate: 1,
   shorter: 30,
   wiring: 1,
-  'turn-down': 1
+  'turn-down': 1,
+  'turn-up': 1,
+  'box-gain': 1,
+  split: 1
 };
 
 /** The grid of a candidate: coarse is enough to rank. */
@@ -125,7 +131,7 @@ interface TryOptions extends JudgeOptions {
 }
 
 /** Changes that put something in: what one puts in, the next does not take out. */
-const PUTS_IN: ReadonlySet<RemedyWhat['code']> = new Set(['box', 'isolate', 'way']);
+const PUTS_IN: ReadonlySet<RemedyWhat['code']> = new Set(['box', 'isolate', 'way', 'split']);
 
 /** Something that has to be had from elsewhere weighs as a remark does. */
 const MISSING = 8;

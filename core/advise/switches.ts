@@ -1,4 +1,4 @@
-import { modelOf } from '../gear/catalogue';
+import { modelOf, Readings } from '../gear/catalogue';
 import type { Setting } from '../gear/types';
 import type { LineReport } from '../judge/judge';
 import { rank } from '../judge/types';
@@ -38,6 +38,24 @@ const GOOD_ROOM_DB = 10;
 /** What a lift may change for the better, and what a pad may. */
 const LIFT_MAY_HELP: ReadonlySet<string> = new Set(['loop', 'hums', 'lift-leaks', 'floats-lifted', 'lift-no-help']);
 const PAD_MAY_HELP: ReadonlySet<string> = new Set(['clips', 'headroom', 'too-hot', 'core-saturates', 'over-rail']);
+
+/** Outputs with a volume of their own, which may be higher as long as peaks stay under their full scale. */
+const TURNED_UP: ReadonlySet<string> = new Set([...TURNED_DOWN, 'headphone', 'keyboard', 'keyboard-balanced']);
+const TURN_UP_DB = [6, 12];
+
+/** The level of an output turned up by each step that its own peaks leave room for, volts RMS; none of any other device. */
+export function turnedUp({
+  model: id,
+  settings
+}: Pick<DeviceSpec, 'model' | 'settings'>): { db: number; volts: number }[] {
+  if (!TURNED_UP.has(id)) return [];
+  const read = new Readings(modelOf(id), settings);
+  const full = read.model.clip?.(read, 1000).out ?? 0;
+  const peak = read.value('nominal') * 10 ** (read.value('crest') / 20);
+  return TURN_UP_DB.map((db) => ({ db, volts: read.value('nominal') * 10 ** (db / 20) })).filter(
+    ({ db }) => peak * 10 ** (db / 20) <= full
+  );
+}
 
 /** The level of such an output turned down by each step, volts RMS; none of any other device. */
 export function turnedDown({

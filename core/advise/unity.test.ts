@@ -6,7 +6,7 @@ import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
 import { readLine } from '../say/read';
-import { unityText } from '../words/routes';
+import { unityText } from '../words/hints';
 import { unityFor } from './unity';
 
 function show(text: string): Plan {

@@ -163,7 +163,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'clip-on mic, 2 m, line',
     finds: { code: 'plug-in-missing', severity: 'stop', value: 0 },
     right: 'clip-on mic, 2 m, camera',
-    remedy: 'Put in an active box, 10 MΩ, and into an instrument input'
+    remedy: 'Put in an active box, 10 MΩ, into an instrument input, and run the source on its battery'
   },
   {
     id: 'lift-on-an-un-earthed-source',

@@ -80,7 +80,11 @@ const LineSchema = z.strictObject({
   /** Its way is settled: no proposal changes it. */
   locked: z.boolean().optional(),
   /** Distance of a microphone that takes the same source on another channel, metres. */
-  micMetres: z.number().min(0).max(100).optional()
+  micMetres: z.number().min(0).max(100).optional(),
+  /** Loudness of the programme that it plays, LUFS over the whole of it (ITU-R BS.1770). */
+  loudness: z.number().min(-70).max(0).optional(),
+  /** Id of the line that it is to sound as loud as. */
+  asLoudAs: id.optional()
 });
 /** A class of the user's own: another's network with other values, and a measured response on top of it where there is one. */
 const OwnModelSchema = z.strictObject({

@@ -50,6 +50,12 @@ function one(w: RemedyWhat): string {
       return `put in ${w.boxes.map((id) => a(modelName(id))).join(', then ')}, at the far end`;
     case 'no-box':
       return `take the ${modelName(w.model)} out, one cable instead${w.input ? ` into ${a(modelName(w.input))}` : ''}`;
+    case 'turn-up':
+      return `turn the source up ${w.db}\u202FdB`;
+    case 'box-gain':
+      return `turn the ${modelName(w.model)} ${w.db > 0 ? 'up' : 'down'} ${Math.abs(w.db)}\u202FdB`;
+    case 'split':
+      return `${a(modelName(w.model))} instead of the Y lead`;
     case 'turn-down':
       return `turn the output down ${w.db}\u202FdB`;
   }

@@ -1,10 +1,7 @@
 import type { Need } from '../advise/needs';
-import type { LowCut } from '../advise/range';
-import type { Pair } from '../judge/pairs';
 import type { Route } from '../advise/routes';
 import type { Option, Question } from '../advise/schools';
 import type { Part } from '../advise/stock';
-import type { Unity } from '../advise/unity';
 import { CABLES, type CableKindId } from '../gear/cables';
 import { modelOf } from '../gear/catalogue';
 import type { Plug } from '../gear/sockets';
@@ -200,27 +197,3 @@ export function decibelsText({ deviation, snr, hum }: { deviation: number; snr: 
   add(-hum, 'more hum', 'less hum');
   return parts.join(', ') || 'within 1 dB';
 }
-
-/** A low cut that the instrument leaves room for. */
-export const lowCutText = ({ model, hz, noteHz, lossDb, rumbleDb }: LowCut): string =>
-  `A low cut at ${hz}\u202FHz in the ${modelName(model)} takes ${formatNumber(Math.max(lossDb, 0), 1)}\u202FdB off the lowest note (${formatQuantity('frequency', noteHz)}) and ${formatNumber(rumbleDb)}\u202FdB off rumble at 20\u202FHz.`;
-
-/** How alike the two sides of a pair arrive, and what to trim. */
-export function pairText({ levelDb, responseDb, sameBoxes }: Pair, second: string): string {
-  const level =
-    Math.abs(levelDb) < 0.1
-      ? 'both sides arrive alike'
-      : `${second} arrives ${formatNumber(Math.abs(levelDb), 1)}\u202FdB ${levelDb > 0 ? 'hotter: trim it down' : 'lower: trim it up'} by that`;
-  const rest = [
-    responseDb >= 0.5 && `their responses part by ${formatNumber(responseDb, 1)}\u202FdB`,
-    !sameBoxes && 'their boxes differ'
-  ].filter(Boolean);
-  return `${upper(level)}${rest.length > 0 ? `; ${rest.join(', and ')}` : ''}.`;
-}
-
-/** How to set a re-amp line so that the amplifier gets what the pickup would have given. */
-export const unityText = ({ pickup, pickupDbu, outputDbu, outputNow }: Unity): string =>
-  `Unity: a tone of 1\u202FkHz at ${formatNumber(outputDbu, 1, true)}\u202FdBu out of the interface reaches the amp at ${formatNumber(pickupDbu, 1, true)}\u202FdBu, as a ${modelName(pickup)} would. ` +
-  (Math.abs(outputDbu - outputNow) < 0.1
-    ? 'It is set so.'
-    : `It is set to ${formatNumber(outputNow, 1, true)}\u202FdBu.`);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { readingsAt } from '$core/plan/devices';
-  import type { Line } from '$core/plan/lines';
+  import { playsProgramme } from '$core/advise/loudness';
+  import { type Line, traceLines } from '$core/plan/lines';
   import type { Edit, Exposure, Plan } from '$core/plan/schema';
   import { delayOf } from '$core/rig/delay';
   import { formatHz, formatNumber } from '$core/units/format';
@@ -8,7 +9,7 @@
   import Dialog from '$lib/ui/Dialog.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import { lineName, setInfo } from './edits';
-  import { EXPOSURES, isChannel, type Want, WANTS, NO_CHANNEL, NO_NAME } from './line-fields';
+  import { EXPOSURES, isChannel, type Want, WANTS, NO_CHANNEL, NO_LOUDNESS, NO_NAME } from './line-fields';
 
   interface Props {
     plan: Plan;
@@ -26,6 +27,20 @@
       2 ===
       1
   );
+
+  const others = $derived(
+    traceLines(plan).flatMap((l) => (l.id === line.id || !l.info ? [] : [{ value: l.id, text: l.info.name }]))
+  );
+
+  function setLoudness(value: string): void {
+    const loudness = Number(value.trim().replace(',', '.').replace('−', '-'));
+    if (value.trim() === '') onedit(setInfo(plan, line, { loudness: undefined }));
+    else if (!Number.isFinite(loudness) || loudness < -70 || loudness > 0) error = NO_LOUDNESS;
+    else {
+      error = null;
+      onedit(setInfo(plan, line, { loudness }));
+    }
+  }
 
   /** Names that other lines of the show have given. */
   const known = (what: 'pair' | 'act'): string[] =>
@@ -118,6 +133,27 @@
     ]}
     onset={(value) => onedit(setInfo(plan, line, { locked: value === 'locked' || undefined }))}
   />
+  {#if playsProgramme(plan, line)}
+    <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 py-1 max-sm:grid-cols-1">
+      <label for="info-loudness">Loudness of its programme, LUFS</label>
+      <input
+        id="info-loudness"
+        class="num input w-full input-sm"
+        inputmode="decimal"
+        placeholder="not known"
+        value={line.info?.loudness ?? ''}
+        onchange={(event) => setLoudness(event.currentTarget.value)}
+      />
+    </div>
+  {/if}
+  {#if others.length > 0}
+    <ChoiceField
+      label="As loud as"
+      value={line.info?.asLoudAs ?? ''}
+      choices={[{ value: '', text: 'no other line' }, ...others]}
+      onset={(value) => onedit(setInfo(plan, line, { asLoudAs: value || undefined }))}
+    />
+  {/if}
   <QuantityField
     label="A microphone on it as well, at"
     kind="length"

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import type { LowCut } from '$core/advise/range';
   import type { Remedy } from '$core/advise/remedies';
-  import type { Unity } from '$core/advise/unity';
+  import type { Hints } from '$core/advise/hints';
   import { kitFor } from '$core/advise/stock';
   import { pairsOf } from '$core/judge/pairs';
   import { mixOf } from '$core/judge/mix';
@@ -19,7 +18,6 @@
   import BoardHead from './BoardHead.svelte';
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from './edits';
   import { copyText, pastedRows, readRow } from './clipboard';
-  import type { Judging } from './judging.svelte';
   import LineRow from './LineRow.svelte';
   import SayField from './SayField.svelte';
   import { useShow } from './context';
@@ -39,8 +37,7 @@
   let sort = $state<Sort>('channel');
   let filter = $state<Filter>(null);
   let remedies = $state.raw<readonly Remedy[] | null>(null);
-  let lowCut = $state.raw<LowCut | null>(null);
-  let unity = $state.raw<Unity | null>(null);
+  let hints = $state.raw<Hints | null>(null);
   const pairs = $derived(pairsOf(plan, lines, reports));
   /** What the open line shows below its levels: findings, unless something deeper was asked for. */
   let panel = $state<Panel>(null);
@@ -119,7 +116,7 @@
     if (key === untrack(() => asked)) return;
     asked = key;
     remedies = null;
-    lowCut = unity = null;
+    hints = null;
     if (!openReport || !judging) return;
     void judging
       .remedies(plan, openReport.id, kitFor(plan, show.crewKit))
@@ -127,24 +124,15 @@
         if (key !== asked) return;
         remedies = found;
         void bringIntoView(openReport.id);
-        return hints(plan, openReport.id, judging);
+        return judging.hints(plan, openReport.id);
       })
       .then((found) => {
-        if (found && key === asked) ({ lowCut, unity } = found);
+        if (key === asked) hints = found ?? null;
       })
       .catch(() => {
         if (key === asked) remedies ??= [];
       });
   });
-
-  /** What else can be said of a line once it is looked at. */
-  async function hints(
-    of: typeof plan,
-    id: string,
-    by: Judging
-  ): Promise<{ lowCut: LowCut | null; unity: Unity | null }> {
-    return { lowCut: await by.lowCut(of, id), unity: await by.unity(of, id) };
-  }
 
   // Loops are looked for only while they are looked at; what they are of may have changed under them.
   let loopsAsked = '';
@@ -367,8 +355,7 @@
                 branch={branches.get(line.id) ?? null}
                 report={reports.get(line.id)}
                 {remedies}
-                {lowCut}
-                {unity}
+                {hints}
                 pair={pairs.find((p) => p.lines.includes(line.id)) ?? null}
                 onset={(ops) => applyOps(line, ops)}
                 {panel}

@@ -8,10 +8,9 @@
   import type { Op, Plan } from '$core/plan/schema';
   import { measure, sentence } from '$core/words/findings';
   import { othersText, remedyText } from '$core/words/remedies';
-  import type { LowCut } from '$core/advise/range';
-  import type { Unity } from '$core/advise/unity';
+  import type { Hints } from '$core/advise/hints';
   import type { Pair } from '$core/judge/pairs';
-  import { lowCutText, needsSentence, pairText, partName, unityText } from '$core/words/routes';
+  import { needsSentence, partName } from '$core/words/routes';
   import { SEVERITY_NAMES } from '$core/words/names';
   import { why } from '$core/words/why';
   import Mark from '$lib/ui/Mark.svelte';
@@ -19,6 +18,7 @@
   import type { Influence } from '$core/rig/influence';
   import type { Loop } from '$core/rig/loops';
   import Corridor from './Corridor.svelte';
+  import LineHints from './LineHints.svelte';
   import type { Panel } from './part-dialog';
   import ResponseChart from './ResponseChart.svelte';
   import type { ToleranceRun } from './tolerance.svelte';
@@ -29,10 +29,9 @@
     branch: Branch | null;
     report: LineReport | undefined;
     remedies: readonly Remedy[] | null;
-    lowCut: LowCut | null;
+    hints: Hints | null;
     /** The stereo pair that the line is a side of. */
     pair: Pair | null;
-    unity: Unity | null;
     onset: (ops: readonly Op[]) => void;
     panel: Panel;
     loops: readonly Loop[] | null;
@@ -55,9 +54,8 @@
     branch,
     report,
     remedies,
-    lowCut,
+    hints,
     pair,
-    unity,
     onset,
     panel,
     loops,
@@ -239,30 +237,7 @@
           {/each}
         </ol>
       {/if}
-      {#if pair}
-        <p class="border-t border-base-300 py-1.5 leading-snug" data-pair>
-          <span class="text-quiet">Pair “{pair.name}”:</span>
-          {pairText(pair, nameOf(pair.lines[1]))}
-        </p>
-      {/if}
-      {#if unity}
-        <p class="flex items-center gap-2 border-t border-base-300 py-1.5 leading-snug" data-unity>
-          <span class="text-quiet">{unityText(unity)}</span>
-          {#if unity.ops.length > 0}
-            <button type="button" class="btn ml-auto btn-outline btn-primary btn-sm" onclick={() => onset(unity.ops)}
-              >Set it</button
-            >
-          {/if}
-        </p>
-      {/if}
-      {#if lowCut}
-        <p class="flex items-center gap-2 border-t border-base-300 py-1.5 leading-snug" data-low-cut>
-          <span class="text-quiet">{lowCutText(lowCut)}</span>
-          <button type="button" class="btn ml-auto btn-outline btn-primary btn-sm" onclick={() => onset(lowCut.ops)}
-            >Cut</button
-          >
-        </p>
-      {/if}
+      <LineHints {hints} {pair} {nameOf} {onset} />
     </div>
   </div>
   <p class="no-print flex flex-wrap gap-x-4 gap-y-1 px-5 pt-3 text-quiet max-sm:px-3.5">

@@ -1,7 +1,6 @@
-import { type LowCut, lowCutFor } from '$core/advise/range';
+import { type Hints, hintsFor } from '$core/advise/hints';
 import { type Remedy, remediesFor } from '$core/advise/remedies';
 import { Stock } from '$core/advise/stock';
-import { type Unity, unityFor } from '$core/advise/unity';
 import type { Kit } from '$core/kit/schema';
 import { judgeWhole, type LineReport } from '$core/judge/judge';
 import { type Pieces, Whole } from '$core/judge/whole';
@@ -65,16 +64,10 @@ const api = {
     return line ? remediesFor(plan, line, new Stock(kit)) : [];
   },
 
-  /** A low cut that one line's instrument leaves room for. */
-  lowCut(plan: Plan, lineId: string): LowCut | null {
+  /** What else can be said of one line: low cut, equaliser, unity, loudness. */
+  hints(plan: Plan, lineId: string): Hints | null {
     const line = traceLines(plan).find((l) => l.id === lineId);
-    return line ? lowCutFor(plan, line) : null;
-  },
-
-  /** The level at which a re-amp line gives its amplifier what the pickup would. */
-  unity(plan: Plan, lineId: string): Unity | null {
-    const line = traceLines(plan).find((l) => l.id === lineId);
-    return line ? unityFor(plan, line) : null;
+    return line ? hintsFor(plan, line, new Map(pieces)) : null;
   },
 
   /** Ground loops that one line's cables are part of. */

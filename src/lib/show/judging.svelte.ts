@@ -1,6 +1,5 @@
-import type { LowCut } from '$core/advise/range';
 import type { Remedy } from '$core/advise/remedies';
-import type { Unity } from '$core/advise/unity';
+import type { Hints } from '$core/advise/hints';
 import type { Kit } from '$core/kit/schema';
 import type { LineReport } from '$core/judge/judge';
 import type { Plan } from '$core/plan/schema';
@@ -49,12 +48,8 @@ export class Judging {
     return this.#api.remedies(plan, lineId, kit);
   }
 
-  unity(plan: Plan, lineId: string): Promise<Unity | null> {
-    return this.#api.unity(plan, lineId);
-  }
-
-  lowCut(plan: Plan, lineId: string): Promise<LowCut | null> {
-    return this.#api.lowCut(plan, lineId);
+  hints(plan: Plan, lineId: string): Promise<Hints | null> {
+    return this.#api.hints(plan, lineId);
   }
 
   loops(plan: Plan, lineId: string): Promise<Loop[]> {
