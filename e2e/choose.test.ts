@@ -220,3 +220,85 @@ test('a show with a list of its own; what the plan takes of it; a phone', async 
   }
   expect(troubles).toEqual([]);
 });
+
+test('one source to several inputs: begun by a key, shown below its line, undone', async ({ page, app, troubles }) => {
+  await freshShow(page, app.url, 'The Salt Road');
+  const name = (text: string) => page.getByRole('button', { name: text, exact: true });
+  await name('Upright bass').focus();
+  await page.keyboard.press('a');
+  const field = page.getByRole('combobox', { name: 'Say a line' });
+  await expect(field).toHaveValue('from Upright bass, ');
+  await field.pressSequentially('3 m, guitar amp');
+  await expect(page.locator('#say-reading')).toContainText('from Upright bass');
+  await page.keyboard.press('Enter');
+  const rows = page.locator('[data-line]');
+  const branch = row(page, 'Upright bass → guitar amp');
+  await expect(branch).toBeVisible();
+  const order = await rows.locator('.name').allTextContents();
+  expect(order[order.indexOf('Upright bass') + 1]).toBe('Upright bass → guitar amp');
+  await expect(branch.getByRole('button', { name: 'Leaves Upright bass at the active box, 10 MΩ' })).toHaveText('Thru');
+  await page.keyboard.press('Escape');
+  // Two boxes more in it by pointing, and one of them out again.
+  await page.keyboard.press('b');
+  const dialog = page.getByRole('dialog', { name: 'Build Upright bass → guitar amp' });
+  await dialog.getByLabel('Box', { exact: true }).selectOption({ label: 'passive box' });
+  await dialog.getByRole('button', { name: 'another box behind it' }).click();
+  await dialog.getByLabel('Box 2').selectOption({ label: 'passive box used backwards' });
+  await dialog.getByRole('button', { name: 'Change' }).click();
+  await expect(branch.getByRole('button', { name: 'Passive box' })).toBeVisible();
+  await expect(branch.getByRole('button', { name: 'Box, reversed' })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Control+z');
+  await expect(branch.getByRole('button', { name: 'Box, reversed' })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(rows).toHaveCount(12);
+  expect(troubles).toEqual([]);
+});
+
+test('loudness of two programmes, an equaliser, and a bass that is wanted both ways', async ({
+  page,
+  app,
+  troubles
+}) => {
+  await freshShow(page, app.url, 'The Salt Road');
+  const open = async (name: string) => {
+    await page.getByRole('button', { name, exact: true }).click();
+    await expect(row(page, name).locator('[data-hint]').first()).toBeVisible();
+  };
+  const inform = async (name: string, change: (dialog: ReturnType<Page['getByRole']>) => Promise<unknown>) => {
+    await page.getByRole('button', { name: `Name and channel of ${name}` }).click();
+    const dialog = page.getByRole('dialog', { name });
+    await change(dialog);
+    await page.keyboard.press('Escape');
+    await expect(dialog).toHaveCount(0);
+  };
+  await inform('Foley table', async (dialog) => {
+    await dialog.getByLabel('Loudness of its programme, LUFS').fill('loud');
+    await dialog.getByLabel('Loudness of its programme, LUFS').press('Tab');
+    await expect(dialog.getByRole('alert')).toContainText('between −70 and 0 LUFS');
+    await dialog.getByLabel('Loudness of its programme, LUFS').fill('−23');
+    await dialog.getByLabel('Loudness of its programme, LUFS').press('Tab');
+    await expect(dialog.getByRole('alert')).toHaveCount(0);
+  });
+  await inform('Tape loops', (dialog) => dialog.getByLabel('As loud as').selectOption({ label: 'Foley table' }));
+  await open('Tape loops');
+  await expect(row(page, 'Tape loops').locator('[data-hint="match"]')).toContainText(/LU softer than Foley table/);
+  await page.keyboard.press('Escape');
+  await open('Foley table');
+  const loudness = row(page, 'Foley table').locator('[data-hint="loudness"]');
+  await expect(loudness).toContainText('−23.0');
+  await loudness.getByRole('button', { name: 'Set it' }).click();
+  await expect(loudness).toContainText('as planned');
+  await page.keyboard.press('Escape');
+  await open('Electric bouzouki');
+  await expect(row(page, 'Electric bouzouki').locator('[data-hint="eq"]')).toContainText(/−\d+.dB at 2\.5.kHz/);
+  await page.keyboard.press('Escape');
+  await inform('Upright bass', (dialog) => dialog.getByLabel('Wanted of it').selectOption({ label: 'direct and amp' }));
+  await page.getByRole('button', { name: 'Upright bass', exact: true }).focus();
+  await page.keyboard.press('w');
+  await expect(page.locator('[data-place="0"]')).toContainText('with a microphone');
+  await page.keyboard.press('1');
+  await expect(row(page, 'Upright bass, microphone')).toBeVisible();
+  await expectAccessible(page);
+  expect(troubles).toEqual([]);
+});

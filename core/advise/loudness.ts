@@ -1,5 +1,6 @@
 import { portOf } from '../gear/catalogue';
 import { judgePlan, type LineReport } from '../judge/judge';
+import type { Code } from '../judge/types';
 import { readingsAt } from '../plan/devices';
 import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
@@ -77,12 +78,23 @@ export function matchOf(plan: Plan, line: Line, reports: readonly LineReport[] =
   const here = reports.find((r) => r.id === line.id);
   const there = reports.find((r) => r.id === of);
   if (!here || !there || here.arrives === null || there.arrives === null) return null;
+  // What is cancelled, starved or not plugged in is mended first: its level says nothing yet.
+  if ([here, there].some((r) => r.findings.some((f) => f.severity === 'stop' && BROKEN.has(f.code)))) return null;
   return {
     of,
     louderDb: here.arrives + aside(plan, line) - (there.arrives + aside(plan, other)),
     gains: [here.gain, there.gain]
   };
 }
+
+const BROKEN: ReadonlySet<Code> = new Set([
+  'stereo-cancels',
+  'plug-does-not-fit',
+  'too-quiet',
+  'phantom-off',
+  'phantom-none',
+  'plug-in-missing'
+]);
 
 /** What a given loudness has over the level that is planned, dB. */
 function aside(plan: Plan, line: Line): number {

@@ -10,9 +10,9 @@ import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
 import { readLine } from '../say/read';
 import { addThru, onTwoSupplies } from '../tests/plans';
-import { standing } from '../words/routes';
+import { besideText, standing } from '../words/routes';
 import { needsOf } from './needs';
-import { type Route, routesFor } from './routes';
+import { reroute, type Route, routesFor } from './routes';
 import { Stock } from './stock';
 
 function plan(text: string): Plan {
@@ -80,7 +80,8 @@ describe('every way', () => {
       expect(is.arrives!).toBeCloseTo(way.report.arrives!, 6);
       expect(is.hum!.below).toBeCloseTo(way.report.hum!.below, 4);
       // Name, channel and input stay with the line.
-      expect(applied.plan.lines[line.id]).toEqual(made.lines[line.id]);
+      const mic = way.beside ? { micMetres: way.beside.metres } : {};
+      expect(applied.plan.lines[line.id]).toEqual({ ...made.lines[line.id], ...mic });
       expect(lineIn(applied.plan, line.id)!.devices[0]).toBe(line.devices[0]);
     }
   });
@@ -181,4 +182,47 @@ describe('stock', () => {
       ),
       { numRuns: 500 }
     ));
+});
+
+describe('two ways at once', () => {
+  const text = 'bass guitar passive bass, 3 m, passive box, 30 m, mic';
+  const wanting = (want: 'direct' | 'both') => {
+    const made = plan(text);
+    made.lines.in.want = want;
+    return { made, ways: routesFor(made, traceLines(made)[0]) };
+  };
+  it('are the best way where both are wanted, and beaten where only the direct sound is', () => {
+    const { made, ways } = wanting('both');
+    const [best] = ways;
+    expect(best.way.source).toBe('both');
+    const applied = applyEdit(made, { ops: [...best.ops] });
+    if (!applied.ok) throw new Error(JSON.stringify(applied.fault));
+    const reports = judgePlan(applied.plan);
+    expect(reports).toHaveLength(2);
+    const mic = reports.find((r) => r.id !== 'in')!;
+    expect(applied.plan.lines[mic.id].name).toBe('Bass guitar, microphone');
+    expect(mic.arrives!).toBeCloseTo(best.beside!.report.arrives!, 6);
+    expect(applied.plan.lines.in.micMetres).toBe(0.3);
+    // Once a microphone stands there, another is not offered.
+    expect(routesFor(applied.plan, lineIn(applied.plan, 'in')!).filter((r) => r.beside)).toEqual([]);
+    const plainly = wanting('direct').ways.find((r) => r.beside)!;
+    expect(plainly.beatenBy).not.toBeNull();
+  });
+  it('tell how late the microphone is, and where they cancel', () => {
+    const [best] = wanting('both').ways;
+    expect(plain(besideText(best))).toMatch(
+      /a microphone 0\.3 m off on its own input, 0\.87 ms late: first notch 57\d Hz/
+    );
+  });
+  it('serve a line that is like another under ids of its own', () => {
+    const made = plan(text);
+    putLine(made, readLine(text).spec!, (role) => `two-${role}`);
+    for (const info of Object.values(made.lines)) info.want = 'both';
+    const [a, b] = traceLines(made);
+    const [best] = routesFor(made, a);
+    const ops = [...best.ops, ...reroute(made, b, best).ops];
+    const applied = applyEdit(made, { ops });
+    if (!applied.ok) throw new Error(JSON.stringify(applied.fault));
+    expect(traceLines(applied.plan)).toHaveLength(4);
+  });
 });

@@ -9,6 +9,7 @@ import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
 import type { Line } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
+import { type Beside, countsOfBoth, MIC_METRES, micDelay, putMicrophone } from './both';
 import { beats, type Counts, countsOf, lostBy, pointsOf } from './counts';
 import { leadKey, missingBeside, type Part, partsOf, Stock, takenBeside } from './stock';
 import { switches } from './switches';
@@ -38,6 +39,8 @@ export interface Route {
   readonly lostBy: Finding | null;
   /** The line as it is planned now. */
   readonly present: boolean;
+  /** The microphone's line beside it, where the way is two at once. */
+  readonly beside: Beside | null;
 }
 
 export interface RouteOptions {
@@ -135,8 +138,15 @@ export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): R
   }
   if (options.kitFirst && !found.some((r) => r.counts.severity <= rank('note')))
     for (const candidate of all) if (!owned(candidate) && goOn()) keep(finder.best(candidate));
-  return compare(found);
+  const both = finder.both(found);
+  if (both) keep(both);
+  // Who wants the direct sound and the amp is not served by one of them.
+  const wants = line.info?.want === 'both' && !line.info.micMetres;
+  return compare(wants ? found.map((r) => (r.beside ? r : { ...r, points: r.points + UNMET })) : found);
 }
+
+/** A wish that a way does not fulfil weighs as much as a care. */
+const UNMET = 40;
 
 /** The plan with nothing in it but this line: what is tried on it is tried many times, and the others stay as they are. */
 function onlyLine(plan: Plan, line: Line): Plan {
@@ -189,6 +199,37 @@ class Finder {
       }
     }
     return best;
+  }
+
+  /** The best direct way, with a microphone on an input of its own; null where there is one already, or nothing to stand before. */
+  both(found: readonly Found[]): Found | null {
+    const { plan, line, whole, stock } = this;
+    const least = (list: readonly Found[]): Found | undefined =>
+      list.reduce<Found | undefined>((a, b) => (a && a.points <= b.points ? a : b), undefined);
+    const direct = least(found.filter((r) => !r.way.source));
+    const mic = least(found.filter((r) => r.way.source === 'microphone'));
+    if (!direct || !mic || line.info?.micMetres) return null;
+    const put = putOn(plan, line, direct.chain, whole, mic.chain);
+    if (!put) return null;
+    const parts = [...direct.parts, ...mic.parts];
+    const missing = missingBeside(stock, this.beside, parts);
+    return {
+      ...direct,
+      key: `${direct.key}+microphone`,
+      way: {
+        ...direct.way,
+        id: 'direct-and-mic',
+        input: direct.chain.devices[direct.chain.devices.length - 1].model,
+        source: 'both'
+      },
+      ops: diffPlans(plan, put.draft),
+      counts: { ...countsOfBoth(direct.counts, mic.counts), missing: missing.length },
+      parts,
+      missing,
+      points: direct.points + mic.points / 2,
+      present: false,
+      beside: { chain: mic.chain, report: mic.report, metres: MIC_METRES, delay: micDelay() }
+    };
   }
 
   /** Leads as they lie in the case: the shortest that reaches, or two of them coupled. */
@@ -249,13 +290,14 @@ class Finder {
       missing,
       power: powerOf(draft, next),
       points: pointsOf(report, counts) + (present ? 0 : CHANGE),
-      present: present || ops.length === 0
+      present: present || ops.length === 0,
+      beside: null
     };
   }
 }
 
-/** The plan with the line on another way; null where it does not go together. */
-function putOn(plan: Plan, line: Line, chain: Chain, whole: Plan): { draft: Plan; next: Line } | null {
+/** The plan with the line on another way; null where it does not go together. @param mic a microphone's chain to put beside it */
+function putOn(plan: Plan, line: Line, chain: Chain, whole: Plan, mic?: Chain): { draft: Plan; next: Line } | null {
   const draft: Plan = {
     ...plan,
     devices: { ...plan.devices },
@@ -263,7 +305,9 @@ function putOn(plan: Plan, line: Line, chain: Chain, whole: Plan): { draft: Plan
     lines: { ...plan.lines }
   };
   let made = 0;
-  putChain(draft, line, chain, (role) => freshId(draft, whole, line.id, role, made++));
+  const newId = (role: string): string => freshId(draft, whole, line.id, role, made++);
+  putChain(draft, line, chain, newId);
+  if (mic) putMicrophone(draft, line, mic.cables[mic.cables.length - 1], newId);
   if (planFaults(draft).length > 0) return null;
   const next = lineIn(draft, line.id);
   return next ? { draft, next } : null;
@@ -272,7 +316,7 @@ function putOn(plan: Plan, line: Line, chain: Chain, whole: Plan): { draft: Plan
 /** A route that was computed for a line, for another one that is like it in everything but its name. */
 export function reroute(plan: Plan, line: Line, route: Route): Route {
   const small = onlyLine(plan, line);
-  const put = route.present ? { draft: small, next: line } : putOn(small, line, route.chain, plan);
+  const put = route.present ? { draft: small, next: line } : putOn(small, line, route.chain, plan, route.beside?.chain);
   if (!put) return route;
   const { devices, cables } = put.next;
   return {

@@ -65,6 +65,8 @@ function taught(plan: Plan, line: Line, question: Question, option: Option): rea
       return needsBox ? ['active', 'active-10m', 'up'] : null;
     case 'passive-media':
       return needsBox && media(plan, line) ? ['passive', 'media', 'balun'] : null;
+    case 'both':
+      return question === 'bass' && instrumentOf(plan, line).includes('bass') ? ['direct-and-mic'] : null;
     case 'mic':
       return question === 'bass' && instrumentOf(plan, line).includes('bass') ? ['microphone'] : null;
     case 'mono':

@@ -41,7 +41,9 @@ export class Search {
     if (line.info?.locked) return found.filter((r) => r.present);
     // Another sound is another wish: a direct line stays direct in a proposal, unless the amp or a microphone is wanted as well.
     const want = line.info?.want ?? 'direct';
-    const wished = found.filter((r) => r.present || !r.way.source || want === 'amp' || want === 'both');
+    const wished = found.filter(
+      (r) => r.present || !r.way.source || want === 'both' || (want === 'amp' && r.way.source !== 'both')
+    );
     // A school that the show is set to decides by its rule; the computation chooses where it has none.
     const taught = schoolPick(plan, line, found);
     return taught ? [taught] : distinct(wished, found);

@@ -12,7 +12,7 @@ export interface Way {
   readonly boxes: readonly string[];
   readonly input: string;
   /** The sound is taken another way than from the planned output. */
-  readonly source?: 'microphone' | 'amp-out';
+  readonly source?: 'microphone' | 'amp-out' | 'both';
 }
 
 export interface Candidate {

@@ -35,8 +35,11 @@ export function wayName({ way }: Pick<Route, 'way'>): string {
   const into = `into ${INPUTS[way.input] ?? modelName(way.input)}`;
   if (way.source === 'microphone') return `Microphone, ${into}`;
   if (way.source === 'amp-out') return `The amp’s own output, ${into}`;
-  if (way.boxes.length === 0) return upper(`straight ${into}`);
-  return upper(`${way.boxes.map((id) => modelShort(id).toLowerCase().replace('mω', 'MΩ')).join(', then ')}, ${into}`);
+  const and = way.source === 'both' ? ', and a microphone' : '';
+  if (way.boxes.length === 0) return upper(`straight ${into}${and}`);
+  return upper(
+    `${way.boxes.map((id) => modelShort(id).toLowerCase().replace('mω', 'MΩ')).join(', then ')}, ${into}${and}`
+  );
 }
 
 /** What a way is called beside others: by its box. */
@@ -45,9 +48,13 @@ export const wayShort = ({ way }: Pick<Route, 'way'>): string =>
     ? 'microphone'
     : way.source === 'amp-out'
       ? 'the amp’s own output'
-      : way.boxes.length === 0
-        ? 'straight in'
-        : way.boxes.map(modelName).join(', then ');
+      : `${way.boxes.length === 0 ? 'straight in' : way.boxes.map(modelName).join(', then ')}${way.source === 'both' ? ' and a microphone' : ''}`;
+
+/** What the microphone beside a direct way does to the sum of both. */
+export const besideText = ({ beside }: Pick<Route, 'beside'>): string =>
+  beside === null
+    ? ''
+    : `with a microphone ${formatQuantity('length', beside.metres)} off on its own input, ${formatNumber(beside.delay.seconds * 1000, 2)}\u202Fms late: first notch ${formatQuantity('frequency', beside.delay.notches[0])}`;
 
 /** A lead's key taken apart: `lead:mic:xlr-xlr`. */
 const leadParts = (what: string): { kind: CableKindId; plugs: [Plug, Plug] } => {

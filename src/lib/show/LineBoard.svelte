@@ -224,7 +224,7 @@
   }
 
   /** Another line from the same source: its words are begun. */
-  const branchOff = (line: Line): void => say.put(`from ${lineName(line)}, `, true);
+  const branchOff = (line: Line): void => void say.put(`from ${lineName(line)}, `, true);
 
   /** All ways of a line, side by side. */
   const compare = (line: Line): void => void goto(`/show/${show.id}/compare/${line.id}`);
@@ -258,7 +258,7 @@
       else strange ??= row;
     }
     if (added > 0) toast(`Added ${added} ${added === 1 ? 'line' : 'lines'}.`);
-    if (strange) say.put(strange);
+    if (strange) void say.put(strange);
     event.preventDefault();
   }
 

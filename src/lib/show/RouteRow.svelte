@@ -3,7 +3,7 @@
   import { applyEdit } from '$core/plan/edit';
   import type { Plan } from '$core/plan/schema';
   import { formatNumber } from '$core/units/format';
-  import { asksFor, standing, standingSentence, switchesText, wayName } from '$core/words/routes';
+  import { asksFor, besideText, standing, standingSentence, switchesText, wayName } from '$core/words/routes';
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
   import Spark from './Spark.svelte';
@@ -55,7 +55,9 @@
       >
     </p>
     <p class="pl-6 text-[0.93em] text-quiet">
-      {[route.present && 'as planned now', switchesText(route), asksFor(route, fromKit)].filter(Boolean).join('; ')}
+      {[route.present && 'as planned now', switchesText(route), asksFor(route, fromKit), besideText(route)]
+        .filter(Boolean)
+        .join('; ')}
     </p>
     {#if current && route.report.severity !== 'clean'}
       <p class="pt-0.5 pl-6 text-[0.93em]" data-wrong>{standingSentence(route)}</p>

@@ -11,7 +11,7 @@
   import { earthAsked } from '$core/say/refuse';
   import { EARTH_REFUSED, sayFaultText } from '$core/words/faults';
   import { CABLE_NAMES, INSTRUMENT_NAMES, modelName } from '$core/words/names';
-  import { untrack } from 'svelte';
+  import { tick, untrack } from 'svelte';
 
   interface Props {
     plan: Plan;
@@ -62,11 +62,13 @@
   }
 
   /** Puts text in to be corrected. */
-  export function put(given: string, toEnd = false): void {
+  export async function put(given: string, toEnd = false): Promise<void> {
     text = given;
-    caret = toEnd ? given.length : 0;
     field.focus();
-    requestAnimationFrame(() => field.setSelectionRange(caret, caret));
+    // The words stand in the field only after the next update; a caret set before would be lost.
+    await tick();
+    caret = toEnd ? given.length : 0;
+    field.setSelectionRange(caret, caret);
   }
 
   function take(option: Completion): void {
