@@ -33,7 +33,7 @@ export type RemedyWhat =
   | { code: 'turn-down'; db: number }
   | { code: 'turn-up'; db: number }
   | { code: 'box-gain'; model: string; db: number }
-  | { code: 'split'; model: string };
+  | { code: 'split'; model: string; lifted: boolean };
 
 export type Change = { what: RemedyWhat; apply: (draft: Plan) => void };
 
@@ -141,6 +141,8 @@ function settingChanges(plan: Plan, line: Line): Change[] {
   return line.devices.flatMap((id): Change[] => {
     const device = plan.devices[id];
     const model = modelOf(device.model);
+    // A speaker that passes on has switches for its own line.
+    if (model.family === 'input' && id !== line.id) return [];
     const names = Object.keys(model.options).filter((name) => SWITCHES.has(name));
     return names.flatMap((setting) =>
       choicesOf(model, setting)

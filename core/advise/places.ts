@@ -1,4 +1,4 @@
-import { modelOf, Readings } from '../gear/catalogue';
+import { modelOf, Readings, wantsPhantom } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -45,8 +45,9 @@ export function splitChanges(plan: Plan, line: Line): Change[] {
     const { model } = plan.devices[id];
     const fed = Object.entries(plan.cables).filter(([, { from }]) => from.device === id);
     if (fed.length < 2) continue;
+    if (model === 'y-jack') for (const box of ['passive-box', 'active-box']) out.push(...boxForY(plan, id, box));
     if (model === 'y-xlr')
-      out.push({ what: { code: 'split', model: 'splitter' }, apply: (draft) => putSplitter(draft, id) });
+      out.push({ what: { code: 'split', model: 'splitter', lifted: false }, apply: (draft) => putSplitter(draft, id) });
     const options = modelOf(model).options.thru;
     if (options?.choices.includes('buffered') && plan.devices[id].settings.thru !== 'buffered')
       out.push({
@@ -57,6 +58,41 @@ export function splitChanges(plan: Plan, line: Line): Change[] {
       });
   }
   return out;
+}
+
+/** A box in place of a Y lead: what led to a desk leaves it balanced, into a microphone input, the rest by its thru. */
+function boxForY(plan: Plan, id: string, box: string): Change[] {
+  const leaving = Object.entries(plan.cables).filter(([, { from }]) => from.device === id);
+  const atDesk = leaving.filter(
+    ([, { to }]) =>
+      plan.devices[to.device].host !== undefined && modelOf(plan.devices[to.device].model).family === 'input'
+  );
+  if (leaving.length !== 2 || atDesk.length !== 1) return [];
+  const [desk] = atDesk[0];
+  const [other] = leaving.find(([cable]) => cable !== desk)!;
+  const phantom = wantsPhantom({ model: box, settings: {} });
+  // Only what isolates parts the two grounds.
+  const lifted = modelOf(box).isolated === true;
+  return [
+    {
+      what: { code: 'split', model: box, lifted },
+      apply: (draft) => {
+        draft.devices[id] = { model: box, settings: lifted ? { lift: 'lifted' } : {} };
+        const input = draft.cables[desk].to.device;
+        draft.devices[input].model = 'mic-in';
+        draft.devices[input].settings = phantom ? { phantom: 'on' } : {};
+        draft.cables[desk] = {
+          ...draft.cables[desk],
+          kind: 'mic',
+          from: { device: id, port: 'out' },
+          to: { device: input, port: 'in' },
+          plugs: ['xlr', 'xlr']
+        };
+        delete draft.cables[desk].settings;
+        draft.cables[other].from = { device: id, port: 'thru' };
+      }
+    }
+  ];
 }
 
 /** A splitter in place of a Y lead: what left by the second plug leaves by the transformer. */

@@ -75,6 +75,13 @@ describe('stereo pairs', () => {
     const [padded] = pair('organ piezo, 3 m, active box 10m, 20 m, mic (pad 20)');
     expect(Math.abs(padded.levelDb)).toBeLessThan(0.5);
   });
+  it('a side with its polarity turned over is told, turned over twice it is not', () => {
+    const [turned] = pair('organ piezo, 3 m, active box 10m inverted, 20 m, mic');
+    expect(turned.opposite).toBe(true);
+    expect(pairText(turned, 'Right')).toContain('summed to mono, the middle cancels');
+    const [twice] = pair('organ piezo, 3 m, active box 10m inverted, 20 m mic cable swapped, mic');
+    expect(twice.opposite).toBe(false);
+  });
   it('one side, or three, are no pair', () => {
     const plan = show(left, left, left);
     plan.lines['l0-in'].pair = 'organ';

@@ -106,5 +106,138 @@ export const SCENARIOS: readonly Case[] = [
     says: 'laptop, 1 m, merge box, 5 m, line',
     finds: { code: 'loads', severity: 'stop', value: 2.005 },
     remedy: 'Passive media box, stereo to mono instead of the merge box, stereo to mono, and into a microphone input'
+  },
+  {
+    id: 'tape-over-a-balun',
+    what: 'a tape machine’s output over twisted pair',
+    says: 'rca player earthed on Stage, 2 m, balun, 30 m, line',
+    finds: { code: 'bass-loss', severity: 'care', value: -3.629 },
+    remedy: null
+  },
+  {
+    id: 'player-into-a-media-box',
+    what: 'a player into a media box',
+    says: 'rca player wall-wart on Stage, 2 m, media box, 30 m, mic',
+    finds: { code: 'headroom', severity: 'note', value: 9.84 },
+    remedy: 'Passive box instead of the passive media box, stereo to mono'
+  },
+  {
+    id: 'phone-on-its-battery',
+    what: 'a phone on its battery into an aux input',
+    says: 'phone from battery, 1 m, aux',
+    finds: { code: 'headroom', severity: 'note', value: 7.735 },
+    remedy: 'Put in a passive media box, stereo to mono'
+  },
+  {
+    id: 'pro-to-consumer-transformer',
+    what: 'professional to consumer by a transformer',
+    says: 'balanced line on Stage, 20 m, isolator, 1 m, grounded xlr-to-rca adapter, 1 m, rca input',
+    finds: { code: 'core-saturates', severity: 'stop', value: -3.925 },
+    remedy: 'Into an instrument input, and turn the output down 20 dB'
+  },
+  {
+    id: 'pro-to-consumer-converter',
+    what: 'professional to consumer, converted',
+    says: 'balanced line on Stage, 20 m, down converter, 1 m, rca input',
+    finds: { code: 'loop', severity: 'stop', value: 29.37 },
+    remedy:
+      'Take the converter to consumer level out, one cable instead into a line input, and turn the output down 6 dB'
+  },
+  {
+    id: 'valve-amp-and-cabinet',
+    what: 'a valve amplifier on its load',
+    says: 'valve amp, 3 m, cabinet',
+    finds: { code: 'headroom', severity: 'note', value: 8.782 },
+    remedy: null
+  },
+  {
+    id: 'two-cabinets',
+    what: 'two cabinets on one amplifier',
+    says: 'PA: power amp, 5 m, cabinet',
+    also: ['from PA, 5 m speaker cable, cabinet'],
+    last: true,
+    finds: { code: 'headroom', severity: 'care', value: 0.4761 },
+    remedy: null
+  },
+  {
+    id: 'bass-microphone',
+    what: 'a bass by a microphone',
+    says: 'bass guitar dynamic mic (nominal -42 dBu), 30 m, mic',
+    finds: { code: 'headroom', severity: 'clean', value: 28.85 },
+    remedy: null
+  },
+  {
+    id: 'clip-on-into-a-box',
+    what: 'a clip-on microphone into a box',
+    says: 'clip-on mic from battery, 1 m, active box, 20 m, mic',
+    finds: { code: 'hissy', severity: 'stop', value: 54.32 },
+    remedy: 'Turn the active box, 1 MΩ up 10 dB'
+  },
+  {
+    id: 'clip-on-into-a-recorder',
+    what: 'a clip-on microphone into a recorder',
+    says: 'clip-on mic from battery, 2 m, aux',
+    finds: { code: 'hissy', severity: 'stop', value: 51.08 },
+    remedy: 'Put in an active box, 10 MΩ, and turn the active box, 10 MΩ up 10 dB'
+  },
+  {
+    id: 'amp-next-door',
+    what: 'a pickup to the desk and, over a tie line, to an amplifier next door',
+    says: 'Track: bouzouki single coil, 3 m, active box, 15 m, mic',
+    also: ['from Track, 3 m, active box on battery, 30 m multicore, reversed box, 2 m, guitar amp'],
+    last: true,
+    finds: { code: 'loop', severity: 'stop', value: 19.41 },
+    remedy: 'Passive box instead of the active box, 1 MΩ, and lift the signal ground at the box'
+  },
+  {
+    id: 'one-output-three-inputs',
+    what: 'one output to three inputs',
+    says: 'Desk out: balanced line on Annex, 20 m, line',
+    also: ['from Desk out, 20 m, line', 'from Desk out, 20 m, line'],
+    finds: { code: 'headroom', severity: 'note', value: 4.201 },
+    remedy: 'Turn the output down 6 dB'
+  },
+  {
+    id: 'speakers-in-a-chain',
+    what: 'three powered speakers one behind the other',
+    says: 'Left: balanced line (nominal 0 dBu) on Annex, 30 m, powered speaker',
+    also: ['Middle: from Left, 8 m, powered speaker', 'Right: from Middle, 8 m, powered speaker'],
+    last: true,
+    finds: { code: 'headroom', severity: 'note', value: 6.205 },
+    remedy: null
+  },
+  {
+    id: 'voice-split',
+    what: 'a voice to two desks by a splitter',
+    says: 'Voice: dynamic mic (nominal -42 dBu), 5 m, splitter, 30 m, mic',
+    also: ['from Voice, 20 m mic cable, mic'],
+    last: true,
+    finds: { code: 'loads', severity: 'care', value: 5.134 },
+    remedy: null
+  },
+  {
+    id: 'guitar-to-desk-and-amp',
+    what: 'a guitar to a desk and an amplifier by a Y lead',
+    says: 'Guitar: guitar single coil, 4 m, instrument input',
+    also: ['from Guitar, 3 m, guitar amp'],
+    finds: { code: 'loop', severity: 'stop', value: 6.095 },
+    remedy: 'A passive box, its ground lifted, instead of the Y lead'
+  },
+  {
+    id: 'amp-of-that-guitar',
+    what: 'the amplifier of that guitar',
+    says: 'Guitar: guitar single coil, 4 m, instrument input',
+    also: ['from Guitar, 3 m, guitar amp'],
+    last: true,
+    finds: { code: 'loop', severity: 'stop', value: 8.148 },
+    remedy: 'A passive box, its ground lifted, instead of the Y lead'
+  },
+  {
+    id: 'long-thru',
+    what: 'a long lead on the thru',
+    says: 'Guitar: guitar single coil, 3 m, active box, 20 m, mic',
+    also: ['from Guitar, 14 m, guitar amp'],
+    finds: { code: 'treble-loss', severity: 'care', value: -7.47 },
+    remedy: 'Thru buffered at the box'
   }
 ];

@@ -1,9 +1,11 @@
-import { finding, type JoinContext } from './context';
+import { finding, type JoinContext, levelHere } from './context';
 import { COUPLERS_CARE, UNBALANCED_STOP, unbalancedLimit } from './limits';
 import { fact, type Finding } from './types';
 
 /** Balanced, or unbalanced and how far: lengths joined by adapters and couplers count as one run. */
 export function checkBalance(c: JoinContext): Finding[] {
+  // At loudspeaker level nothing is caught on the way that could be heard.
+  if (levelHere(c) === 'speaker') return [];
   const out: Finding[] = [];
   const unbalanced = runMetres(c);
   if (unbalanced === null) {

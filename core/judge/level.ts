@@ -7,7 +7,7 @@ import { fact, type Finding } from './types';
 
 /** Peak against clip at both ends of the cable, and at the input the gain it takes and the noise it meets. */
 export function checkLevel(c: JoinContext): Finding[] {
-  const out: Finding[] = [headroom(c), ...wrongClass(c), ...steps(c)];
+  const out: Finding[] = [...headroom(c), ...wrongClass(c), ...steps(c)];
   if (c.at === 0) out.push(...rails(c));
   if (!c.last) return out;
   if (c.far.read.has('gainMax')) out.push(gain(c));
@@ -15,14 +15,15 @@ export function checkLevel(c: JoinContext): Finding[] {
   return out;
 }
 
-function headroom(c: JoinContext): Finding {
-  // A source's own rails bound its peaks already, and a speaker that passes on was judged at its own line.
-  const candidates: [Point, End][] = [
-    ...(c.near.model.family === 'source' || c.near.model.family === 'input'
-      ? []
-      : [[c.span.near, c.near] satisfies [Point, End]]),
+function headroom(c: JoinContext): Finding[] {
+  // A source's own rails bound its peaks already, and a speaker that passes on is judged at its own line.
+  const passes = (end: End): boolean => end.model.family === 'input' && !(c.last && end === c.far);
+  const both: [Point, End][] = [
+    [c.span.near, c.near],
     [c.span.far, c.far]
   ];
+  const candidates = both.filter(([, end]) => end.model.family !== 'source' && !passes(end));
+  if (candidates.length === 0) return [];
   const room = ([p]: [Point, End]): number => p.clipDbu - p.peakDbu;
   const [point, end] = candidates.reduce((a, b) => (room(b) < room(a) ? b : a));
   const value = point.clipDbu - point.peakDbu;
@@ -39,13 +40,15 @@ function headroom(c: JoinContext): Finding {
   // Two strings at once stand twice as high as one: room for one is not room for both.
   const strings = c.source.model.signal?.nature !== 'resistive' && c.source.instrument !== 'programme';
   if (strings && value >= 0 && value < DOUBLE_STOP_DB)
-    return finding('double-stops', c.at, { severity, value, unit: 'dB', limit: DOUBLE_STOP_DB }, facts);
-  return finding(
-    severity === 'clean' ? 'headroom' : value >= 0 ? 'headroom' : core ? 'core-saturates' : 'clips',
-    c.at,
-    { severity, value, unit: 'dB', limit },
-    facts
-  );
+    return [finding('double-stops', c.at, { severity, value, unit: 'dB', limit: DOUBLE_STOP_DB }, facts)];
+  return [
+    finding(
+      severity === 'clean' ? 'headroom' : value >= 0 ? 'headroom' : core ? 'core-saturates' : 'clips',
+      c.at,
+      { severity, value, unit: 'dB', limit },
+      facts
+    )
+  ];
 }
 
 /**

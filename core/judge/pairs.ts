@@ -1,3 +1,4 @@
+import { readingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { LineReport } from './judge';
@@ -12,7 +13,16 @@ export interface Pair {
   readonly responseDb: number;
   /** The same boxes on both sides, set alike. */
   readonly sameBoxes: boolean;
+  /** One side has its polarity turned over: what both carry alike cancels in a mono sum. */
+  readonly opposite: boolean;
 }
+
+/** Whether a line turns polarity over: each inverting switch and each lead crossed at one end does. */
+export const inverts = (plan: Plan, line: Line): boolean =>
+  (line.devices.filter((id) => readingsAt(plan, id).choice('polarity') === 'inverted').length +
+    line.cables.filter((id) => plan.cables[id].wiring?.filter((w) => w === 'swapped').length === 1).length) %
+    2 ===
+  1;
 
 /** Pairs of a plan whose two sides are both judged. A name that one line or three have is no pair. */
 export function pairsOf(plan: Plan, lines: readonly Line[], reports: ReadonlyMap<string, LineReport>): Pair[] {
@@ -31,7 +41,8 @@ export function pairsOf(plan: Plan, lines: readonly Line[], reports: ReadonlyMap
         lines: [a.id, b.id] as const,
         levelDb: b.arrives - a.arrives,
         responseDb: apart(a, b),
-        sameBoxes: boxes(plan, pair[0]) === boxes(plan, pair[1])
+        sameBoxes: boxes(plan, pair[0]) === boxes(plan, pair[1]),
+        opposite: inverts(plan, pair[0]) !== inverts(plan, pair[1])
       }
     ];
   });

@@ -15,7 +15,7 @@ export interface Branch {
 }
 
 /** Outputs that are there beside the main one. */
-const FURTHER: ReadonlySet<string> = new Set(['thru', 'iso']);
+export const FURTHER: ReadonlySet<string> = new Set(['thru', 'iso']);
 /** Y leads by the socket they are for. */
 const Y_FOR: Partial<Record<PortSpec['socket'], string>> = {
   ts: 'y-jack',

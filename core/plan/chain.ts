@@ -1,5 +1,6 @@
 import { modelOf, portFor } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
+import { FURTHER } from './branch';
 import { type Line, traceLines } from './lines';
 import type { Plan } from './schema';
 import type { CableSpec, DeviceSpec } from './spec';
@@ -31,8 +32,9 @@ export function chainOf(plan: Plan, line: Line): Chain {
   };
 }
 
-/** Whether nothing else hangs on the line: no thru, no split, no second input. Only then may its middle be exchanged. */
+/** Whether nothing else hangs on the line, nor it on another: no thru, no split, no second input. Only then may its middle be exchanged. */
 export function standsAlone(plan: Plan, line: Line): boolean {
+  if (line.cables.some((id) => FURTHER.has(plan.cables[id].from.port))) return false;
   const mine = new Set(line.devices);
   const own = new Set(line.cables);
   return Object.entries(plan.cables).every(

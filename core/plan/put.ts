@@ -107,7 +107,11 @@ function putDevice(draft: Plan, id: string, spec: DeviceSpec): void {
 
 function putCable(draft: Plan, id: string, spec: CableSpec, source: string, sink: string, leaves?: string): void {
   const near = modelOf(draft.devices[source].model);
-  const from: PortSpec = (leaves && portOf(near, leaves)) || portFor(near, 'out', spec.kind);
+  const old = draft.cables[id] as Plan['cables'][string] | undefined;
+  // A lead that stays where it is stays in its socket, be it a thru.
+  const stays = old?.from.device === source && old.kind === spec.kind ? old.from.port : undefined;
+  const port = leaves ?? stays;
+  const from: PortSpec = (port && portOf(near, port)) || portFor(near, 'out', spec.kind);
   const to = portFor(modelOf(draft.devices[sink].model), 'in', spec.kind);
   draft.cables[id] = {
     kind: spec.kind,

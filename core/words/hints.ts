@@ -17,14 +17,15 @@ export const lowCutText = ({ model, hz, noteHz, lossDb, rumbleDb }: LowCut): str
   `A low cut at ${hz}\u202FHz in the ${modelName(model)} takes ${formatNumber(Math.max(lossDb, 0), 1)}\u202FdB off the lowest note (${formatQuantity('frequency', noteHz)}) and ${formatNumber(rumbleDb)}\u202FdB off rumble at 20\u202FHz.`;
 
 /** How alike the two sides of a pair arrive, and what to trim. */
-export function pairText({ levelDb, responseDb, sameBoxes }: Pair, second: string): string {
+export function pairText({ levelDb, responseDb, sameBoxes, opposite }: Pair, second: string): string {
   const level =
     Math.abs(levelDb) < 0.1
       ? 'both sides arrive alike'
       : `${second} arrives ${formatNumber(Math.abs(levelDb), 1)}\u202FdB ${levelDb > 0 ? 'hotter: trim it down' : 'lower: trim it up'} by that`;
   const rest = [
     responseDb >= 0.5 && `their responses part by ${formatNumber(responseDb, 1)}\u202FdB`,
-    !sameBoxes && 'their boxes differ'
+    !sameBoxes && 'their boxes differ',
+    opposite && 'their polarities differ: summed to mono, the middle cancels'
   ].filter(Boolean);
   return `${upper(level)}${rest.length > 0 ? `; ${rest.join(', and ')}` : ''}.`;
 }

@@ -55,7 +55,7 @@ function one(w: RemedyWhat): string {
     case 'box-gain':
       return `turn the ${modelName(w.model)} ${w.db > 0 ? 'up' : 'down'} ${Math.abs(w.db)}\u202FdB`;
     case 'split':
-      return `${a(modelName(w.model))} instead of the Y lead`;
+      return `${a(modelName(w.model))}${w.lifted ? ', its ground lifted,' : ''} instead of the Y lead`;
     case 'turn-down':
       return `turn the output down ${w.db}\u202FdB`;
   }

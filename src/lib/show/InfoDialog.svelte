@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { readingsAt } from '$core/plan/devices';
+  import { inverts } from '$core/judge/pairs';
   import { playsProgramme } from '$core/advise/loudness';
   import { type Line, traceLines } from '$core/plan/lines';
   import type { Edit, Exposure, Plan } from '$core/plan/schema';
@@ -20,13 +20,7 @@
   const { plan, line, onedit, onclose }: Props = $props();
   let error = $state<string | null>(null);
   const delay = $derived(line.info?.micMetres ? delayOf(line.info.micMetres) : null);
-  /** Each inverting switch and each crossed lead turns the polarity over. */
-  const invertedHere = $derived(
-    (line.devices.filter((id) => readingsAt(plan, id).choice('polarity') === 'inverted').length +
-      line.cables.filter((id) => plan.cables[id].wiring?.filter((w) => w === 'swapped').length === 1).length) %
-      2 ===
-      1
-  );
+  const invertedHere = $derived(inverts(plan, line));
 
   const others = $derived(
     traceLines(plan).flatMap((l) => (l.id === line.id || !l.info ? [] : [{ value: l.id, text: l.info.name }]))
