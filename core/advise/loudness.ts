@@ -38,7 +38,7 @@ const MONO_LU = 10 * Math.log10(2);
  * gives, of a mono one 3.01 dB higher. How the programme's own spectrum is weighed is in the LUFS already.
  * @returns dBu; null for an output whose full scale is not known
  */
-export function levelAtLoudness(plan: Plan, line: Line, lufs: number): number | null {
+function levelAtLoudness(plan: Plan, line: Line, lufs: number): number | null {
   const [source] = line.devices;
   const read = readingsAt(plan, source);
   const full = read.model.clip?.(read, 1000).out;

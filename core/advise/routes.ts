@@ -4,10 +4,11 @@ import { judgeLine, type LineReport } from '../judge/judge';
 import { Whole, type Around } from '../judge/whole';
 import { unbalancedLimit } from '../judge/limits';
 import { type Finding, rank } from '../judge/types';
-import { type Chain, chainOf, lineIn, putChain, standsAlone } from '../plan/chain';
+import { type Chain, chainOf, lineIn, putChain } from '../plan/chain';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
-import type { Line } from '../plan/lines';
+import { type Line, lineScope } from '../plan/lines';
+import { type Stretch, stretchOf } from '../plan/stretch';
 import type { Op, Plan } from '../plan/schema';
 import { type Beside, countsOfBoth, MIC_METRES, micDelay, putMicrophone } from './both';
 import { beats, type Counts, countsOf, lostBy, pointsOf } from './counts';
@@ -78,17 +79,19 @@ export function endsAtDesk(plan: Plan, line: Line): boolean {
 }
 
 /** What the route finder starts from. */
-export function wantedOf(plan: Plan, line: Line): Wanted {
-  const chain = chainOf(plan, line);
+export function wantedOf(plan: Plan, line: Line, { part, out, head }: Stretch = stretchOf(plan, line)): Wanted {
+  const chain = chainOf(plan, part);
   const { cables } = chain;
   const [first] = cables;
   const run = cables[cables.length - 1];
   const balancedRun = ['mic', 'star-quad', 'multicore'].includes(run.kind);
   // A lead that is too long is what is to be mended, not what is wanted.
-  const limit = unbalancedLimit(plan.policy, modelOf(chain.devices[0].model).ports[0].level);
+  const limit = unbalancedLimit(plan.policy, out.level);
   const lead = cables.length > 1 ? Math.min(Math.max(first.metres, 0.5), limit) : Math.min(USUAL_LEAD, limit);
   return {
     source: chain.devices[0],
+    out,
+    branch: head > 0,
     input: chain.devices[chain.devices.length - 1],
     metres: cables.reduce((sum, c) => sum + c.metres, 0),
     leadMetres: lead,
@@ -100,11 +103,12 @@ export function wantedOf(plan: Plan, line: Line): Wanted {
 
 /**
  * Every sensible way of a line, computed whole with the rig around it, best first.
- * @returns empty for a line that is unfinished, or whose middle other lines hang on
+ * What it shares with other lines stays as it is: a branch has ways from where it leaves, a box with something on its thru is exchanged for one with a thru.
+ * @returns empty for a line that is unfinished
  */
 export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): Route[] {
   const families = line.devices.map((id) => modelOf(plan.devices[id].model).family);
-  if (families[0] !== 'source' || families[families.length - 1] !== 'input' || !standsAlone(plan, line)) return [];
+  if (families[0] !== 'source' || families[families.length - 1] !== 'input') return [];
   const around = options.around ?? new Whole(plan).around(line);
   const stock = options.stock ?? new Stock(null);
   const beside = options.beside ?? (stock.kit ? takenBeside(plan, line.id) : []);
@@ -112,6 +116,7 @@ export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): R
     plan,
     onlyLine(plan, line),
     line,
+    stretchOf(plan, line),
     { around, perOctave: options.perOctave ?? PER_OCTAVE },
     stock,
     beside
@@ -125,7 +130,12 @@ export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): R
   };
   keep(finder.present());
   const owned = (c: Candidate): boolean => c.way.boxes.every((what) => stock.count({ what, metres: 0 }) > 0);
-  const all = waysOf(wantedOf(plan, line));
+  const { keeps, keepsInput } = finder.stretch;
+  const all = waysOf(wantedOf(plan, line, finder.stretch)).filter(
+    ({ way, chain }) =>
+      (!keeps || modelOf(chain.devices[1].model).ports.some((p) => p.id === keeps)) &&
+      (!keepsInput || way.input === plan.devices[line.id].model)
+  );
   const first = options.kitFirst ? all.filter(owned) : all;
   const goOn = (): boolean => options.between?.() ?? true;
   // Where a box does well into one input, the next input would only be another way of having the same box.
@@ -148,15 +158,16 @@ export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): R
 /** A wish that a way does not fulfil weighs as much as a care. */
 const UNMET = 40;
 
-/** The plan with nothing in it but this line: what is tried on it is tried many times, and the others stay as they are. */
+/** The plan with nothing in it but this line and what hangs on it: what is tried on it is tried many times, and the others stay as they are. */
 function onlyLine(plan: Plan, line: Line): Plan {
+  const scope = lineScope(plan, line);
   const pick = <T>(rows: Readonly<Record<string, T>>, ids: readonly string[]): Record<string, T> =>
     Object.fromEntries(ids.flatMap((id) => (id in rows ? [[id, rows[id]]] : [])));
   return {
     ...plan,
-    devices: pick(plan.devices, line.devices),
-    cables: pick(plan.cables, line.cables),
-    lines: pick(plan.lines, line.devices)
+    devices: pick(plan.devices, scope.devices),
+    cables: pick(plan.cables, scope.cables),
+    lines: pick(plan.lines, scope.devices)
   };
 }
 
@@ -169,6 +180,7 @@ class Finder {
     /** The line by itself. */
     readonly plan: Plan,
     readonly line: Line,
+    readonly stretch: Stretch,
     readonly at: { around: Around; perOctave: number },
     readonly stock: Stock,
     readonly beside: readonly Part[]
@@ -176,7 +188,7 @@ class Finder {
 
   /** The line as it is. */
   present(): Found | null {
-    const chain = chainOf(this.plan, this.line);
+    const chain = chainOf(this.plan, this.stretch.part);
     const last = chain.devices[chain.devices.length - 1].model;
     const boxes = chain.devices.slice(1, -1).map((d) => d.model);
     return this.#compute({ way: { id: 'present', boxes, input: last }, chain });
@@ -188,6 +200,8 @@ class Finder {
     let best = this.#compute({ ...candidate, chain });
     if (!best) return null;
     for (const [k, device] of chain.devices.entries()) {
+      // What it leaves is another line's to set.
+      if (k === 0 && this.stretch.head > 0) continue;
       for (const [setting, value] of switches(this.plan.policy, device, best.report)) {
         const devices = chain.devices.map((d, j) =>
           j === k ? { ...d, settings: { ...d.settings, [setting]: value } } : d
@@ -209,7 +223,7 @@ class Finder {
     const direct = least(found.filter((r) => !r.way.source));
     const mic = least(found.filter((r) => r.way.source === 'microphone'));
     if (!direct || !mic || line.info?.micMetres) return null;
-    const put = putOn(plan, line, direct.chain, whole, mic.chain);
+    const put = putOn(plan, line, this.stretch, direct.chain, whole, mic.chain);
     if (!put) return null;
     const parts = [...direct.parts, ...mic.parts];
     const missing = missingBeside(stock, this.beside, parts);
@@ -237,7 +251,7 @@ class Finder {
     if (!this.stock.kit) return chain;
     const cables = chain.cables.map((cable, k) => {
       if (cable.kind === 'multicore') return cable;
-      const from = portFor(modelOf(chain.devices[k].model), 'out', cable.kind);
+      const from = k === 0 ? this.stretch.out : portFor(modelOf(chain.devices[k].model), 'out', cable.kind);
       const to = portFor(modelOf(chain.devices[k + 1].model), 'in', cable.kind);
       const plugs = [plugFor(cable.kind, from.socket), plugFor(cable.kind, to.socket)] as const;
       const what = leadKey(cable.kind, plugs);
@@ -255,7 +269,7 @@ class Finder {
   #powered(chain: Chain): Chain {
     const last = chain.devices.length - 1;
     const input = chain.devices[last];
-    const hungry = chain.devices.slice(0, last).some(wantsPhantom);
+    const hungry = chain.devices.slice(this.stretch.head > 0 ? 1 : 0, last).some(wantsPhantom);
     if (!givesPhantom(input.model)) {
       const devices = chain.devices.map((d) =>
         wantsPhantom(d) && choicesOf(modelOf(d.model), 'power').includes('battery')
@@ -271,14 +285,17 @@ class Finder {
   #compute({ way, chain }: Candidate): Found | null {
     const { plan, line } = this;
     const present = way.id === 'present';
-    const put = present ? { draft: plan, next: line } : putOn(plan, line, chain, this.whole);
+    const put = present ? { draft: plan, next: line } : putOn(plan, line, this.stretch, chain, this.whole);
     if (!put) return null;
     const { draft, next } = put;
     const report = judgeLine(draft, next, this.at);
-    const parts = partsOf(draft, next.devices, next.cables);
+    // Of what it shares with another line it takes nothing.
+    const { head } = this.stretch;
+    const own = { ...next, devices: next.devices.slice(head), cables: next.cables.slice(head) };
+    const parts = partsOf(draft, head > 0 ? own.devices.slice(1) : own.devices, own.cables);
     const missing = missingBeside(this.stock, this.beside, parts);
     const ops = present ? [] : diffPlans(plan, draft);
-    const counts = countsOf(report, parts, missing, next, draft);
+    const counts = countsOf(report, parts, missing, own, draft);
     return {
       key: keyOf(draft, next),
       way,
@@ -288,7 +305,7 @@ class Finder {
       counts,
       parts,
       missing,
-      power: powerOf(draft, next),
+      power: powerOf(draft, own),
       points: pointsOf(report, counts) + (present ? 0 : CHANGE),
       present: present || ops.length === 0,
       beside: null
@@ -297,7 +314,14 @@ class Finder {
 }
 
 /** The plan with the line on another way; null where it does not go together. @param mic a microphone's chain to put beside it */
-function putOn(plan: Plan, line: Line, chain: Chain, whole: Plan, mic?: Chain): { draft: Plan; next: Line } | null {
+function putOn(
+  plan: Plan,
+  line: Line,
+  { part, out, head }: Stretch,
+  chain: Chain,
+  whole: Plan,
+  mic?: Chain
+): { draft: Plan; next: Line } | null {
   const draft: Plan = {
     ...plan,
     devices: { ...plan.devices },
@@ -306,7 +330,7 @@ function putOn(plan: Plan, line: Line, chain: Chain, whole: Plan, mic?: Chain): 
   };
   let made = 0;
   const newId = (role: string): string => freshId(draft, whole, line.id, role, made++);
-  putChain(draft, line, chain, newId);
+  putChain(draft, part, chain, newId, head > 0 ? out.id : undefined);
   if (mic) putMicrophone(draft, line, mic.cables[mic.cables.length - 1], newId);
   if (planFaults(draft).length > 0) return null;
   const next = lineIn(draft, line.id);
@@ -316,7 +340,9 @@ function putOn(plan: Plan, line: Line, chain: Chain, whole: Plan, mic?: Chain): 
 /** A route that was computed for a line, for another one that is like it in everything but its name. */
 export function reroute(plan: Plan, line: Line, route: Route): Route {
   const small = onlyLine(plan, line);
-  const put = route.present ? { draft: small, next: line } : putOn(small, line, route.chain, plan, route.beside?.chain);
+  const put = route.present
+    ? { draft: small, next: line }
+    : putOn(small, line, stretchOf(small, line), route.chain, plan, route.beside?.chain);
   if (!put) return route;
   const { devices, cables } = put.next;
   return {

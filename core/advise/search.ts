@@ -23,7 +23,7 @@ export class Search {
     readonly whole = new Whole(plan)
   ) {}
 
-  /** Ways of a line that may be chosen; none of a line that other lines hang on. */
+  /** Ways of a line that may be chosen. */
   routes(line: Line): readonly Route[] {
     const { plan, stock, whole } = this;
     const key = likeness(plan, line);
@@ -76,7 +76,8 @@ const likeness = (plan: Plan, line: Line): string =>
       const { from, to, ...rest } = plan.cables[id];
       return [rest, from.port, to.port];
     }),
-    standsAlone(plan, line)
+    // What shares something with another line is like no other.
+    standsAlone(plan, line) || line.id
   ]);
 
 /** Lines in so many parcels of about equal work, for as many threads: those that are alike lie in one. */

@@ -1,4 +1,4 @@
-import { defaultKind, modelOf } from '../gear/catalogue';
+import { defaultKind, kindFrom, modelOf } from '../gear/catalogue';
 import type { CableKindId } from '../gear/cables';
 import type { Model, PortSpec, Settings } from '../gear/types';
 import type { Chain } from '../plan/chain';
@@ -23,6 +23,10 @@ export interface Candidate {
 /** What a finder has to know of a line. */
 export interface Wanted {
   readonly source: DeviceSpec;
+  /** What comes out of it. */
+  readonly out: PortSpec;
+  /** It leaves another line: its source is not its own. */
+  readonly branch: boolean;
   readonly input: DeviceSpec;
   /** From the source to the input, metres. */
   readonly metres: number;
@@ -45,6 +49,8 @@ interface Middle {
   readonly inputs: readonly string[];
   /** Its boxes stand at the far end: what leaves them is unbalanced. */
   readonly far?: true;
+  /** Its first box stands at the source and its second at the far end, the balanced run between them. */
+  readonly apart?: true;
   /** Whether its first box takes what comes. */
   readonly takes: (out: PortSpec, source: Model) => boolean;
 }
@@ -93,6 +99,20 @@ const MIDDLES: readonly Middle[] = [
   },
   { id: 'reversed', boxes: ['reversed-box'], inputs: ['instrument-in', 'amp-in'], far: true, takes: balanced },
   { id: 're-amp', boxes: ['reamp-box'], inputs: ['amp-in', 'instrument-in'], far: true, takes: balancedLine },
+  {
+    id: 'remote-active',
+    boxes: ['active-box', 'reversed-box'],
+    inputs: ['amp-in', 'instrument-in'],
+    apart: true,
+    takes: instrument
+  },
+  {
+    id: 'remote-passive',
+    boxes: ['passive-box', 'reversed-box'],
+    inputs: ['amp-in', 'instrument-in'],
+    apart: true,
+    takes: instrument
+  },
   { id: 'pad', boxes: ['inline-pad'], inputs: ['mic-in'], takes: balancedLine },
   { id: 'tap', boxes: ['speaker-box'], inputs: ['mic-in'], takes: (out) => out.level === 'speaker' },
   { id: 'adapter', boxes: ['jack-to-xlr'], inputs: ['mic-in', 'line-in'], takes: jack }
@@ -116,13 +136,13 @@ const inputSpec = (w: Wanted, model: string): DeviceSpec =>
 /** Every sensible chain for a line, before anything of it is computed. */
 export function waysOf(w: Wanted): Candidate[] {
   const source = modelOf(w.source.model);
-  const out = source.ports[0];
+  const { out } = w;
   const inputs = inputsFor(w, out);
   const list: Candidate[] = inputs.map((input) => ({
     way: { id: 'direct', boxes: [], input },
     chain: {
       devices: [w.source, inputSpec(w, input)],
-      cables: [{ kind: directKind(w, source), metres: w.metres }]
+      cables: [{ kind: directKind(w), metres: w.metres }]
     }
   }));
   for (const m of MIDDLES) {
@@ -135,24 +155,33 @@ export function waysOf(w: Wanted): Candidate[] {
 }
 
 /** A direct way takes the cable that is there when it is a balanced one and the source is, else the source's own kind. */
-const directKind = (w: Wanted, source: Model): CableKindId =>
-  source.ports[0].carries === 'balanced' && source.ports[0].level !== 'speaker'
-    ? (w.runKind ?? defaultKind('run', source.id, w.metres))
-    : defaultKind('lead', source.id, w.metres);
+const directKind = ({ out, runKind, metres }: Wanted): CableKindId =>
+  balanced(out) ? (runKind ?? defaultKind('run', null, metres)) : kindFrom(out);
 
-function through(w: Wanted, { boxes, far }: Middle, input: string): Chain {
+function through(w: Wanted, { boxes, far, apart }: Middle, input: string): Chain {
   const patches: CableSpec[] = boxes.slice(1).map(() => ({ kind: 'mic', metres: PATCH_METRES }));
   const ends = w.metres - PATCH_METRES * patches.length;
   const short = far ? PATCH_METRES : Math.min(w.leadMetres, Math.max(ends - PATCH_METRES, 0.5));
   const long = Math.max(ends - short, PATCH_METRES);
   const runKind = w.runKind ?? defaultKind('run', null, long);
+  if (apart) {
+    const lead = Math.min(w.leadMetres, Math.max(w.metres - 2 * PATCH_METRES, 0.5));
+    return {
+      devices: [w.source, ...boxes.map((model) => ({ model, settings: {} as Settings })), inputSpec(w, input)],
+      cables: [
+        { kind: kindFrom(w.out), metres: lead },
+        { kind: runKind, metres: Math.max(w.metres - lead - PATCH_METRES, PATCH_METRES) },
+        { kind: 'instrument', metres: PATCH_METRES }
+      ]
+    };
+  }
   const out = modelOf(boxes[boxes.length - 1]).ports.find((p) => p.way === 'out' && p.id !== 'thru')!;
   const after: CableKindId = out.socket === 'xlr' ? runKind : out.socket === 'rca' ? 'rca' : 'instrument';
   return {
     devices: [w.source, ...boxes.map((model) => ({ model, settings: {} as Settings })), inputSpec(w, input)],
     cables: far
       ? [{ kind: runKind, metres: long }, ...patches, { kind: after, metres: short }]
-      : [{ kind: defaultKind('lead', w.source.model, short), metres: short }, ...patches, { kind: after, metres: long }]
+      : [{ kind: kindFrom(w.out), metres: short }, ...patches, { kind: after, metres: long }]
   };
 }
 
@@ -161,7 +190,13 @@ function otherSources(w: Wanted, inputs: readonly string[]): Candidate[] {
   const model = modelOf(w.source.model);
   const { instrument: played } = w.source.settings;
   const name = typeof played === 'string' ? played : model.signal?.instrument;
-  if (!model.signal || name === undefined || model.ports[0].level !== 'instrument' || !inputs.includes('mic-in'))
+  if (
+    w.branch ||
+    !model.signal ||
+    name === undefined ||
+    model.ports[0].level !== 'instrument' ||
+    !inputs.includes('mic-in')
+  )
     return [];
   const list: Candidate[] = [];
   const settings: Settings = { instrument: name };

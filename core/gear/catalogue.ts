@@ -56,9 +56,14 @@ export function defaultKind(place: 'lead' | 'run', from: string | null, metres: 
   const out = from ? mainOut(modelOf(from)) : null;
   if (place === 'run' && out?.carries !== 'unbalanced' && out?.socket !== 'mini' && out?.level !== 'speaker')
     return metres >= MULTICORE_FROM ? 'multicore' : 'mic';
-  if (out?.level === 'speaker') return 'speaker';
-  if (out?.socket === 'mini' || out?.socket === 'rca') return out.socket;
-  return out?.carries === 'balanced' ? 'mic' : 'instrument';
+  return out ? kindFrom(out) : 'instrument';
+}
+
+/** The lead that one plugs into such a socket. */
+export function kindFrom({ level, socket, carries }: PortSpec): CableKindId {
+  if (level === 'speaker') return 'speaker';
+  if (socket === 'mini' || socket === 'rca') return socket;
+  return carries === 'balanced' ? 'mic' : 'instrument';
 }
 
 export type SettingFault =

@@ -1,4 +1,4 @@
-import { modelOf, portFor } from '../gear/catalogue';
+import { modelOf, portFor, portOf } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import { FURTHER } from './branch';
 import { type Line, traceLines } from './lines';
@@ -46,8 +46,15 @@ export function standsAlone(plan: Plan, line: Line): boolean {
  * Puts a line onto another way (draft changed in place). Its ends keep their ids, name and channel; devices and cables in the
  * middle keep theirs as far as there are as many, so that a small change is a small edit.
  * @param newId gives a fresh id for a role
+ * @param leaves socket by which the chain leaves its first device, where it is not the usual one
  */
-export function putChain(draft: Plan, line: Line, chain: Chain, newId: (role: string) => string): void {
+export function putChain(
+  draft: Plan,
+  line: Line,
+  chain: Chain,
+  newId: (role: string) => string,
+  leaves?: string
+): void {
   const last = chain.devices.length - 1;
   const oldMiddle = line.devices.slice(1, -1);
   const ids = chain.devices.map((_, k) =>
@@ -77,7 +84,8 @@ export function putChain(draft: Plan, line: Line, chain: Chain, newId: (role: st
     delete draft.lines[id];
   }
   chain.cables.forEach((spec, k) => {
-    const from = portFor(modelOf(chain.devices[k].model), 'out', spec.kind);
+    const near = modelOf(chain.devices[k].model);
+    const from = (k === 0 && leaves && portOf(near, leaves)) || portFor(near, 'out', spec.kind);
     const to = portFor(modelOf(chain.devices[k + 1].model), 'in', spec.kind);
     draft.cables[cableIds[k]] = {
       kind: spec.kind,

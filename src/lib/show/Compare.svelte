@@ -153,10 +153,7 @@
     </p>
     {#if search.failed}<p class="px-5 text-error" role="alert">{search.failed}</p>{/if}
     {#if search.result && routes.length === 0}
-      <p class="px-5 py-8 text-quiet">
-        Nothing to compare: the line is unfinished, or another line hangs on its box. Complete it on the board, or
-        unplug the thru.
-      </p>
+      <p class="px-5 py-8 text-quiet">Nothing to compare: the line is unfinished. Complete it on the board.</p>
     {/if}
     {#if shown.length > 0}
       <div class="route-row board-head border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!">
