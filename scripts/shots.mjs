@@ -40,6 +40,17 @@ const VIEWS = [
     }
   },
   {
+    name: 'branches',
+    size: DESK,
+    themes: ['day'],
+    go: async (page, url) => {
+      await page.goto(url);
+      await page.getByRole('link', { name: /^Rope Room/ }).click();
+      await page.locator('[data-verdict]').nth(9).waitFor();
+      await open(page, 'Amp next door');
+    }
+  },
+  {
     name: 'hum',
     size: DESK,
     go: async (page, url) => {
