@@ -109,6 +109,9 @@
     };
   });
 
+  // The worker's own share of what is fetched behind the first view; asked again when it is needed, should it fail.
+  $effect(() => void judging?.ready().catch(() => undefined));
+
   // Remedies follow the open line's report: a new report means the plan has changed under them.
   let asked = '';
   $effect(() => {

@@ -1,12 +1,11 @@
-import { type Hints, hintsFor } from '$core/advise/hints';
-import { type Remedy, remediesFor } from '$core/advise/remedies';
-import { Stock } from '$core/advise/stock';
+import type { Hints } from '$core/advise/hints';
+import type { Remedy } from '$core/advise/remedies';
 import type { Kit } from '$core/kit/schema';
 import { judgeWhole, type LineReport } from '$core/judge/judge';
 import { type Pieces, Whole } from '$core/judge/whole';
 import { traceLines } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
-import { type Influence, influences } from '$core/rig/influence';
+import type { Influence } from '$core/rig/influence';
 import type { Loop } from '$core/rig/loops';
 import { expose } from 'comlink';
 
@@ -17,6 +16,9 @@ const sent = new Map<string, string>();
 let latest = 0;
 /** Work between two looks at whether a newer plan has come in, milliseconds. */
 const SLICE = 24;
+
+/** What an open line asks for is not part of the first view. */
+const deeper = () => import('./deeper');
 
 const fingerprint = (r: LineReport): string =>
   [r.key, r.severity, r.hum?.dbu.toFixed(2), r.findings.map((f) => `${f.code}${f.severity}`).join()].join('|');
@@ -58,15 +60,22 @@ const api = {
     return ids;
   },
 
+  /** Fetches what is asked of a line once it is opened, so that it is there when the server is not. */
+  async ready(): Promise<void> {
+    await deeper();
+  },
+
   /** Remedies of one line, best first. @param kit what may be used without hiring; null for anything */
-  remedies(plan: Plan, lineId: string, kit: Kit | null): Remedy[] {
+  async remedies(plan: Plan, lineId: string, kit: Kit | null): Promise<Remedy[]> {
     const line = traceLines(plan).find((l) => l.id === lineId);
+    const { remediesFor, Stock } = await deeper();
     return line ? remediesFor(plan, line, new Stock(kit)) : [];
   },
 
   /** What else can be said of one line: low cut, equaliser, unity, loudness. */
-  hints(plan: Plan, lineId: string): Hints | null {
+  async hints(plan: Plan, lineId: string): Promise<Hints | null> {
     const line = traceLines(plan).find((l) => l.id === lineId);
+    const { hintsFor } = await deeper();
     return line ? hintsFor(plan, line, new Map(pieces)) : null;
   },
 
@@ -77,8 +86,9 @@ const api = {
   },
 
   /** What moves one line's gain at a frequency, most first. */
-  influences(plan: Plan, lineId: string, hz: number): Influence[] {
+  async influences(plan: Plan, lineId: string, hz: number): Promise<Influence[]> {
     const line = traceLines(plan).find((l) => l.id === lineId);
+    const { influences } = await deeper();
     return line ? influences(plan, line, hz) : [];
   }
 };

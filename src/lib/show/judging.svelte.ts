@@ -44,6 +44,11 @@ export class Judging {
     if (turn === this.#turn) this.busy = false;
   }
 
+  /** Fetches what an open line will ask for. */
+  ready(): Promise<void> {
+    return this.#api.ready();
+  }
+
   remedies(plan: Plan, lineId: string, kit: Kit | null): Promise<Remedy[]> {
     return this.#api.remedies(plan, lineId, kit);
   }
