@@ -1,5 +1,18 @@
 // Folders of the core in the order of the pipeline: each may use those before it, none those after it.
-const ORDER = ['units', 'circuit', 'gear', 'kit', 'plan', 'rig', 'judge', 'advise', 'say', 'casebook', 'words'];
+const ORDER = [
+  'units',
+  'circuit',
+  'gear',
+  'kit',
+  'plan',
+  'rig',
+  'judge',
+  'advise',
+  'say',
+  'casebook',
+  'words',
+  'paper'
+];
 
 const upward = ORDER.map((folder, k) => ({
   name: `core-${folder}-looks-down`,

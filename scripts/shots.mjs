@@ -127,7 +127,19 @@ const VIEWS = [
     }
   },
   {
+    name: 'paper',
+    size: DESK,
+    themes: ['day'],
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('link', { name: 'Paper', exact: true }).click();
+      await page.getByRole('button', { name: 'Cards', exact: true }).click();
+      await page.waitForTimeout(300);
+    }
+  },
+  {
     name: 'say-a-line',
+    themes: ['day'],
     size: DESK,
     go: async (page, url) => {
       await lines(page, url);

@@ -75,6 +75,8 @@ const LineSchema = z.strictObject({
   want: z.enum(['direct', 'amp', 'both', 'dry']).optional(),
   /** Lines of one name are the two sides of a stereo pair. */
   pair: z.string().max(LIMITS.text).optional(),
+  /** Where on the stage it stands. */
+  place: z.string().max(LIMITS.text).optional(),
   /** Lines of different acts are never on together and may share boxes. */
   act: z.string().max(LIMITS.text).optional(),
   /** Its way is settled: no proposal changes it. */

@@ -96,3 +96,41 @@ export const kitChange = pgTable(
   },
   (t) => [index('kit_change_item').on(t.crewId, t.itemId)]
 );
+
+/** A show as it was when it was printed: what has changed since is marked on the next paper. */
+export const print = pgTable(
+  'print',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    showId: uuid('show_id')
+      .notNull()
+      .references(() => show.id),
+    personId: uuid('person_id').references(() => person.id),
+    revision: integer('revision').notNull(),
+    plan: jsonb('plan').$type<Plan>().notNull(),
+    kit: jsonb('kit').$type<Record<string, KitItem> | null>(),
+    madeAt: made()
+  },
+  (t) => [index('print_show').on(t.crewId, t.showId, t.madeAt)]
+);
+
+/** What has been ticked off a list of a show. */
+export const tick = pgTable(
+  'tick',
+  {
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    showId: uuid('show_id')
+      .notNull()
+      .references(() => show.id),
+    /** Sheet and row. */
+    key: text('key').notNull(),
+    personId: uuid('person_id').references(() => person.id),
+    madeAt: made()
+  },
+  (t) => [primaryKey({ columns: [t.showId, t.key] }), index('tick_crew').on(t.crewId)]
+);

@@ -36,8 +36,15 @@
     }
   }
 
+  /** What is written freely, offered from what other lines have. */
+  const TEXTS = [
+    { field: 'place', label: 'Stands at', placeholder: 'stage place' },
+    { field: 'pair', label: 'Side of the stereo pair called', placeholder: 'none' },
+    { field: 'act', label: 'Only in the act', placeholder: 'all evening' }
+  ] as const;
+
   /** Names that other lines of the show have given. */
-  const known = (what: 'pair' | 'act'): string[] =>
+  const known = (what: 'pair' | 'act' | 'place'): string[] =>
     [...new Set(Object.values(plan.lines).flatMap((info) => info[what] ?? []))].sort();
 
   function setName(value: string): void {
@@ -91,32 +98,21 @@
     onset={(value) => onedit(setInfo(plan, line, { want: value === 'direct' ? undefined : (value as Want) }))}
   />
   <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 py-1 max-sm:grid-cols-1">
-    <label for="info-pair">Side of the stereo pair called</label>
-    <input
-      id="info-pair"
-      class="input w-full input-sm"
-      value={line.info?.pair ?? ''}
-      maxlength="80"
-      list="pairs"
-      placeholder="none"
-      onchange={(event) => onedit(setInfo(plan, line, { pair: event.currentTarget.value.trim() || undefined }))}
-    />
-    <label for="info-act">Only in the act</label>
-    <input
-      id="info-act"
-      class="input w-full input-sm"
-      value={line.info?.act ?? ''}
-      maxlength="80"
-      list="acts"
-      placeholder="all evening"
-      onchange={(event) => onedit(setInfo(plan, line, { act: event.currentTarget.value.trim() || undefined }))}
-    />
-    <datalist id="pairs"
-      >{#each known('pair') as name (name)}<option value={name}></option>{/each}</datalist
-    >
-    <datalist id="acts"
-      >{#each known('act') as name (name)}<option value={name}></option>{/each}</datalist
-    >
+    {#each TEXTS as { field, label, placeholder } (field)}
+      <label for="info-{field}">{label}</label>
+      <input
+        id="info-{field}"
+        class="input w-full input-sm"
+        value={line.info?.[field] ?? ''}
+        maxlength="80"
+        list="{field}s"
+        {placeholder}
+        onchange={(event) => onedit(setInfo(plan, line, { [field]: event.currentTarget.value.trim() || undefined }))}
+      />
+      <datalist id="{field}s"
+        >{#each known(field) as name (name)}<option value={name}></option>{/each}</datalist
+      >
+    {/each}
   </div>
   <ChoiceField
     label="In proposals"

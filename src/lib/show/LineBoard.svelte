@@ -10,6 +10,7 @@
   import type { Loop } from '$core/rig/loops';
   import { modelName } from '$core/words/names';
   import { goto } from '$app/navigation';
+  import { page } from '$app/state';
   import { onMount, tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
@@ -62,6 +63,12 @@
   const current = $derived(rows.find((l) => l.id === currentId) ?? rows[0] ?? null);
   const openReport = $derived(openId ? reports.get(openId) : undefined);
   onMount(() => {
+    // A label's code names the line that it is on.
+    const wanted = page.url.searchParams.get('line');
+    if (wanted && lines.some((l) => l.id === wanted)) {
+      currentId = openId = wanted;
+      void bringIntoView(wanted);
+    }
     void fetchRest();
     show.help = () => (dialog = { kind: 'keys' });
     const when =

@@ -154,7 +154,7 @@ export const setInfo = (plan: Plan, line: Line, change: Partial<LineInfo>): Edit
     const old = draft.lines[line.id] ?? { name: lineName(line), exposure: 'normal' };
     const next = { ...old, ...change };
     if (next.channel === undefined) delete next.channel;
-    for (const name of ['micMetres', 'want', 'pair', 'act', 'locked', 'loudness', 'asLoudAs'] as const)
+    for (const name of ['micMetres', 'want', 'pair', 'act', 'locked', 'loudness', 'asLoudAs', 'place'] as const)
       if (next[name] === undefined || next[name] === '') delete next[name];
     draft.lines[line.id] = next;
   });

@@ -1,5 +1,5 @@
-import { EditSchema, PlanSchema } from '$core/plan/schema';
-import { KIT_LIMITS, KitItemSchema } from '$core/kit/schema';
+import { EditSchema, type Plan, PlanSchema } from '$core/plan/schema';
+import { type Kit, KIT_LIMITS, KitItemSchema } from '$core/kit/schema';
 import * as z from 'zod';
 import { BATCH } from './batch';
 
@@ -53,3 +53,14 @@ export const KitChangesSchema = z.strictObject({
     .max(KIT_LIMITS.items)
 });
 export type KitChange = z.infer<typeof KitChangesSchema>['changes'][number];
+
+export const TickSchema = z.strictObject({ key: z.string().min(1).max(200), on: z.boolean() });
+
+/** A show as it was printed. */
+export interface Printed {
+  readonly id: string;
+  readonly revision: number;
+  readonly at: string;
+  readonly plan: Plan;
+  readonly kit: Kit | null;
+}

@@ -17,7 +17,8 @@
           [`/show/${show.id}`, 'Lines'],
           [`/show/${show.id}/propose`, 'Propose'],
           [`/show/${show.id}/schools`, 'Schools'],
-          [`/show/${show.id}/kit`, 'Kit']
+          [`/show/${show.id}/kit`, 'Kit'],
+          [`/show/${show.id}/paper`, 'Paper']
         ] as const)
       : ([
           ['/', 'Shows'],

@@ -1,0 +1,82 @@
+import { modelOf } from '../gear/catalogue';
+import type { Line } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import { modelName } from '../words/names';
+import { nameOf, settingsText } from '../words/paper';
+import { linesOf } from './patch';
+import type { Group, PaperInput, Row, Sheet } from './types';
+
+/** From act to act: what is unplugged, what moves, what is plugged in, with the gates before each. */
+
+/** Acts in the order in which their first lines stand. */
+const actsOf = (plan: Plan): string[] => [...new Set(linesOf(plan).flatMap(({ line }) => line.info?.act || []))];
+
+const boxesOf = (plan: Plan, line: Line): string[] =>
+  line.devices.filter((id) => modelOf(plan.devices[id].model).family === 'box');
+const phantom = (plan: Plan, line: Line): boolean => plan.devices[line.id].settings.phantom === 'on';
+
+interface Step {
+  readonly step: string;
+  readonly what: string;
+}
+
+/** Steps of one changeover, in the order in which they are safe. */
+function stepsOf(
+  plan: Plan,
+  out: readonly { line: Line; tag: string }[],
+  into: readonly { line: Line; tag: string }[]
+): Step[] {
+  const list = (lines: readonly { line: Line; tag: string }[]): string =>
+    lines.map(({ line, tag }) => `${tag} ${nameOf(line)}`).join(', ');
+  const steps: Step[] = [];
+  const put = (step: string, what: string): void => void (what !== '' && steps.push({ step, what }));
+  put('Mute', list([...out, ...into]));
+  put('Phantom off', list(out.filter(({ line }) => phantom(plan, line))));
+  for (const l of out) put('Unplug', list([l]));
+  const free = out.flatMap(({ line }) =>
+    boxesOf(plan, line).map((id) => ({ model: plan.devices[id].model, from: line }))
+  );
+  for (const { line, tag } of into) {
+    for (const id of boxesOf(plan, line)) {
+      const device = plan.devices[id];
+      const at = free.findIndex((f) => f.model === device.model);
+      const set = settingsText(device) || 'as it comes';
+      if (at >= 0) {
+        const [{ from }] = free.splice(at, 1);
+        put('Move', `${modelName(device.model)} from ${nameOf(from)} to ${tag} ${nameOf(line)}, set to: ${set}`);
+      } else put('Bring', `${modelName(device.model)} for ${tag} ${nameOf(line)}, set to: ${set}`);
+    }
+  }
+  for (const l of into) put('Plug', list([l]));
+  put('Phantom on', list(into.filter(({ line }) => phantom(plan, line))));
+  put('Unmute', into.length > 0 ? `${list(into)}, one after the other, gain from the least` : '');
+  return steps;
+}
+
+export function changeoverSheet({ plan }: PaperInput): Sheet {
+  const acts = actsOf(plan);
+  const all = linesOf(plan);
+  const of = (act: string) => all.filter(({ line }) => line.info?.act === act);
+  const groups = acts.slice(0, -1).map((act, k): Group => ({
+    name: `${act} → ${acts[k + 1]}`,
+    rows: stepsOf(plan, of(act), of(acts[k + 1])).map(({ step, what }, n): Row => ({
+      key: `${k} ${n}`,
+      cells: [String(n + 1), step, what, '☐']
+    }))
+  }));
+  return {
+    id: 'changeover',
+    title: 'Changeovers',
+    note:
+      acts.length < 2
+        ? 'No two acts are named: give lines an act (I on the board), and what changes between them stands here.'
+        : 'Lines of no act stay as they are. Nothing is plugged or unplugged before its channel is muted.',
+    columns: [
+      { head: '', wide: 5, align: 'right' },
+      { head: 'Step', wide: 15 },
+      { head: 'What', wide: 74 },
+      { head: '', wide: 6 }
+    ],
+    groups
+  };
+}

@@ -1,0 +1,67 @@
+import { readingsAt } from '../plan/devices';
+import type { Line } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import { formatNumber } from '../units/format';
+import { inputText, nameOf } from '../words/paper';
+import { linesOf } from './patch';
+import { grouped, type PaperInput, type Sheet } from './types';
+
+/** A level that somebody has set is known to this much either way, dB. */
+const SET_BY_HAND_DB = 3;
+
+/** How far under and over the planned level a source may play, dB, from its class's or own model's spread. */
+function playingRange(plan: Plan, line: Line): readonly [number, number] {
+  const [source] = line.devices;
+  const device = plan.devices[source];
+  const read = readingsAt(plan, source);
+  const own = device.own === undefined ? undefined : plan.models?.[device.own]?.values.nominal;
+  const spread = own ?? read.model.params.nominal;
+  const now = read.value('nominal');
+  if (!spread || (device.settings.nominal !== undefined && now !== spread.typ))
+    return [-SET_BY_HAND_DB, SET_BY_HAND_DB];
+  const off = (volts: number): number => 20 * Math.log10(volts / now);
+  return [Math.min(off(spread.min), 0), Math.max(off(spread.max), 0)];
+}
+
+/** Where each gain is expected, and between what: a source that plays louder needs less. */
+export function gainSheet({ plan, reports }: PaperInput): Sheet {
+  const rows = linesOf(plan).filter(({ line }) => typeof reports.get(line.id)?.gain === 'number');
+  return {
+    id: 'gain',
+    title: 'Gains to expect',
+    note: 'Start at the least gain; set it at the loudest playing. From and to follow the spread of the class, ±3 dB where a level was set.',
+    columns: [
+      { head: 'Ch', wide: 6, align: 'right' },
+      { head: 'Line', wide: 24 },
+      { head: 'Input', wide: 26 },
+      { head: 'Gain', wide: 10, align: 'right' },
+      { head: 'from', wide: 8, align: 'right' },
+      { head: 'to', wide: 8, align: 'right' },
+      { head: 'Peaks arrive at', wide: 18, align: 'right' }
+    ],
+    groups: grouped(
+      rows,
+      ({ line }) => {
+        const { host } = plan.devices[line.id];
+        return host ? (plan.hosts[host]?.name ?? host) : 'Standing for themselves';
+      },
+      ({ line, tag }) => {
+        const { gain, points } = reports.get(line.id)!;
+        const [under, over] = playingRange(plan, line);
+        const db = (value: number): string => `${formatNumber(value, 0, true)}\u202FdB`;
+        return {
+          key: line.id,
+          cells: [
+            tag,
+            nameOf(line),
+            inputText(plan, line),
+            db(gain!),
+            db(gain! - over),
+            db(gain! - under),
+            `${formatNumber(points[points.length - 1].far.peak, 0, true)}\u202FdBu`
+          ]
+        };
+      }
+    )
+  };
+}

@@ -1,0 +1,103 @@
+import { leadKey, type Part, partsByLine, usedOf } from '../advise/stock';
+import type { Kit, KitItem } from '../kit/schema';
+import { traceLines } from '../plan/lines';
+import { partName } from '../words/routes';
+import { type Group, grouped, type PaperInput, type Row, type Sheet } from './types';
+
+/** What goes into which case, with spares, to be ticked off. */
+
+/** One spare for so many of a kind in use, or part of so many. */
+const LEADS_A_SPARE = 8;
+
+interface Packed {
+  readonly key: string;
+  readonly case: string;
+  readonly what: string;
+  readonly name: string;
+  readonly use: number;
+  readonly spare: number;
+}
+
+const whatOf = (item: KitItem): Part =>
+  item.kind === 'device'
+    ? { what: item.model, metres: 0 }
+    : item.kind === 'lead'
+      ? { what: leadKey(item.cable, item.plugs), metres: item.metres }
+      : { what: 'battery', metres: 0 };
+
+/** What to pack from a kit: what the plan takes while most is on, and spares of what is left. */
+function packed(kit: Kit, used: ReadonlyMap<string, number>): Packed[] {
+  const works = Object.entries(kit).filter(([, item]) => item.condition === 'works');
+  const inUse = new Map<string, number>();
+  for (const [id, item] of works) {
+    const { what } = whatOf(item);
+    inUse.set(what, (inUse.get(what) ?? 0) + (used.get(id) ?? 0));
+  }
+  const wanted = new Map(
+    [...inUse].map(([what, n]) => [
+      what,
+      n === 0 ? 0 : what === 'battery' ? n : what.startsWith('lead:') ? Math.ceil(n / LEADS_A_SPARE) : 1
+    ])
+  );
+  // The longest of what is left serves in place of any.
+  return works
+    .sort(([, a], [, b]) => whatOf(b).metres - whatOf(a).metres)
+    .map(([id, item]) => {
+      const part = whatOf(item);
+      const use = used.get(id) ?? 0;
+      const spare = Math.min(item.count - use, wanted.get(part.what) ?? 0);
+      wanted.set(part.what, (wanted.get(part.what) ?? 0) - spare);
+      return { key: id, case: item.place || 'No case given', what: partName(part), name: item.name, use, spare };
+    })
+    .filter((p) => p.use + p.spare > 0);
+}
+
+const COLUMNS = [
+  { head: '', wide: 6 },
+  { head: 'Count', wide: 9, align: 'right' },
+  { head: 'What', wide: 49 },
+  { head: 'Called', wide: 22 },
+  { head: 'Spare', wide: 14, align: 'right' }
+] as const;
+const BOX = '☐';
+
+export function packingSheet({ plan, kit }: PaperInput): Sheet {
+  const base = { id: 'packing', title: 'Packing', columns: COLUMNS } as const;
+  if (!kit) return { ...base, note: 'No kit is set: everything the plan takes.', groups: [anything(plan)] };
+  const { used, short } = usedOf(plan, kit);
+  const groups = grouped(
+    packed(kit, used).sort((a, b) => (a.case < b.case ? -1 : a.case > b.case ? 1 : a.what < b.what ? -1 : 1)),
+    (p) => p.case,
+    ({ key, what, name, use, spare }): Row => ({
+      key,
+      cells: [BOX, String(use + spare), what, name, spare > 0 ? String(spare) : '']
+    })
+  );
+  const missing: Group = {
+    name: 'To be had from elsewhere',
+    rows: short.map(({ part, count }) => ({
+      key: `${part.what} ${part.metres}`,
+      cells: [BOX, String(count), partName(part), '', '']
+    }))
+  };
+  return {
+    ...base,
+    note: 'Spares are counted in: one box of each kind, one lead in eight, as many batteries again.',
+    groups: missing.rows.length > 0 ? [missing, ...groups] : groups
+  };
+}
+
+/** All parts of a plan, counted. */
+function anything(plan: PaperInput['plan']): Group {
+  const counts = new Map<string, number>();
+  for (const part of partsByLine(plan, traceLines(plan)).flatMap((l) => l.parts)) {
+    const name = partName(part);
+    counts.set(name, (counts.get(name) ?? 0) + 1);
+  }
+  return {
+    name: 'All of it',
+    rows: [...counts]
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([what, count]) => ({ key: what, cells: [BOX, String(count), what, '', ''] }))
+  };
+}

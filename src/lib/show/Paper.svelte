@@ -1,0 +1,165 @@
+<script lang="ts">
+  import { kitFor } from '$core/advise/stock';
+  import { labelsOf } from '$core/paper/cables';
+  import { cardsOf } from '$core/paper/patch';
+  import { rowsOfSheet, sheetOf } from '$core/paper/sheets';
+  import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
+  import { judgePlan } from '$core/judge/judge';
+  import { invalidate } from '$app/navigation';
+  import { page } from '$app/state';
+  import { untrack } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { useShow } from './context';
+  import type { Printed } from './wire';
+  import PaperCards from './PaperCards.svelte';
+  import PaperLabels from './PaperLabels.svelte';
+  import PaperSheet from './PaperSheet.svelte';
+
+  interface Props {
+    printed: Printed | null;
+    ticks: readonly string[];
+    revision: number;
+  }
+  const { printed, ticks, revision }: Props = $props();
+
+  const show = useShow();
+  const { session } = show;
+  const plan = $derived(session.plan);
+  type View = SheetId | 'cards' | 'labels';
+  const VIEWS: readonly (readonly [View, string])[] = [
+    ['patch', 'Patch'],
+    ['places', 'Places'],
+    ['boxes', 'Settings'],
+    ['cards', 'Cards'],
+    ['phantom', 'Phantom'],
+    ['gain', 'Gains'],
+    ['cables', 'Cables'],
+    ['packing', 'Packing'],
+    ['labels', 'Labels'],
+    ['changeover', 'Changeovers']
+  ];
+  let view = $state<View>('patch');
+  let size = $state<'A4' | 'LETTER'>('A4');
+  let marks = $state(true);
+  /** Ticks as they are here, ahead of the server's. */
+  let ticked = $state.raw<ReadonlySet<string>>(untrack(() => new Set(ticks)));
+
+  const reports = $derived(show.judging?.reports ?? new Map());
+  const input = $derived<PaperInput>({ plan, kit: kitFor(plan, show.crewKit), reports });
+  const before = $derived<PaperInput | undefined>(
+    printed && marks
+      ? { plan: printed.plan, kit: printed.kit, reports: new Map(judgePlan(printed.plan).map((r) => [r.id, r])) }
+      : undefined
+  );
+  const sheet = $derived(
+    (SHEET_IDS as readonly string[]).includes(view) ? sheetOf(view as SheetId, input, before) : null
+  );
+  const stamp = $derived(
+    printed ? new Date(printed.at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }) : ''
+  );
+  const pdf = $derived(`/api/shows/${show.id}/paper/${view}.pdf?size=${size}&marks=${printed && marks ? 'yes' : 'no'}`);
+  const waiting = $derived(session.save !== 'saved');
+
+  async function csv(): Promise<void> {
+    if (!sheet) return;
+    const { default: Papa } = await import('papaparse');
+    const link = document.createElement('a');
+    // A byte-order mark, or spreadsheets read the signs wrongly.
+    link.href = URL.createObjectURL(new Blob(['\ufeff', Papa.unparse(rowsOfSheet(sheet))], { type: 'text/csv' }));
+    link.download = `${show.name} ${view}.csv`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+
+  /** Remembers what is on paper now: the next one marks what has changed. */
+  async function keep(): Promise<void> {
+    const answer = await fetch(`/api/shows/${show.id}/print`, { method: 'POST' }).catch(() => null);
+    if (!answer?.ok) toast.error('Not noted as printed: the server cannot be reached. Try again.');
+    else {
+      const { revision: at } = (await answer.json()) as { revision: number };
+      toast(`Revision ${at} is noted as printed. What changes from here on is marked.`);
+      await invalidate(() => true);
+    }
+  }
+
+  async function tick(key: string, on: boolean): Promise<void> {
+    const set = (value: boolean): void => {
+      const next = new Set(ticked);
+      if (value) next.add(key);
+      else next.delete(key);
+      ticked = next;
+    };
+    set(on);
+    const answer = await fetch(`/api/shows/${show.id}/ticks`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ key, on })
+    }).catch(() => null);
+    if (answer?.ok) return;
+    set(!on);
+    toast.error('The tick was not kept: the server cannot be reached. Try again.');
+  }
+</script>
+
+<main class="pb-16">
+  <h1 class="sr-only">{show.name}: paper</h1>
+  <div class="no-print flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-base-300 px-5 py-2.5 max-sm:px-3.5">
+    <nav aria-label="Sheets" class="flex min-w-0 gap-1 overflow-x-auto max-sm:-mx-2">
+      {#each VIEWS as [id, name] (id)}
+        <button
+          type="button"
+          class="rounded-lg px-2.5 py-1.5 whitespace-nowrap {view === id
+            ? 'bg-base-200 font-semibold'
+            : 'text-quiet hover:text-base-content'}"
+          aria-current={view === id ? 'page' : undefined}
+          onclick={() => (view = id)}>{name}</button
+        >
+      {/each}
+    </nav>
+    <div class="ml-auto flex flex-wrap items-center gap-2">
+      {#if printed && sheet}
+        <label class="flex cursor-pointer items-center gap-2 text-quiet">
+          <input type="checkbox" class="checkbox checkbox-sm" bind:checked={marks} />
+          mark what changed since revision {printed.revision}, {stamp}
+        </label>
+      {/if}
+      <select class="select w-24 select-sm" aria-label="Paper size" bind:value={size}>
+        <option value="A4">A4</option>
+        <option value="LETTER">Letter</option>
+      </select>
+      <a
+        class="btn btn-sm {waiting ? 'btn-disabled' : ''}"
+        href={pdf}
+        target="_blank"
+        rel="noopener"
+        aria-disabled={waiting}
+        title={waiting ? 'Changes are still being saved' : undefined}>PDF</a
+      >
+      {#if sheet}<button type="button" class="btn btn-sm" onclick={() => void csv()}>CSV</button>{/if}
+      <button type="button" class="btn btn-sm" onclick={() => window.print()}>Print</button>
+      <button type="button" class="btn btn-outline btn-primary btn-sm" onclick={() => void keep()}
+        >Note as printed</button
+      >
+    </div>
+  </div>
+  {#if Object.keys(plan.lines).length === 0}
+    <p class="px-5 py-16 text-center text-quiet">
+      No lines yet, so there is nothing to print. <a class="text-primary underline" href="/show/{show.id}">Say one</a>.
+    </p>
+  {:else}
+    <div class="px-5 pt-4 max-sm:px-2">
+      <article class="paper" data-sheet={view}>
+        <header class="flex justify-between gap-4 text-[0.86em]">
+          <strong>{show.name}</strong><span>revision {revision}</span>
+        </header>
+        {#if sheet}
+          <PaperSheet {sheet} since={before && printed ? printed.revision : null} {ticked} ontick={tick} />
+        {:else if view === 'cards'}
+          <PaperCards cards={cardsOf(input)} />
+        {:else}
+          <PaperLabels labels={labelsOf(input)} address="{page.url.origin}/show/{show.id}?line=" />
+        {/if}
+      </article>
+    </div>
+  {/if}
+</main>

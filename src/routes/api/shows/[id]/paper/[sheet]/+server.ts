@@ -1,0 +1,61 @@
+import { kitFor } from '$core/advise/stock';
+import { judgePlan } from '$core/judge/judge';
+import { labelsOf } from '$core/paper/cables';
+import { cardsOf } from '$core/paper/patch';
+import { sheetOf } from '$core/paper/sheets';
+import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
+import type { Kit } from '$core/kit/schema';
+import type { Plan } from '$core/plan/schema';
+import { found, idOf } from '$lib/server/http';
+import { crewKit } from '$lib/server/kit';
+import { lastPrint } from '$lib/server/paper';
+import { cardsPdf, labelsPdf, sheetPdf } from '$lib/server/pdf';
+import { getShow } from '$lib/server/shows';
+import { error } from '@sveltejs/kit';
+import * as z from 'zod';
+import type { RequestHandler } from './$types';
+
+const Query = z.object({
+  sheet: z.enum([...SHEET_IDS, 'cards', 'labels']),
+  size: z.enum(['A4', 'LETTER']),
+  marks: z.enum(['yes', 'no'])
+});
+
+const inputOf = (plan: Plan, kit: Kit | null): PaperInput => ({
+  plan,
+  kit,
+  reports: new Map(judgePlan(plan).map((r) => [r.id, r]))
+});
+
+/** A sheet of a show as PDF, as the show stands now. */
+export const GET: RequestHandler = async ({ params, url, locals }) => {
+  const asked = Query.safeParse({
+    sheet: params.sheet.replace(/\.pdf$/, ''),
+    size: url.searchParams.get('size') ?? 'A4',
+    marks: url.searchParams.get('marks') ?? 'no'
+  });
+  if (!asked.success) error(404, `There is no such paper: ${asked.error.issues[0].path.join('.')}.`);
+  const { sheet, size, marks } = asked.data;
+  const { crewId } = await locals.who();
+  const show = found(await getShow(crewId, idOf(params.id)));
+  const input = inputOf(show.plan, kitFor(show.plan, await crewKit(crewId)));
+  const meta = { show: show.name, revision: show.revision, at: new Date(), size };
+  const last = marks === 'yes' ? await lastPrint(crewId, show.id) : null;
+  const pdf =
+    sheet === 'labels'
+      ? await labelsPdf(labelsOf(input), `${url.origin}/show/${show.id}?line=`, meta)
+      : sheet === 'cards'
+        ? await cardsPdf(cardsOf(input), sheetOf('boxes', input).note, meta)
+        : await sheetPdf(
+            sheetOf(sheet satisfies SheetId, input, last ? inputOf(last.plan, last.kit) : undefined),
+            meta,
+            last?.revision ?? null
+          );
+  const file = `${show.name} ${sheet}`.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename*=UTF-8''${encodeURIComponent(file)}.pdf`
+    }
+  });
+};
