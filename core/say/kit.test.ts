@@ -21,6 +21,7 @@ describe('a kit in words', () => {
   it.each([
     ['4 active boxes, 10 × 3 m TS, 2 RCA to TS', ['4 active-box', '10 3 instrument ts-ts', '2 rca-to-jack']],
     ['3 active box 10m and two splitters', ['3 active-box-10m', '2 splitter']],
+    ['2 jack Ys, 3 XLR Y leads, a Y lead, 1 plain y', ['2 y-jack', '3 y-xlr', '1 y-jack', '1 plain-y']],
     ['6 x 20 m XLR; 4 mic cables 10 m', ['6 20 mic xlr-xlr', '4 10 mic xlr-xlr']],
     ['3 m RCA to TS, 6 1,5 m TS', ['1 3 rca rca-ts', '6 1.5 instrument ts-ts']],
     ['an isolator, 8 couplers, 4 batteries', ['1 isolator', '8 coupler', '4 battery']],

@@ -121,11 +121,24 @@ function modelIn(words: string): string | null {
   return null;
 }
 
-/** `RCA to jack adapter`, `2 couplers`: the adapter of those plugs. */
+/** Y leads by the plug they are for. */
+const Y_MODELS: Readonly<Record<string, string>> = {
+  jack: 'y-jack',
+  ts: 'y-jack',
+  xlr: 'y-xlr',
+  rca: 'y-rca',
+  mini: 'y-mini',
+  '3.5mm': 'y-mini',
+  speaker: 'y-speaker'
+};
+
+/** `RCA to jack adapter`, `2 couplers`, `3 XLR Y leads`: the adapter of those plugs. */
 function adapterIn(words: string): string | null {
   const text = singular(words);
   if (/^(jack )?coupler$/.test(text)) return 'coupler';
-  if (/^plain y$|^y (lead|cable)$/.test(text)) return 'plain-y';
+  if (/^plain ys?$/.test(text)) return 'plain-y';
+  const y = /^(?:(jack|ts|xlr|rca|mini|3\.5 ?mm|speaker) )?ys?(?: (?:lead|cable|split))?$/.exec(text);
+  if (y) return Y_MODELS[y[1]?.replace(' ', '') ?? 'jack'];
   const ends = endsIn(text.replace(/adapt[eo]r/, '').trim());
   if (!ends || ends[0] === ends[1]) return null;
   const pin3 = /open|float/.test(text) ? 'open' : /ground/.test(text) ? 'grounded' : '';
