@@ -8,6 +8,7 @@ const ORDER = [
   'rig',
   'judge',
   'advise',
+  'check',
   'say',
   'casebook',
   'words',

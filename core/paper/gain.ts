@@ -1,27 +1,8 @@
-import { readingsAt } from '../plan/devices';
-import type { Line } from '../plan/lines';
-import type { Plan } from '../plan/schema';
+import { playingRange } from '../check/expected';
 import { formatNumber } from '../units/format';
 import { inputText, nameOf } from '../words/paper';
 import { linesOf } from './patch';
 import { grouped, type PaperInput, type Sheet } from './types';
-
-/** A level that somebody has set is known to this much either way, dB. */
-const SET_BY_HAND_DB = 3;
-
-/** How far under and over the planned level a source may play, dB, from its class's or own model's spread. */
-function playingRange(plan: Plan, line: Line): readonly [number, number] {
-  const [source] = line.devices;
-  const device = plan.devices[source];
-  const read = readingsAt(plan, source);
-  const own = device.own === undefined ? undefined : plan.models?.[device.own]?.values.nominal;
-  const spread = own ?? read.model.params.nominal;
-  const now = read.value('nominal');
-  if (!spread || (device.settings.nominal !== undefined && now !== spread.typ))
-    return [-SET_BY_HAND_DB, SET_BY_HAND_DB];
-  const off = (volts: number): number => 20 * Math.log10(volts / now);
-  return [Math.min(off(spread.min), 0), Math.max(off(spread.max), 0)];
-}
 
 /** Where each gain is expected, and between what: a source that plays louder needs less. */
 export function gainSheet({ plan, reports }: PaperInput): Sheet {

@@ -1,0 +1,153 @@
+import { describe, expect, it } from 'vitest';
+import { ropeRoom, saltRoad } from '../../src/lib/server/demo-shows';
+import { judgePlan } from '../judge/judge';
+import { blankPlan } from '../plan/blank';
+import { lineIn } from '../plan/chain';
+import { traceLines } from '../plan/lines';
+import { putLine } from '../plan/put';
+import type { LineInfo, Plan } from '../plan/schema';
+import { namesOf } from '../say/names';
+import { readLine } from '../say/read';
+import { CAUTION_TEXTS, differenceText, STEP_NAMES } from '../words/check';
+import { expectedOf } from './expected';
+import { explain } from './explain';
+import { cautionsOf, stepsOf } from './gates';
+import { HUM_BOUNDS, HUM_WORDS, humWord } from './reading';
+import { variantsOf } from './variants';
+import { venueOf } from './venue';
+
+const show = (...lines: readonly [text: string, info?: Partial<LineInfo>][]): Plan => {
+  const plan = blankPlan();
+  lines.forEach(([text, info], k) => {
+    const id = putLine(plan, readLine(text, namesOf(plan)).spec!, (role) => `l${k}-${role}`);
+    Object.assign(plan.lines[id], info);
+  });
+  return plan;
+};
+const BASS = 'bass guitar passive bass, 3 m, active box, 30 m, mic 1';
+const of = (plan: Plan, k = 0) => {
+  const line = lineIn(plan, `l${k}-in`)!;
+  return { line, report: judgePlan(plan).find((r) => r.id === line.id)! };
+};
+const first = (plan: Plan, reading: Parameters<typeof explain>[2], k = 0) =>
+  explain(plan, of(plan, k).line, reading)[0].what;
+
+describe('a reading', () => {
+  it('is expected where the plan puts it, and within the spread of its class', () => {
+    const plan = show([BASS]);
+    const { line, report } = of(plan);
+    const { gain } = expectedOf(plan, line, report);
+    expect(gain!.usual).toBe(report.gain);
+    expect(gain!.from).toBeLessThan(gain!.usual);
+    expect(gain!.to).toBeGreaterThan(gain!.usual);
+    for (const word of HUM_WORDS) expect(humWord(Math.max(HUM_BOUNDS[word][0], -20))).toBe(word);
+  });
+  it('that agrees is as planned; one that is off is explained by what was solved', () => {
+    const plan = show([BASS], ['Voice: dynamic mic (nominal -48 dBu), 30 m, mic 2']);
+    const gain = of(plan).report.gain!;
+    expect(first(plan, { gainDb: gain, hum: 'faint', content: 'right' })).toEqual({ code: 'as-planned' });
+    expect(first(plan, { gainDb: null, hum: null, content: 'silent' })).toEqual({ code: 'phantom-off' });
+    expect(first(plan, { gainDb: of(plan, 1).report.gain!, hum: null, content: 'wrong' })).toEqual({
+      code: 'other-source',
+      lineId: 'l1-in',
+      pair: false
+    });
+    const voice = of(plan, 1).report.gain!;
+    expect(first(plan, { gainDb: voice + 20, hum: 'none', content: 'right' }, 1)).toMatchObject({
+      code: 'switch',
+      setting: 'pad',
+      value: '20'
+    });
+  });
+  it('of a leg lost, of the other side of a pair, of a battery on its last', () => {
+    const desk = show(['Out: balanced line, 20 m, line 1']);
+    expect(first(desk, { gainDb: of(desk).report.gain! + 6, hum: null, content: null })).toMatchObject({
+      code: 'half-lost'
+    });
+    const pair = { pair: 'organ' };
+    const two = show(
+      ['organ piezo, 3 m, active box 10m, 20 m, mic 1', pair],
+      ['organ piezo, 3 m, active box 10m, 20 m, mic 2', pair]
+    );
+    expect(first(two, { gainDb: null, hum: null, content: 'wrong' })).toMatchObject({
+      code: 'other-source',
+      pair: true
+    });
+    const loud = show(['active bass (nominal 4 dBu), 3 m, active box on battery pad 10, 20 m, mic']);
+    expect(of(loud).report.room!).toBeGreaterThan(0);
+    expect(first(loud, { gainDb: null, hum: null, content: 'distorted' })).toMatchObject({ code: 'battery-weak' });
+  });
+  it('shares of all causes add up to one, and every one has words', () => {
+    const plan = saltRoad();
+    for (const line of traceLines(plan)) {
+      const causes = explain(plan, line, { gainDb: 30, hum: 'faint', content: 'right' });
+      expect(causes.reduce((sum, c) => sum + c.share, 0)).toBeCloseTo(1, 9);
+      expect(causes.length).toBe(variantsOf(plan, line).length);
+      for (const { what } of causes) expect(differenceText(what, (id) => id)).not.toMatch(/undefined|NaN/);
+    }
+  });
+});
+
+describe('the stand-in venue', () => {
+  it('is the same for the same seed, and another for another', () => {
+    const plan = saltRoad();
+    expect(venueOf(plan, 7)).toEqual(venueOf(plan, 7));
+    expect(venueOf(plan, 8)).not.toEqual(venueOf(plan, 7));
+  });
+  it('its hidden differences are found from its readings: among the first three, and as often as is claimed', () => {
+    let [wrong, found, fine, right, claimed, kept] = [0, 0, 0, 0, 0, 0];
+    for (const plan of [saltRoad(), ropeRoom()])
+      for (let seed = 1; seed <= 4; seed++)
+        for (const { lineId, hidden, reading } of venueOf(plan, seed)) {
+          const causes = explain(plan, lineIn(plan, lineId)!, reading);
+          const same = (k: number): boolean => JSON.stringify(causes[k]?.what) === JSON.stringify(hidden);
+          if (hidden.code === 'as-planned') {
+            fine++;
+            if (same(0)) right++;
+          } else {
+            wrong++;
+            if (same(0) || same(1) || same(2)) found++;
+          }
+          if (causes[0].share < 0.8) continue;
+          claimed++;
+          if (same(0)) kept++;
+        }
+    expect(wrong).toBeGreaterThan(20);
+    expect(found / wrong).toBeGreaterThan(0.85);
+    expect(right / fine).toBeGreaterThan(0.93);
+    expect(kept / claimed).toBeGreaterThan(0.9);
+  }, 60_000);
+});
+
+describe('gates', () => {
+  it('mute comes before plugging, plugging before phantom, the least gain before unmuting', () => {
+    for (const plan of [saltRoad(), ropeRoom()])
+      for (const line of traceLines(plan)) {
+        const steps = stepsOf(plan, line);
+        const at = (step: (typeof steps)[number]): number => steps.indexOf(step);
+        expect(at('mute')).toBeLessThan(at('patch'));
+        if (at('phantom-on') >= 0) expect(at('patch')).toBeLessThan(at('phantom-on'));
+        if (at('phantom-off') >= 0) expect(at('phantom-off')).toBeLessThan(at('patch'));
+        expect(at('gain-least')).toBeLessThan(at('unmute'));
+        for (const step of steps) expect(STEP_NAMES[step]).toBeTruthy();
+      }
+  });
+  it('caution where it applies, and only there', () => {
+    const cautions = (text: string) => {
+      const plan = show([text]);
+      return cautionsOf(plan, of(plan).line);
+    };
+    expect(cautions('valve amp, 3 m, cabinet')).toEqual(['speaker-level', 'valve']);
+    expect(cautions('power amp bridged, 3 m, cabinet')).toEqual(['speaker-level', 'bridged']);
+    expect(cautions('keyboard earth removed, 3 m, line')).toEqual(['earth-removed']);
+    expect(cautions('ribbon mic, 20 m, mic')).toEqual(['ribbon', 'tingle']);
+    expect(cautions('rca player wall-wart, 3 m, rca input')).toEqual([]);
+    expect(stepsOf(show(['valve amp, 3 m, cabinet']), of(show(['valve amp, 3 m, cabinet'])).line).slice(0, 4)).toEqual([
+      'amp-off',
+      'mute',
+      'patch',
+      'load'
+    ]);
+    expect(CAUTION_TEXTS.tingle).toMatch(/licensed/);
+  });
+});

@@ -1,0 +1,38 @@
+// Check: what a line should read on the day, and what would explain it best when it reads otherwise. Solves variants of the plan.
+import type { LineReport } from '../judge/judge';
+import { readingsAt } from '../plan/devices';
+import type { Line } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+
+/** A level that somebody has set is known to this much either way, dB. */
+const SET_BY_HAND_DB = 3;
+
+/** How far under and over the planned level a source may play, dB, from its class's or own model's spread. */
+export function playingRange(plan: Plan, line: Line): readonly [number, number] {
+  const [source] = line.devices;
+  const device = plan.devices[source];
+  const read = readingsAt(plan, source);
+  const own = device.own === undefined ? undefined : plan.models?.[device.own]?.values.nominal;
+  const spread = own ?? read.model.params.nominal;
+  const now = read.value('nominal');
+  if (!spread || (device.settings.nominal !== undefined && now !== spread.typ))
+    return [-SET_BY_HAND_DB, SET_BY_HAND_DB];
+  const off = (volts: number): number => 20 * Math.log10(volts / now);
+  return [Math.min(off(spread.min), 0), Math.max(off(spread.max), 0)];
+}
+
+/** What a line should read when it is as planned. */
+export interface Expected {
+  /** Gain to the working level, and the least and most that the source's spread allows, dB; null where there is nothing to set. */
+  readonly gain: { readonly usual: number; readonly from: number; readonly to: number } | null;
+  /** Hum under the playing, dB; null where it is not known. */
+  readonly humBelow: number | null;
+}
+
+export function expectedOf(plan: Plan, line: Line, report: LineReport): Expected {
+  const [under, over] = playingRange(plan, line);
+  return {
+    gain: report.gain === null ? null : { usual: report.gain, from: report.gain - over, to: report.gain - under },
+    humBelow: report.hum?.below ?? null
+  };
+}

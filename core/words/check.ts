@@ -1,0 +1,66 @@
+import type { Cause } from '../check/explain';
+import type { Caution, Step } from '../check/gates';
+import type { Content, HumWord } from '../check/reading';
+import type { Difference } from '../check/variants';
+import { formatNumber } from '../units/format';
+import { choiceName, modelName, settingName } from './names';
+
+/** The line check in words: steps, cautions, what explains a reading. */
+
+export const STEP_NAMES: Readonly<Record<Step, string>> = {
+  'amp-off': 'Amplifier off',
+  mute: 'Channel muted',
+  'phantom-off': 'Phantom off',
+  patch: 'Plugged in from end to end',
+  load: 'Its loudspeaker or load is on it, then the amplifier on',
+  'phantom-on': 'Phantom on, wait ten seconds',
+  'gain-least': 'Gain at its least',
+  unmute: 'Unmuted',
+  'gain-set': 'Gain set at the loudest playing'
+};
+
+export const CAUTION_TEXTS: Readonly<Record<Caution, string>> = {
+  'earth-removed': 'Its protective earth has been taken away. Stop: give it back before anything else.',
+  'speaker-level': 'Loudspeaker level: it harms inputs and hands. Plug only with the amplifier off.',
+  bridged: 'Bridged output: both terminals are live. Nothing grounded may touch them.',
+  valve: 'A valve amplifier must never run without its load.',
+  ribbon: 'Phantom harms this microphone when a lead is plugged under it: off, and stay off.',
+  tingle: 'A tingle from it means stop, keep away, and have the supply checked by someone licensed.'
+};
+
+export const HUM_TEXTS: Readonly<Record<HumWord, string>> = { none: 'none', faint: 'faint', clear: 'clear' };
+export const CONTENT_TEXTS: Readonly<Record<Content, string>> = {
+  right: 'right',
+  distorted: 'distorted',
+  silent: 'nothing',
+  wrong: 'something else'
+};
+
+/** What may be otherwise than planned. @param nameOf name of a line */
+export function differenceText(what: Difference, nameOf: (line: string) => string): string {
+  switch (what.code) {
+    case 'as-planned':
+      return 'As planned';
+    case 'switch':
+      return what.value === 'off'
+        ? `${settingName(what.setting)} of the ${modelName(what.model)} is out`
+        : `${settingName(what.setting)} of the ${modelName(what.model)} stands at ${choiceName(what.setting, what.value)}`;
+    case 'battery-weak':
+      return `The battery of the ${modelName(what.model)} is nearly empty`;
+    case 'phantom-off':
+      return 'Phantom is off';
+    case 'other-source':
+      return what.pair
+        ? `The two sides are swapped: this is ${nameOf(what.lineId)}`
+        : `This is ${nameOf(what.lineId)}: a plug is in the wrong channel`;
+    case 'half-lost':
+      return 'One leg of a balanced lead is broken or not made';
+    case 'level':
+      return `It plays ${formatNumber(Math.abs(what.db))}\u202FdB ${what.db > 0 ? 'louder' : 'softer'} than planned`;
+  }
+}
+
+/** How sure, in words that one would say. */
+export function sureText({ share }: Pick<Cause, 'share'>): string {
+  return share >= 0.9 ? 'almost certainly' : share >= 0.6 ? 'probably' : share >= 0.3 ? 'perhaps' : 'less likely';
+}
