@@ -5,19 +5,10 @@ import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { playingRange } from './expected';
 import { HUM_BOUNDS, type Reading } from './reading';
-import { type Difference, variantsOf } from './variants';
+import type { Cause } from './cause';
+import { variantsOf } from './variants';
 
 /** What explains a reading best: every variant of the plan is solved, and weighed by how well it would have read so. */
-
-export interface Cause {
-  readonly what: Difference;
-  /** How likely, of all that was tried: all shares add up to one. */
-  readonly share: number;
-  /** What it would read. */
-  readonly gain: number | null;
-  readonly humBelow: number | null;
-  readonly silent: boolean;
-}
 
 /** How well a gain is read off a knob, dB, one standard deviation. */
 const READ_DB = 2;

@@ -18,7 +18,7 @@ const hostOf = (plan: Plan, line: Line): string => {
   return host ? (plan.hosts[host]?.name ?? host) : 'Standing for themselves';
 };
 /** Where a line begins: what was written down, else the supply of its source. */
-const placeOf = (plan: Plan, line: Line): string => {
+export const placeOf = (plan: Plan, line: Line): string => {
   const { supply } = plan.devices[line.devices[0]];
   return line.info?.place || (supply ? plan.supplies[supply].name : 'No place given');
 };

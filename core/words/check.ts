@@ -1,4 +1,4 @@
-import type { Cause } from '../check/explain';
+import type { Cause } from '../check/cause';
 import type { Caution, Step } from '../check/gates';
 import type { Content, HumWord } from '../check/reading';
 import type { Difference } from '../check/variants';

@@ -4,16 +4,7 @@ import { branchOf } from '../plan/branch';
 import type { Line } from '../plan/lines';
 import type { Cable, Device, Plan } from '../plan/schema';
 import { formatDbu, formatNumber, formatQuantity } from '../units/format';
-import {
-  branchShort,
-  CABLE_NAMES,
-  choiceName,
-  INSTRUMENT_NAMES,
-  modelName,
-  modelShort,
-  PLUG_NAMES,
-  settingName
-} from './names';
+import { branchShort, CABLE_NAMES, choiceName, INSTRUMENT_NAMES, modelShort, PLUG_NAMES, settingName } from './names';
 
 /** Parts of a line as they stand on paper: short, in full words, nothing that has to be looked up. */
 

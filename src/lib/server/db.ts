@@ -19,6 +19,19 @@ export function db(): Db {
   return database;
 }
 
+/** Calls back for every message on a channel of the database, from whichever server it comes. @returns ends it */
+export async function listen(channel: string, told: (message: string) => void): Promise<() => Promise<void>> {
+  db();
+  const { unlisten } = await client!.listen(channel, told);
+  return unlisten;
+}
+
+/** Tells all servers on this database. */
+export const notify = (channel: string, message: string): Promise<unknown> => {
+  db();
+  return client!.notify(channel, message);
+};
+
 /** Brings the schema up to date. Migrations are read from the folder the server was started in. */
 export async function migrateDb(): Promise<void> {
   await migrate(db(), { migrationsFolder: 'drizzle' });

@@ -1,3 +1,4 @@
+import type { Reading } from '$core/check/reading';
 import type { KitItem } from '$core/kit/schema';
 import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 import type { Edit, Op, Plan } from '$core/plan/schema';
@@ -133,4 +134,22 @@ export const tick = pgTable(
     madeAt: made()
   },
   (t) => [primaryKey({ columns: [t.showId, t.key] }), index('tick_crew').on(t.crewId)]
+);
+
+/** What was read off lines. Its id is made where it was read, so that a repeat does no harm. */
+export const reading = pgTable(
+  'reading',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    showId: uuid('show_id')
+      .notNull()
+      .references(() => show.id),
+    personId: uuid('person_id').references(() => person.id),
+    reading: jsonb('reading').$type<Reading>().notNull(),
+    madeAt: made()
+  },
+  (t) => [index('reading_show').on(t.crewId, t.showId, t.madeAt)]
 );

@@ -56,7 +56,9 @@
     void session.open();
     // The other views are at hand when the server is not.
     void Promise.allSettled(
-      ['', '/propose', '/schools', '/kit', '/paper', '/compare/x'].map((to) => preloadCode(`/show/${data.id}${to}`))
+      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/compare/x'].map((to) =>
+        preloadCode(`/show/${data.id}${to}`)
+      )
     );
     // An open dialog has its own keys.
     const when = (act: () => void) => {

@@ -3,3 +3,5 @@ export { hintsFor } from '$core/advise/hints';
 export { remediesFor } from '$core/advise/remedies';
 export { Stock } from '$core/advise/stock';
 export { influences } from '$core/rig/influence';
+export { explain } from '$core/check/explain';
+export { venueOf } from '$core/check/venue';

@@ -1,4 +1,7 @@
 import type { Hints } from '$core/advise/hints';
+import type { Cause } from '$core/check/cause';
+import type { Reading } from '$core/check/reading';
+import type { VenueLine } from '$core/check/venue';
 import type { Remedy } from '$core/advise/remedies';
 import type { Kit } from '$core/kit/schema';
 import { judgeWhole, type LineReport } from '$core/judge/judge';
@@ -77,6 +80,19 @@ const api = {
     const line = traceLines(plan).find((l) => l.id === lineId);
     const { hintsFor } = await deeper();
     return line ? hintsFor(plan, line, new Map(pieces)) : null;
+  },
+
+  /** What explains a reading of a line best, most likely first. */
+  async explain(plan: Plan, lineId: string, reading: Pick<Reading, 'gainDb' | 'hum' | 'content'>): Promise<Cause[]> {
+    const line = traceLines(plan).find((l) => l.id === lineId);
+    const { explain } = await deeper();
+    return line ? explain(plan, line, reading, new Whole(plan, new Map(pieces)).around(line)) : [];
+  },
+
+  /** The stand-in venue of a seed. */
+  async venue(plan: Plan, seed: number): Promise<VenueLine[]> {
+    const { venueOf } = await deeper();
+    return venueOf(plan, seed);
   },
 
   /** Ground loops that one line's cables are part of. */

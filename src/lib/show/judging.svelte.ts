@@ -1,5 +1,8 @@
 import type { Remedy } from '$core/advise/remedies';
 import type { Hints } from '$core/advise/hints';
+import type { Cause } from '$core/check/cause';
+import type { Reading } from '$core/check/reading';
+import type { VenueLine } from '$core/check/venue';
 import type { Kit } from '$core/kit/schema';
 import type { LineReport } from '$core/judge/judge';
 import type { Plan } from '$core/plan/schema';
@@ -55,6 +58,14 @@ export class Judging {
 
   hints(plan: Plan, lineId: string): Promise<Hints | null> {
     return this.#api.hints(plan, lineId);
+  }
+
+  explain(plan: Plan, lineId: string, reading: Pick<Reading, 'gainDb' | 'hum' | 'content'>): Promise<Cause[]> {
+    return this.#api.explain(plan, lineId, reading);
+  }
+
+  venue(plan: Plan, seed: number): Promise<VenueLine[]> {
+    return this.#api.venue(plan, seed);
   }
 
   loops(plan: Plan, lineId: string): Promise<Loop[]> {

@@ -1,7 +1,8 @@
+import { ReadingSchema } from '$core/check/reading';
 import { EditSchema, type Plan, PlanSchema } from '$core/plan/schema';
 import { type Kit, KIT_LIMITS, KitItemSchema } from '$core/kit/schema';
 import * as z from 'zod';
-import { BATCH } from './batch';
+import { BATCH, READINGS } from './batch';
 
 /** What travels between browser and server, checked on arrival on both sides. */
 
@@ -64,3 +65,7 @@ export interface Printed {
   readonly plan: Plan;
   readonly kit: Kit | null;
 }
+
+export const ReadingsSchema = z.strictObject({ readings: z.array(ReadingSchema).min(1).max(READINGS) });
+/** What a browser keeps of readings that are not on the server yet. */
+export const ReadingQueueSchema = z.array(ReadingSchema);

@@ -18,7 +18,8 @@
           [`/show/${show.id}/propose`, 'Propose'],
           [`/show/${show.id}/schools`, 'Schools'],
           [`/show/${show.id}/kit`, 'Kit'],
-          [`/show/${show.id}/paper`, 'Paper']
+          [`/show/${show.id}/paper`, 'Paper'],
+          [`/show/${show.id}/check`, 'Check']
         ] as const)
       : ([
           ['/', 'Shows'],

@@ -1,0 +1,141 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, freshShow, test } from './app';
+
+const PHONE = { width: 390, height: 844 };
+const name = (page: Page) => page.locator('[data-line-name]');
+const done = (page: Page) => page.getByRole('button', { name: /^Done/ });
+
+async function openCheck(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Check', exact: true }).click();
+  await expect(name(page)).toBeVisible();
+}
+/** Every gate in its order: none can be passed before the one in front of it. */
+async function passSteps(page: Page): Promise<void> {
+  const steps = page.getByRole('group', { name: 'Steps, in this order' }).getByRole('button');
+  const count = await steps.count();
+  if (count > 1) await expect(steps.nth(count - 1)).toBeDisabled();
+  for (let k = 0; k < count; k++) await steps.nth(k).click();
+}
+
+test('on a phone: four lines against the stand-in venue, its faults explained and told afterwards', async ({
+  page,
+  app,
+  troubles
+}) => {
+  await page.setViewportSize(PHONE);
+  await freshShow(page, app.url, 'The Salt Road');
+  await openCheck(page);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'All lines' }).click();
+  await page.getByLabel('Read off the stand-in').check();
+  await page.getByLabel('Venue number').fill('16');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Back to the line' }).click();
+  const causes: (string | null)[] = [];
+  for (const line of ['Hammered dulcimer', 'Electric bouzouki', 'Upright bass', 'Pump organ']) {
+    await expect(name(page)).toHaveText(line);
+    await expect(page.getByRole('button', { name: 'Steps first, then read it off' })).toBeDisabled();
+    await passSteps(page);
+    await page.getByRole('button', { name: 'Read it off' }).click();
+    const explained = page.locator('[data-explained]');
+    if (await explained.isVisible()) {
+      await expect(explained.locator('[data-cause]').first()).toBeVisible();
+      causes.push(await explained.locator('[data-cause]').first().getAttribute('data-cause'));
+      await expectAccessible(page);
+    } else causes.push(null);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
+    await done(page).click();
+    if (line === 'Electric bouzouki')
+      await expect(
+        page.getByText('Electric bouzouki: One leg of a balanced lead is broken or not made.')
+      ).toBeVisible();
+  }
+  expect(causes).toEqual([null, 'half-lost', 'switch', null]);
+  await expect(page.locator('[data-progress]')).toHaveText('4 of 12 done');
+  // What was practised is no reading of the show.
+  await page.getByRole('button', { name: 'All lines' }).click();
+  await page.getByLabel('Read off the stand-in').uncheck();
+  await expect(page.locator('[data-progress]')).toHaveText('0 of 12 done');
+  expect(troubles).toEqual([]);
+});
+
+test('readings queue while the network is gone, arrive later, and another screen sees them at once', async ({
+  page,
+  app,
+  context
+}) => {
+  await page.setViewportSize(PHONE);
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await openCheck(page);
+  const desk = await context.newPage();
+  await desk.goto(`${app.url}/show/${id}/check`);
+  await desk.getByRole('button', { name: 'All lines' }).click();
+  await expect(desk.locator('[data-standing="open"]')).toHaveCount(12);
+
+  const up = page.getByRole('button', { name: 'Gain up 1 dB' });
+  await up.click();
+  const gain = await page.locator('[data-gain]').textContent();
+  await page.getByRole('group', { name: 'Hum' }).getByRole('button', { name: 'faint' }).click();
+  await done(page).click();
+  // Seen on the other screen without anybody reloading it.
+  await expect(desk.locator('[data-standing="open"]')).toHaveCount(11, { timeout: 2000 });
+
+  await page.route('**/readings', (route) => route.abort());
+  await expect(name(page)).toHaveText('Electric bouzouki');
+  await up.click();
+  await page.getByRole('button', { name: 'Note' }).click();
+  await page.getByLabel('Note').fill('capo on the second fret');
+  await done(page).click();
+  await expect(page.getByText('1 reading waits for the network')).toBeVisible();
+  // The page is closed on it, and opened again: it is still there, and then it goes.
+  await page.reload();
+  await expect(page.getByText('1 reading waits for the network')).toBeVisible();
+  await page.unroute('**/readings');
+  await page.reload();
+  await expect(page.getByText('reading waits')).toHaveCount(0);
+  await expect(desk.locator('[data-standing="open"]')).toHaveCount(10);
+  // Woken where it was, and what was read is there for whoever comes next.
+  await expect(name(page)).toHaveText('Upright bass');
+  await page.getByRole('button', { name: 'The line before' }).click();
+  await expect(page.locator('[data-before]')).toContainText('Read before');
+  await expect(page.getByLabel('Note')).toHaveValue('capo on the second fret');
+  await page.getByRole('button', { name: 'The line before' }).click();
+  await expect(page.locator('[data-gain]')).toHaveText(gain!);
+  await desk.close();
+});
+
+test('the same reading twice is one, a bad one is refused by field, a show of nobody is none', async ({
+  page,
+  app,
+  request
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  const at = `${app.url}/api/shows/${id}/readings`;
+  const headers = { origin: app.url };
+  const reading = {
+    id: crypto.randomUUID(),
+    lineId: 'line1-in',
+    at: new Date().toISOString(),
+    gainDb: 50,
+    hum: 'faint',
+    content: 'right',
+    done: true,
+    note: '',
+    practice: false
+  };
+  for (let k = 0; k < 2; k++)
+    expect((await request.post(at, { data: { readings: [reading] }, headers })).status()).toBe(200);
+  const { readings } = (await (await request.get(at)).json()) as { readings: { id: string; by: string | null }[] };
+  expect(readings.filter((r) => r.id === reading.id)).toHaveLength(1);
+  const bad = await request.post(at, { data: { readings: [{ ...reading, gainDb: 1e9 }] }, headers });
+  expect([bad.status(), ((await bad.json()) as { message: string }).message]).toEqual([
+    400,
+    expect.stringContaining('readings.0.gainDb')
+  ]);
+  const none = `${app.url}/api/shows/${crypto.randomUUID()}`;
+  for (const path of ['readings', 'live', 'paper/patch.pdf'])
+    expect((await request.get(`${none}/${path}`)).status()).toBe(404);
+  expect((await request.post(`${none}/readings`, { data: { readings: [reading] }, headers })).status()).toBe(404);
+  expect((await request.post(`${none}/print`, { headers })).status()).toBe(404);
+  expect((await request.put(`${none}/ticks`, { data: { key: 'a', on: true }, headers })).status()).toBe(404);
+});

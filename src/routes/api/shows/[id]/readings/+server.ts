@@ -1,0 +1,19 @@
+import { bodyOf, found, idOf } from '$lib/server/http';
+import { readingsOf, takeReadings } from '$lib/server/readings';
+import { getShow } from '$lib/server/shows';
+import { ReadingsSchema } from '$lib/show/wire';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = async ({ params, locals }) => {
+  const { crewId } = await locals.who();
+  const { id } = found(await getShow(crewId, idOf(params.id)));
+  return json({ readings: await readingsOf(crewId, id) });
+};
+
+/** Takes readings in; those that were sent before do no harm. */
+export const POST: RequestHandler = async ({ request, params, locals }) => {
+  const { readings } = await bodyOf(request, ReadingsSchema);
+  found(await takeReadings(await locals.who(), idOf(params.id), readings));
+  return json({ taken: readings.map((r) => r.id) });
+};

@@ -1,0 +1,8 @@
+<script lang="ts">
+  import LineCheck from '$lib/show/LineCheck.svelte';
+
+  const { data } = $props();
+</script>
+
+<svelte:head><title>{data.name}, line check · Guanxi</title></svelte:head>
+<LineCheck readings={data.readings} />
