@@ -1,5 +1,5 @@
 import { test as plain, expect } from '@playwright/test';
-import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
+import { type ChildProcess, execFileSync, spawn, spawnSync } from 'node:child_process';
 import {
   chmodSync,
   cpSync,
@@ -159,4 +159,116 @@ plain('refuses to be reached by others, and a port that is none, in one sentence
     expect(refused.out().trim()).toMatch(words);
     expect(refused.out().trim().split('\n').length).toBe(1);
   }
+});
+
+plain('a backup holds everything and comes back whole; a file that is none changes nothing', async () => {
+  const run = (script: string, ...args: string[]): { code: number | null; out: string } => {
+    const done = spawnSync(process.execPath, [`scripts/${script}.mjs`, ...args], {
+      cwd: root,
+      env: { ...process.env, DATABASE_URL: '' },
+      encoding: 'utf8'
+    });
+    return { code: done.status, out: `${done.stdout}${done.stderr}` };
+  };
+  const file = join(root, 'evening.backup');
+  const first = start({ PORT: String(await freePort()) });
+  const [, url] = await first.until(AT);
+  const post = (to: string, body: unknown) =>
+    fetch(`${url}${to}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: url },
+      body: JSON.stringify(body)
+    });
+  const { id } = (await (await post('/api/shows', { name: 'Kept for ever' })).json()) as { id: string };
+  const reading = { lineId: 'x', at: new Date().toISOString(), gainDb: 1, hum: null, content: null, done: true };
+  await post(`/api/shows/${id}/readings`, {
+    readings: [{ ...reading, id: crypto.randomUUID(), note: 'as it was', practice: false }]
+  });
+  // While it runs, and without stopping it.
+  const made = run('backup', file);
+  expect(made.out).toMatch(/\d+ shows, \d+ edits, \d+ readings, .* Read back whole/);
+  expect(await healthy(url)).toBe(true);
+  expect(run('backup', file).out).toContain('is there already');
+  expect(run('restore', file).out).toContain('Stop it first');
+  await fetch(`${url}/api/shows/${id}`, { method: 'DELETE', headers: { origin: url } });
+  await post('/api/shows', { name: 'Came later' });
+  await end(first.child);
+
+  writeFileSync(join(root, 'none.backup'), 'not a backup at all');
+  expect(run('restore', join(root, 'none.backup'))).toMatchObject({ code: 1 });
+  expect(run('restore').out).toContain('Which file?');
+  const back = run('restore', file);
+  expect(back.out).toMatch(/are back\. What was there before is kept as guanxi_before_\d{14}/);
+  expect(postmaster()).toBeNull();
+
+  const second = start({ PORT: String(await freePort()) });
+  const [, again] = await second.until(AT);
+  const shows = await (await fetch(again)).text();
+  expect(shows).toContain('Kept for ever');
+  expect(shows).not.toContain('Came later');
+  const { readings } = (await (await fetch(`${again}/api/shows/${id}/readings`)).json()) as {
+    readings: { note: string }[];
+  };
+  expect(readings.map((r) => r.note)).toEqual(['as it was']);
+  await end(second.child);
+});
+
+plain('server and database killed among two hundred edits and readings: nothing acknowledged is lost', async () => {
+  const first = start({ PORT: String(await freePort()) });
+  const [, url] = await first.until(AT);
+  const post = (to: string, body: unknown) =>
+    fetch(`${url}${to}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: url },
+      body: JSON.stringify(body)
+    });
+  const { id } = (await (await post('/api/shows', { name: 'Under way' })).json()) as { id: string };
+  const acknowledged = { devices: new Set<string>(), readings: new Set<string>() };
+  const count = (): number => acknowledged.devices.size + acknowledged.readings.size;
+  const edit = async (k: number): Promise<void> => {
+    const op = { op: 'add', table: 'devices', id: `d${k}`, value: { model: 'piezo', settings: {} } };
+    const made = { id: crypto.randomUUID(), label: { code: 'set', subject: '' }, ops: [op] };
+    const answer = await post(`/api/shows/${id}/edits`, { base: 0, edits: [{ edit: made, kind: 'do', of: null }] });
+    if (!answer.ok) return;
+    const { accepted } = (await answer.json()) as { accepted: string[] };
+    if (accepted.includes(made.id)) acknowledged.devices.add(`d${k}`);
+  };
+  const read = async (): Promise<void> => {
+    const reading = {
+      id: crypto.randomUUID(),
+      lineId: 'x',
+      at: new Date().toISOString(),
+      gainDb: 1,
+      hum: null,
+      content: null,
+      done: true,
+      note: '',
+      practice: false
+    };
+    if ((await post(`/api/shows/${id}/readings`, { readings: [reading] })).ok) acknowledged.readings.add(reading.id);
+  };
+  const all = Array.from({ length: 100 }, (_, k) => [edit(k), read()])
+    .flat()
+    .map((p) => p.catch(() => undefined));
+  await expect.poll(count, { intervals: [5] }).toBeGreaterThan(20);
+  const server = execFileSync('pgrep', ['-P', String(first.child.pid), '-f', 'serve.mjs'], { encoding: 'utf8' }).trim();
+  const database = postmaster()!;
+  for (const pid of [first.child.pid!, Number(server), database]) process.kill(pid, 'SIGKILL');
+  await Promise.all(all);
+  // Killed in the middle: some were still under way.
+  expect(count()).toBeLessThan(200);
+  await exited(first.child);
+
+  const second = start({ PORT: String(await freePort()) });
+  const [, again] = await second.until(AT);
+  const { plan } = (await (await fetch(`${again}/api/shows/${id}/plan`)).json()) as {
+    plan: { devices: Record<string, unknown> };
+  };
+  const { readings } = (await (await fetch(`${again}/api/shows/${id}/readings`)).json()) as {
+    readings: { id: string }[];
+  };
+  const there = new Set(readings.map((r) => r.id));
+  expect([...acknowledged.devices].filter((d) => !(d in plan.devices))).toEqual([]);
+  expect([...acknowledged.readings].filter((r) => !there.has(r))).toEqual([]);
+  await end(second.child);
 });

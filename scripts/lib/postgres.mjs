@@ -62,7 +62,9 @@ export class Cluster {
     if (!whole) this.#make();
     const facts = JSON.parse(readFileSync(this.facts, 'utf8'));
     this.password = facts.password;
-    if (this.run('pg_ctl', ['-D', this.dir, 'status']).status === 0) {
+    this.#buryDead();
+    this.wasRunning = this.run('pg_ctl', ['-D', this.dir, 'status']).status === 0;
+    if (this.wasRunning) {
       // Left running by a start that was killed: take it over.
       this.port = Number(readFileSync(join(this.dir, 'postmaster.pid'), 'utf8').split('\n')[3]);
       this.startedHere = true;
@@ -73,10 +75,31 @@ export class Cluster {
     const options = `-p ${this.port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='${this.home}'`;
     const args = ['-D', this.dir, '-w', '-t', '60', '-l', join(this.home, 'log'), '-o', options, 'start'];
     // pg_ctl's children keep its output open; waiting for that would wait for the server's end.
-    const result = this.run('pg_ctl', args, { stdio: 'ignore' });
+    let result = this.run('pg_ctl', args, { stdio: 'ignore' });
+    // The last of a killed one may still be ending, and hold its memory.
+    for (let k = 0; k < 5 && result.status !== 0; k++) {
+      await new Promise((resolve) => setTimeout(resolve, 1000));
+      result = this.run('pg_ctl', args, { stdio: 'ignore' });
+    }
     if (result.status !== 0)
       throw new Refusal(`PostgreSQL did not start. Its last words are in ${join(this.home, 'log')}.`);
     this.startedHere = true;
+  }
+
+  /**
+   * A database that was killed leaves its number behind. Where nobody has taken note of its end it still counts as a process, though
+   * it does nothing any more: then PostgreSQL would take it for running, and refuse to start.
+   */
+  #buryDead() {
+    const file = join(this.dir, 'postmaster.pid');
+    try {
+      const pid = Number(readFileSync(file, 'utf8').split('\n')[0]);
+      // The state is the first word behind the name, which stands in brackets and may hold anything.
+      const state = readFileSync(`/proc/${pid}/stat`, 'utf8').replace(/^.*\)\s*/s, '')[0];
+      if (state === 'Z') rmSync(file, { force: true });
+    } catch {
+      // No such file, or no such process: PostgreSQL deals with both.
+    }
   }
 
   #write(facts) {
@@ -116,9 +139,34 @@ export class Cluster {
   }
 
   #client(program, ...args) {
+    return this.#clientWith({}, program, ...args);
+  }
+
+  #clientWith(options, program, ...args) {
     return this.run(program, ['-h', '127.0.0.1', '-p', String(this.port), '-U', 'app', ...args], {
-      env: { ...process.env, PGPASSWORD: this.password }
+      env: { ...process.env, PGPASSWORD: this.password },
+      ...options
     });
+  }
+
+  /** Writes a whole database into an open file. The program inherits the file: it need not be allowed to open it. */
+  dump(database, file) {
+    const made = this.#clientWith({ stdio: ['ignore', file, 'pipe'] }, 'pg_dump', '-Fc', database);
+    if (made.status !== 0) throw new Refusal(`The backup could not be written: ${lastLine(made.stderr)}`);
+  }
+
+  /** Reads an open backup into an empty database; all of it or none. */
+  restore(database, file) {
+    const args = ['--exit-on-error', '--single-transaction', '--no-owner', '-d', database];
+    const made = this.#clientWith({ stdio: [file, 'pipe', 'pipe'] }, 'pg_restore', ...args);
+    if (made.status !== 0) throw new Refusal(`This is no backup that can be read: ${lastLine(made.stderr)}`);
+  }
+
+  /** Rows of a query as text, columns parted by `|`. */
+  query(database, sql) {
+    const made = this.#client('psql', '-d', database, '-v', 'ON_ERROR_STOP=1', '-AtXc', sql);
+    if (made.status !== 0) throw new Refusal(`The database refused: ${lastLine(made.stderr)}`);
+    return made.stdout.trim().split('\n').filter(Boolean);
   }
 
   /** Makes a database unless it exists. */
@@ -136,6 +184,8 @@ export class Cluster {
     if (this.startedHere) this.run('pg_ctl', ['-D', this.dir, '-m', 'fast', '-w', 'stop'], { stdio: 'ignore' });
   }
 }
+
+const lastLine = (text) => text.trim().split('\n').pop();
 
 /**
  * The database of the app: the one DATABASE_URL names, or that of the private cluster, which is started.

@@ -13,7 +13,7 @@
 <p class="rounded-[9px] border border-base-300 bg-card px-3 py-2 leading-relaxed">
   <strong>{sourceText(plan, line)}</strong>
   {#each cables as id, k (id)}
-    {' '}<span class="text-quiet">{cableText(plan.cables[id])} →</span>
+    <span class="ml-1 text-quiet">{cableText(plan.cables[id])} →</span>
     <strong>{k < boxes.length ? boxText(plan.devices[boxes[k]]) : inputText(plan, line)}</strong>
   {/each}
 </p>

@@ -1,0 +1,46 @@
+// npm run backup [-- FILE]: everything a crew has in one file, read back once before it is called done.
+import { closeSync, existsSync, openSync, renameSync, rmSync, statSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { counts } from './lib/counts.mjs';
+import { Cluster } from './lib/postgres.mjs';
+import { main, Refusal, say } from './lib/say.mjs';
+
+const CHECKED = 'guanxi_checked';
+
+await main(async () => {
+  if (process.env.DATABASE_URL)
+    throw new Refusal('DATABASE_URL names a server of your own: back it up with its own tools (pg_dump -Fc).');
+  const stamp = new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '');
+  const file = resolve(process.argv[2] ?? `guanxi-${stamp}.backup`);
+  if (existsSync(file)) throw new Refusal(`${file} is there already. Name another file.`);
+  const cluster = new Cluster('pg');
+  await cluster.start();
+  const half = `${file}.half`;
+  try {
+    const out = openSync(half, 'wx', 0o600);
+    try {
+      cluster.dump('guanxi', out);
+    } finally {
+      closeSync(out);
+    }
+    // What cannot be read back is no backup.
+    cluster.dropDatabase(CHECKED);
+    cluster.ensureDatabase(CHECKED);
+    const back = openSync(half, 'r');
+    try {
+      cluster.restore(CHECKED, back);
+    } finally {
+      closeSync(back);
+    }
+    const found = counts(cluster, CHECKED);
+    renameSync(half, file);
+    say(
+      `${file}: ${found.show} shows, ${found.edit} edits, ${found.reading} readings, ${(statSync(file).size / 1e6).toFixed(1)} MB. Read back whole.`
+    );
+  } finally {
+    rmSync(half, { force: true });
+    cluster.dropDatabase(CHECKED);
+    // One that was running belongs to whoever started it.
+    if (!cluster.wasRunning) cluster.stop();
+  }
+});
