@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { expect, it } from 'vitest';
 import { device, lead, oneLine, onTwoSupplies } from '../core/tests/plans';
 import { run } from './commands';
-import { Wrong } from './inputs';
+import { planFromWords, Wrong } from './inputs';
+import { serveVenue } from './venue';
 
 it('judges and solves a line in words, reads units', () => {
   expect(run(['line', 'dulcimer piezo, 6 m, passive box, 40 m, mic']).text).toContain(
@@ -119,3 +120,25 @@ function writeTo(file: string, plan: unknown): string {
   writeFileSync(file, JSON.stringify(plan));
   return file;
 }
+
+it('a stand-in venue answers over HTTP, the same every time, and tells the truth only when asked', async () => {
+  const plan = planFromWords('guitar single coil, 3 m, active box on battery, 20 m, mic 1');
+  const server = serveVenue(plan, 'try', 3);
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const { port } = server.address() as { port: number };
+  const get = async (path: string, method = 'GET') => {
+    const answer = await fetch(`http://127.0.0.1:${port}${path}`, { method });
+    return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
+  };
+  try {
+    const { body } = await get('/');
+    expect(body).toMatchObject({ kind: 'guanxi-venue', version: 1, seed: 3, lines: [{ id: 'in' }] });
+    const read = await get('/lines/in');
+    expect(Object.keys(read.body).sort()).toEqual(['content', 'gainDb', 'hum', 'id']);
+    expect(await get('/lines/in')).toEqual(read);
+    expect((await get('/lines/in/truth')).body).toHaveProperty('hidden.code');
+    expect([(await get('/lines/none')).status, (await get('/lines/in', 'POST')).status]).toEqual([404, 405]);
+  } finally {
+    server.close();
+  }
+});

@@ -132,6 +132,17 @@ test('the same reading twice is one, a bad one is refused by field, a show of no
     400,
     expect.stringContaining('readings.0.gainDb')
   ]);
+  // All that the crew owns, as one open file; each show of it can be taken in again.
+  const all = (await (await request.get(`${app.url}/api/export`)).json()) as {
+    kind: string;
+    shows: { kind: string; name: string; plan: unknown; readings: { id: string }[] }[];
+    kit: Record<string, unknown>;
+  };
+  expect([all.kind, Object.keys(all.kit).length > 5]).toEqual(['guanxi-crew', true]);
+  const mine = all.shows.find((s) => s.readings.some((r) => r.id === reading.id))!;
+  const { kind, name: called, plan } = mine;
+  const again = await request.post(`${app.url}/api/import`, { data: { kind, name: called, plan }, headers });
+  expect(again.status()).toBe(201);
   const none = `${app.url}/api/shows/${crypto.randomUUID()}`;
   for (const path of ['readings', 'live', 'paper/patch.pdf'])
     expect((await request.get(`${none}/${path}`)).status()).toBe(404);

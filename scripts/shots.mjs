@@ -138,6 +138,24 @@ const VIEWS = [
     }
   },
   {
+    name: 'check',
+    size: PHONE,
+    themes: ['show'],
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('link', { name: 'Check', exact: true }).click();
+      for (let k = 0; k < 2; k++) await page.getByRole('button', { name: 'Skip' }).click();
+      const steps = page.getByRole('group', { name: 'Steps, in this order' }).getByRole('button');
+      for (let k = 0; k < (await steps.count()); k++) await steps.nth(k).click();
+      for (let k = 0; k < 16; k++) await page.getByRole('button', { name: 'Gain up 1 dB' }).click();
+      await page.getByRole('group', { name: 'Hum' }).getByText('faint').click();
+      await page.getByRole('group', { name: 'Comes out' }).getByText('right').click();
+      await page.locator('[data-cause]').first().waitFor();
+      await page.mouse.wheel(0, 420);
+      await page.waitForTimeout(300);
+    }
+  },
+  {
     name: 'say-a-line',
     themes: ['day'],
     size: DESK,
@@ -150,6 +168,7 @@ const VIEWS = [
   },
   {
     name: 'phone',
+    themes: ['day'],
     size: PHONE,
     go: async (page, url) => {
       await lines(page, url);

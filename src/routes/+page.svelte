@@ -185,6 +185,11 @@
       </li>
     {/each}
   </ul>
+  {#if data.shows.length > 0}
+    <p class="py-4 text-quiet">
+      <a class="underline hover:text-base-content" href="/api/export" download>Export everything as one open file</a>
+    </p>
+  {/if}
 </main>
 
 {#if renaming}
