@@ -146,12 +146,13 @@ const VIEWS = [
       await page.getByRole('link', { name: 'Check', exact: true }).click();
       for (let k = 0; k < 2; k++) await page.getByRole('button', { name: 'Skip' }).click();
       const steps = page.getByRole('group', { name: 'Steps, in this order' }).getByRole('button');
-      for (let k = 0; k < (await steps.count()); k++) await steps.nth(k).click();
+      const count = await steps.count();
+      for (let k = 0; k < count; k++) await steps.nth(k).click();
       for (let k = 0; k < 16; k++) await page.getByRole('button', { name: 'Gain up 1 dB' }).click();
       await page.getByRole('group', { name: 'Hum' }).getByText('faint').click();
       await page.getByRole('group', { name: 'Comes out' }).getByText('right').click();
       await page.locator('[data-cause]').first().waitFor();
-      await page.mouse.wheel(0, 420);
+      await page.mouse.wheel(0, 90);
       await page.waitForTimeout(300);
     }
   },

@@ -7,11 +7,22 @@
   import { placeOf } from '$core/paper/patch';
   import { type Line, traceLines } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
-  import { CAUTION_TEXTS, CONTENT_TEXTS, differenceText, HUM_TEXTS, STEP_NAMES, sureText } from '$core/words/check';
-  import { tagOf } from '$core/words/paper';
+  import { CAUTION_TEXTS, CONTENT_TEXTS, differenceText, HUM_TEXTS, sureText } from '$core/words/check';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
-  import { checkable, gainOff, humOff, isOff, type Order, orderOf, type Standing, standingOf } from './check-state';
+  import CheckGates from './CheckGates.svelte';
+  import CheckList from './CheckList.svelte';
+  import {
+    checkable,
+    gainOff,
+    humOff,
+    isOff,
+    type Order,
+    orderOf,
+    type Standing,
+    STANDING_COLOURS,
+    standingOf
+  } from './check-state';
   import { useShow } from './context';
   import { lineName } from './edits';
   import GainBand from './GainBand.svelte';
@@ -172,18 +183,6 @@
     hum = (v.reading.hum ?? null) as HumWord | null;
     content = v.reading.content;
   }
-  const COLOURS: Readonly<Record<Standing, string>> = {
-    open: 'bg-base-300',
-    started: 'bg-info',
-    off: 'bg-warning',
-    right: 'bg-primary'
-  };
-  const STANDING_NAMES: Readonly<Record<Standing, string>> = {
-    open: 'not yet',
-    started: 'begun',
-    off: 'done, not as planned',
-    right: 'done'
-  };
   const db = (value: number): string => formatNumber(value);
 </script>
 
@@ -205,7 +204,9 @@
     <div class="flex gap-[3px] pb-3" role="img" aria-label="{done} of {lines.length} lines done">
       {#each lines as l (l.id)}
         <span
-          class="h-1.5 flex-1 rounded-full {COLOURS[standing(l)]} {l === line ? 'outline-2 outline-base-content' : ''}"
+          class="h-1.5 flex-1 rounded-full {STANDING_COLOURS[standing(l)]} {l === line
+            ? 'outline-2 outline-base-content'
+            : ''}"
         ></span>
       {/each}
     </div>
@@ -216,53 +217,19 @@
       </p>
     {/if}
     {#if listed}
-      <div class="flex flex-wrap gap-2 pb-2" role="group" aria-label="Order">
-        {#each [['channel', 'by channel'], ['place', 'by place'], ['open', 'what is left']] as const as [id, text] (id)}
-          <button
-            type="button"
-            class="btn min-h-12 flex-1 {order === id ? 'btn-primary' : ''}"
-            aria-pressed={order === id}
-            onclick={() => (order = id)}>{text}</button
-          >
-        {/each}
-      </div>
-      <ul>
-        {#each lines as l, k (l.id)}
-          {@const s = standing(l)}
-          {@const r = readings.of(l.id, practice)}
-          <li class="border-b border-base-300">
-            <button
-              type="button"
-              class="flex min-h-12 w-full items-center gap-3 text-left"
-              aria-current={l === line ? 'true' : undefined}
-              onclick={() => leave(l)}
-            >
-              <span class="size-3 shrink-0 rounded-full {COLOURS[s]}"></span>
-              <span class="num w-8 text-right text-quiet">{tagOf(l, k)}</span>
-              <span class="min-w-0 flex-1 truncate font-semibold">{lineName(l)}</span>
-              <span class="text-quiet" data-standing={s}
-                >{STANDING_NAMES[s]}{r?.gainDb !== null && r ? `, ${db(r.gainDb)} dB` : ''}</span
-              >
-            </button>
-          </li>
-        {/each}
-      </ul>
-      <section class="pt-4" aria-labelledby="practise">
-        <h2 class="heading" id="practise">Practise</h2>
-        <p class="py-1.5 text-quiet">
-          A stand-in venue: this plan with a few things otherwise, computed as a desk would show it. What is read there
-          is never mixed with the real show.
-        </p>
-        <label class="flex min-h-12 items-center gap-3">
-          <input type="checkbox" class="toggle toggle-primary" bind:checked={practice} /> Read off the stand-in
-        </label>
-        {#if practice}
-          <label class="flex min-h-12 items-center gap-3">
-            Venue number
-            <input type="number" class="num input w-24" min="1" max="9999" bind:value={seed} />
-          </label>
-        {/if}
-      </section>
+      <CheckList
+        {lines}
+        current={line}
+        {standing}
+        readingOf={(l) => readings.of(l.id, practice)}
+        {order}
+        {practice}
+        {seed}
+        onorder={(by) => (order = by)}
+        onpractice={(on) => (practice = on)}
+        onseed={(n) => (seed = n)}
+        onpick={leave}
+      />
     {:else}
       <h2 class="text-[1.9em] leading-tight font-bold" data-line-name>{lineName(line)}</h2>
       <p class="pb-2 text-quiet">
@@ -281,20 +248,7 @@
           {CAUTION_TEXTS[c]}
         </p>
       {/each}
-      <div class="mt-3 grid grid-cols-2 gap-2" role="group" aria-label="Steps, in this order">
-        {#each steps as s, k (s)}
-          {@const is = passed.has(s)}
-          {@const due = !is && steps.slice(0, k).every((x) => passed.has(x))}
-          <button
-            type="button"
-            class="btn h-auto min-h-14 px-2 leading-tight {due ? 'btn-primary' : is ? 'btn-outline btn-primary' : ''}"
-            aria-pressed={is}
-            disabled={!is && !due}
-            onclick={() => (passed = new Set(is ? steps.slice(0, k) : [...passed, s]))}
-            >{STEP_NAMES[s]}{is ? ' ✓' : ''}</button
-          >
-        {/each}
-      </div>
+      <CheckGates {steps} {passed} onpass={(now) => (passed = now)} />
       {#if practice}
         <button
           type="button"

@@ -8,6 +8,14 @@ import type { Plan } from '$core/plan/schema';
 export type Standing = 'open' | 'right' | 'off' | 'started';
 export type Order = 'channel' | 'place' | 'open';
 
+/** How a line's standing is painted; its name is always beside it. */
+export const STANDING_COLOURS: Readonly<Record<Standing, string>> = {
+  open: 'bg-base-300',
+  started: 'bg-info',
+  off: 'bg-warning',
+  right: 'bg-primary'
+};
+
 /** A gain read off a knob is right to this much, dB. */
 const READ_DB = 2;
 
