@@ -88,13 +88,13 @@ test('readings queue while the network is gone, arrive later, and another screen
   await page.getByRole('button', { name: 'Note' }).click();
   await page.getByLabel('Note').fill('capo on the second fret');
   await done(page).click();
-  await expect(page.getByText('1 reading waits for the network')).toBeVisible();
+  await expect(page.getByText('1 reading or picture waits for the network')).toBeVisible();
   // The page is closed on it, and opened again: it is still there, and then it goes.
   await page.reload();
-  await expect(page.getByText('1 reading waits for the network')).toBeVisible();
+  await expect(page.getByText('1 reading or picture waits for the network')).toBeVisible();
   await page.unroute('**/readings');
   await page.reload();
-  await expect(page.getByText('reading waits')).toHaveCount(0);
+  await expect(page.getByText('for the network; kept')).toHaveCount(0);
   await expect(desk.locator('[data-standing="open"]')).toHaveCount(10);
   // Woken where it was, and what was read is there for whoever comes next.
   await expect(name(page)).toHaveText('Upright bass');
@@ -103,6 +103,23 @@ test('readings queue while the network is gone, arrive later, and another screen
   await expect(page.getByLabel('Note')).toHaveValue('capo on the second fret');
   await page.getByRole('button', { name: 'The line before' }).click();
   await expect(page.locator('[data-gain]')).toHaveText(gain!);
+
+  // A picture goes the same way: kept while there is no network, then on every screen.
+  await page.route('**/photos/**', (route) => route.abort());
+  const picture = page.getByLabel('Picture of Hammered dulcimer');
+  await picture.setInputFiles({ name: 'x.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('That is no picture')).toBeVisible();
+  await picture.setInputFiles('docs/screenshots/shows-day.png');
+  await expect(page.getByText('1 reading or picture waits for the network')).toBeVisible();
+  const pictures = (on: Page) => on.getByRole('list', { name: 'Pictures of Hammered dulcimer' }).getByRole('img');
+  await expect(pictures(page)).toHaveCount(1);
+  await page.unroute('**/photos/**');
+  await page.reload();
+  await expect(page.getByText('for the network; kept')).toHaveCount(0);
+  await desk.bringToFront();
+  await desk.getByRole('button', { name: /Hammered dulcimer/ }).click();
+  await expect(pictures(desk)).toHaveCount(1);
+  expect(await pictures(desk).evaluate((i: HTMLImageElement) => i.decode().then(() => i.naturalWidth))).toBe(1280);
   await desk.close();
 });
 
@@ -150,5 +167,13 @@ test('the same reading twice is one, a bad one is refused by field, a show of no
     expect((await request.get(`${none}/${path}`)).status()).toBe(404);
   expect((await request.post(`${none}/readings`, { data: { readings: [reading] }, headers })).status()).toBe(404);
   expect((await request.post(`${none}/print`, { headers })).status()).toBe(404);
+  const photo = (type: string, data: Buffer) =>
+    request.put(`${app.url}/api/shows/${id}/photos/${crypto.randomUUID()}?line=a`, {
+      data,
+      headers: { ...headers, 'content-type': type }
+    });
+  expect((await photo('image/jpeg', Buffer.from('<script>'))).status()).toBe(415);
+  expect((await photo('image/svg+xml', Buffer.from('<svg/>'))).status()).toBe(415);
+  expect((await photo('image/jpeg', Buffer.alloc(950_000, 0xff))).status()).toBe(413);
   expect((await request.put(`${none}/ticks`, { data: { key: 'a', on: true }, headers })).status()).toBe(404);
 });

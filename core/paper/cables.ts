@@ -100,7 +100,8 @@ export function cablesSheet(input: PaperInput): Sheet {
       })
     ).map((g) => {
       const total = pulls.filter((p) => kindOf(p) === g.name).reduce((sum, p) => sum + p.spec.metres, 0);
-      return { ...g, name: `${g.name}: ${g.rows.length}, ${formatQuantity('length', total)} in all` };
+      const name = g.name[0].toUpperCase() + g.name.slice(1);
+      return { ...g, name: `${name}: ${g.rows.length}, ${formatQuantity('length', total)} in all` };
     })
   };
 }

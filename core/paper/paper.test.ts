@@ -131,7 +131,7 @@ describe('cables', () => {
       'out of Line, unbalanced',
       'into Passive box'
     ]);
-    expect(plain(cablesSheet(input(EVENING)).groups[0].name)).toBe('jack lead, mono jack: 4, 12 m in all');
+    expect(plain(cablesSheet(input(EVENING)).groups[0].name)).toBe('Jack lead, mono jack: 4, 12 m in all');
   });
 });
 

@@ -1,6 +1,17 @@
 import type { Reading } from '$core/check/reading';
 import type { KitItem } from '$core/kit/schema';
-import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+  customType,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uuid
+} from 'drizzle-orm/pg-core';
 import type { Edit, Op, Plan } from '$core/plan/schema';
 
 const made = () => timestamp('made_at', { withTimezone: true }).notNull().defaultNow();
@@ -152,4 +163,26 @@ export const reading = pgTable(
     madeAt: made()
   },
   (t) => [index('reading_show').on(t.crewId, t.showId, t.madeAt)]
+);
+
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** A picture of how a line is plugged or set. Its id is made where it was taken. */
+export const photo = pgTable(
+  'photo',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crew.id),
+    showId: uuid('show_id')
+      .notNull()
+      .references(() => show.id),
+    lineId: text('line_id').notNull(),
+    personId: uuid('person_id').references(() => person.id),
+    type: text('type').notNull(),
+    bytes: bytea('bytes').notNull(),
+    madeAt: made()
+  },
+  (t) => [index('photo_show').on(t.crewId, t.showId, t.madeAt)]
 );

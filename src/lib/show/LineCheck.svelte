@@ -12,6 +12,7 @@
   import { toast } from 'svelte-sonner';
   import CheckGates from './CheckGates.svelte';
   import CheckList from './CheckList.svelte';
+  import CheckPhotos from './CheckPhotos.svelte';
   import {
     checkable,
     gainOff,
@@ -26,16 +27,17 @@
   import { useShow } from './context';
   import { lineName } from './edits';
   import GainBand from './GainBand.svelte';
-  import type { Read } from './read';
+  import type { PhotoOf, Read } from './read';
+  import { shrink } from './picture';
   import { Readings } from './readings.svelte';
   import WayInWords from './WayInWords.svelte';
 
-  const { readings: sent }: { readings: readonly Read[] } = $props();
+  const { readings: sent, photos }: { readings: readonly Read[]; photos: readonly PhotoOf[] } = $props();
 
   const show = useShow();
   const plan = $derived(show.session.plan);
   const reports = $derived(show.judging?.reports ?? new Map());
-  const readings = untrack(() => new Readings(show.id, sent));
+  const readings = untrack(() => new Readings(show.id, sent, photos));
 
   let practice = $state(false);
   let seed = $state(1);
@@ -175,6 +177,15 @@
     if (line && changed) readings.add(made(false));
     go(to);
   }
+  let picker = $state<HTMLInputElement>();
+  async function addPhoto(file: File | undefined): Promise<void> {
+    if (picker) picker.value = '';
+    if (!file || !line) return;
+    const { id } = line;
+    const data = await shrink(file).catch(() => null);
+    if (data) readings.addPhoto(id, data);
+    else toast.error('That is no picture that can be read here. Try another.');
+  }
   function readStandIn(): void {
     const v = venue?.find((l) => l.lineId === line?.id);
     if (!v) return;
@@ -213,7 +224,8 @@
     {#if readings.waiting > 0}
       <p class="pb-2 text-warning" role="status">
         {readings.waiting}
-        {readings.waiting === 1 ? 'reading waits' : 'readings wait'} for the network; kept on this device until then.
+        {readings.waiting === 1 ? 'reading or picture waits' : 'readings and pictures wait'} for the network; kept on this
+        device until then.
       </p>
     {/if}
     {#if listed}
@@ -338,12 +350,31 @@
           {/if}
         </section>
       {/if}
+      <div class="mt-3 grid grid-cols-2 gap-2 border-t border-base-300 pt-3">
+        <button type="button" class="btn min-h-12" aria-pressed={noting} onclick={() => (noting = !noting)}>Note</button
+        >
+        <button type="button" class="btn min-h-12" onclick={() => picker?.click()}>Photo</button>
+        <input
+          bind:this={picker}
+          type="file"
+          accept="image/*"
+          capture="environment"
+          class="hidden"
+          aria-label="Picture of {lineName(line)}"
+          onchange={(e) => void addPhoto(e.currentTarget.files?.[0])}
+        />
+      </div>
       {#if noting}
         <label class="mt-3 block">
           <span class="font-semibold">Note</span>
           <textarea class="textarea mt-1 w-full" rows="3" maxlength="500" bind:value={note}></textarea>
         </label>
       {/if}
+      <CheckPhotos
+        showId={show.id}
+        photos={readings.photos.filter((p) => p.lineId === line.id)}
+        lineName={lineName(line)}
+      />
       {#if before}
         <p class="pt-3 text-quiet" data-before>
           Read before{before.by ? ` by ${before.by}` : ''}, {new Date(before.at).toLocaleString([], {
@@ -362,9 +393,6 @@
             disabled={at <= 0}
             aria-label="The line before"
             onclick={() => leave(lines[at - 1])}>‹</button
-          >
-          <button type="button" class="btn min-h-14" aria-pressed={noting} onclick={() => (noting = !noting)}
-            >Note</button
           >
           <button type="button" class="btn min-h-14" onclick={() => leave(lines[at + 1] ?? lines[0])}>Skip</button>
           <button type="button" class="btn min-h-14 min-w-0 flex-1 flex-col gap-0 btn-primary" onclick={finish}

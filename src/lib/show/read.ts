@@ -4,3 +4,15 @@ import type { Reading } from '$core/check/reading';
 export interface Read extends Reading {
   readonly by: string | null;
 }
+
+/** A picture of a line. */
+export interface PhotoOf {
+  readonly id: string;
+  readonly lineId: string;
+  readonly at: string;
+}
+/** One that is still on its way, with the picture itself. */
+export interface PhotoHere extends PhotoOf {
+  /** JPEG as a data URL. */
+  readonly data: string;
+}

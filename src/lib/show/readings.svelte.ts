@@ -1,6 +1,6 @@
 import type { Reading } from '$core/check/reading';
-import { loadReadings, saveReadings } from './store';
-import type { Read } from './read';
+import { loadPhotos, loadReadings, savePhotos, saveReadings } from './store';
+import type { PhotoHere, PhotoOf, Read } from './read';
 import { READINGS } from './batch';
 
 /** Least and longest wait before a message is tried again, milliseconds. */
@@ -11,9 +11,12 @@ const LONGEST_WAIT = 8000;
 export class Readings {
   /** Newest first, one's own unsent ones before all others. */
   list = $state.raw<readonly Read[]>([]);
-  /** How many are not on the server yet. */
+  /** Pictures, newest first; those still on their way have the picture with them. */
+  photos = $state.raw<readonly (PhotoOf | PhotoHere)[]>([]);
+  /** How many readings and pictures are not on the server yet. */
   waiting = $state(0);
   #queue: Reading[] = [];
+  #pictures: PhotoHere[] = [];
   #sending = false;
   #wait = FIRST_WAIT;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -22,9 +25,11 @@ export class Readings {
 
   constructor(
     readonly showId: string,
-    readings: readonly Read[]
+    readings: readonly Read[],
+    photos: readonly PhotoOf[]
   ) {
     this.list = readings;
+    this.photos = photos;
   }
 
   /** Takes up what an earlier visit could not send, and listens to others. */
@@ -32,6 +37,8 @@ export class Readings {
     const kept = await loadReadings(this.showId);
     const known = new Set(this.list.map((r) => r.id));
     for (const r of kept) if (!known.has(r.id)) this.#take(r);
+    const seen = new Set(this.photos.map((p) => p.id));
+    for (const p of await loadPhotos(this.showId)) if (!seen.has(p.id)) this.#hold(p);
     window.addEventListener('online', this.#now);
     this.#live = new EventSource(`/api/shows/${this.showId}/live`);
     this.#live.addEventListener('readings', () => void this.#fetch());
@@ -52,6 +59,12 @@ export class Readings {
     void this.#keep().then(() => this.#send());
   }
 
+  /** Adds a picture of a line. @param data JPEG as a data URL */
+  addPhoto(lineId: string, data: string): void {
+    this.#hold({ id: crypto.randomUUID(), lineId, at: new Date().toISOString(), data });
+    void this.#keep().then(() => this.#send());
+  }
+
   /** The newest reading of a line, of a real desk or of the stand-in. */
   of(lineId: string, practice: boolean): Read | undefined {
     return this.list.find((r) => r.lineId === lineId && r.practice === practice);
@@ -59,8 +72,18 @@ export class Readings {
 
   #take(reading: Reading): void {
     this.#queue.push(reading);
-    this.waiting = this.#queue.length;
+    this.#count();
     this.list = [{ ...reading, by: null }, ...this.list];
+  }
+
+  #hold(photo: PhotoHere): void {
+    this.#pictures.push(photo);
+    this.#count();
+    this.photos = [photo, ...this.photos];
+  }
+
+  #count(): void {
+    this.waiting = this.#queue.length + this.#pictures.length;
   }
 
   readonly #now = (): void => {
@@ -69,38 +92,61 @@ export class Readings {
   };
 
   /** In the browser's own store; without one a reading lives as long as the page. */
-  #keep = (): Promise<void> => saveReadings(this.showId, this.#queue).catch(() => undefined);
+  #keep = (): Promise<unknown> =>
+    Promise.all([saveReadings(this.showId, this.#queue), savePhotos(this.showId, this.#pictures)]).catch(
+      () => undefined
+    );
 
   async #send(): Promise<void> {
-    if (this.#sending || this.#closed || this.#queue.length === 0) return;
+    if (this.#sending || this.#closed || this.waiting === 0) return;
     this.#sending = true;
     clearTimeout(this.#timer);
     const some = this.#queue.slice(0, READINGS);
-    const answer = await fetch(`/api/shows/${this.showId}/readings`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ readings: some })
-    }).catch(() => null);
+    // Numbers go before pictures: they are small, and somebody may wait for them.
+    const [picture] = some.length > 0 ? [] : this.#pictures;
+    const sent = await (picture ? this.#sendPicture(picture) : this.#sendReadings(some));
     this.#sending = false;
     if (this.#closed) return;
-    if (!answer?.ok) {
+    if (!sent) {
       this.#timer = setTimeout(() => void this.#send(), this.#wait);
       this.#wait = Math.min(this.#wait * 2, LONGEST_WAIT);
       return;
     }
     this.#wait = FIRST_WAIT;
     this.#queue = this.#queue.slice(some.length);
-    this.waiting = this.#queue.length;
+    if (picture) this.#pictures = this.#pictures.filter((p) => p !== picture);
+    this.#count();
     await this.#keep();
     void this.#send();
+  }
+
+  async #sendReadings(readings: readonly Reading[]): Promise<boolean> {
+    const answer = await fetch(`/api/shows/${this.showId}/readings`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ readings })
+    }).catch(() => null);
+    return answer?.ok ?? false;
+  }
+
+  async #sendPicture({ id, lineId, data }: PhotoHere): Promise<boolean> {
+    const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0));
+    const answer = await fetch(`/api/shows/${this.showId}/photos/${id}?line=${lineId}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'image/jpeg' },
+      body: bytes
+    }).catch(() => null);
+    return answer?.ok ?? false;
   }
 
   async #fetch(): Promise<void> {
     const answer = await fetch(`/api/shows/${this.showId}/readings`).catch(() => null);
     if (!answer?.ok || this.#closed) return;
-    const { readings } = (await answer.json()) as { readings: Read[] };
+    const { readings, photos } = (await answer.json()) as { readings: Read[]; photos: PhotoOf[] };
     const there = new Set(readings.map((r) => r.id));
     const own = this.#queue.filter((r) => !there.has(r.id)).reverse();
     this.list = [...own.map((r) => ({ ...r, by: null })), ...readings];
+    const seen = new Set(photos.map((p) => p.id));
+    this.photos = [...this.#pictures.filter((p) => !seen.has(p.id)).reverse(), ...photos];
   }
 }

@@ -69,3 +69,12 @@ export interface Printed {
 export const ReadingsSchema = z.strictObject({ readings: z.array(ReadingSchema).min(1).max(READINGS) });
 /** What a browser keeps of readings that are not on the server yet. */
 export const ReadingQueueSchema = z.array(ReadingSchema);
+/** And of pictures, as data URLs. */
+export const PhotoQueueSchema = z.array(
+  z.strictObject({
+    id: z.uuid(),
+    lineId: z.string().max(40),
+    at: z.string(),
+    data: z.string().startsWith('data:image/jpeg;base64,')
+  })
+);

@@ -5,4 +5,4 @@
 </script>
 
 <svelte:head><title>{data.name}, line check · Guanxi</title></svelte:head>
-<LineCheck readings={data.readings} />
+<LineCheck readings={data.readings} photos={data.photos} />

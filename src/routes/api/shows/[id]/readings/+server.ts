@@ -1,4 +1,5 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
+import { photosOf } from '$lib/server/photos';
 import { readingsOf, takeReadings } from '$lib/server/readings';
 import { getShow } from '$lib/server/shows';
 import { ReadingsSchema } from '$lib/show/wire';
@@ -8,7 +9,8 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ params, locals }) => {
   const { crewId } = await locals.who();
   const { id } = found(await getShow(crewId, idOf(params.id)));
-  return json({ readings: await readingsOf(crewId, id) });
+  const [readings, photos] = await Promise.all([readingsOf(crewId, id), photosOf(crewId, id)]);
+  return json({ readings, photos });
 };
 
 /** Takes readings in; those that were sent before do no harm. */
