@@ -196,29 +196,32 @@ export const cardsPdf = (cards: readonly Card[], note: string, meta: Meta): Prom
 export const labelsPdf = (labels: readonly Label[], address: string, meta: Meta): Promise<Buffer> =>
   render(
     document(meta, false, [
-      {
-        layout: { hLineColor: () => RULE, vLineColor: () => RULE, hLineWidth: () => 0.5, vLineWidth: () => 0.5 },
-        table: {
-          widths: ['*', '*', '*'],
-          dontBreakRows: true,
-          body: inRows(labels, 3).map((row) => [
-            ...row.map((l): TableCell => ({
-              margin: [2, 4, 2, 4],
-              columns: [
-                {
-                  width: '*',
-                  stack: [
-                    { text: printable(l.tag), bold: true, fontSize: 20 },
-                    { text: printable(l.line), fontSize: 10, bold: true },
-                    { text: printable(l.at), fontSize: 9 }
+      // A table of nothing cannot be drawn.
+      labels.length === 0
+        ? { text: 'Nothing is plugged yet, so there is nothing to label.' }
+        : {
+            layout: { hLineColor: () => RULE, vLineColor: () => RULE, hLineWidth: () => 0.5, vLineWidth: () => 0.5 },
+            table: {
+              widths: ['*', '*', '*'],
+              dontBreakRows: true,
+              body: inRows(labels, 3).map((row) => [
+                ...row.map((l): TableCell => ({
+                  margin: [2, 4, 2, 4],
+                  columns: [
+                    {
+                      width: '*',
+                      stack: [
+                        { text: printable(l.tag), bold: true, fontSize: 20 },
+                        { text: printable(l.line), fontSize: 10, bold: true },
+                        { text: printable(l.at), fontSize: 9 }
+                      ]
+                    },
+                    { width: 52, qr: `${address}${l.lineId}`, fit: 52, eccLevel: 'M' }
                   ]
-                },
-                { width: 52, qr: `${address}${l.lineId}`, fit: 52, eccLevel: 'M' }
-              ]
-            })),
-            ...Array.from({ length: 3 - row.length }, (): TableCell => ({ text: '' }))
-          ])
-        }
-      }
+                })),
+                ...Array.from({ length: 3 - row.length }, (): TableCell => ({ text: '' }))
+              ])
+            }
+          }
     ])
   );
