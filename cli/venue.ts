@@ -1,5 +1,5 @@
 import { createServer, type Server, type ServerResponse } from 'node:http';
-import { HUM_BOUNDS } from '../core/check/reading';
+import { HUM_BOUNDS } from '../core/check/hum';
 import { venueOf } from '../core/check/venue';
 import type { Plan } from '../core/plan/schema';
 

@@ -1,7 +1,7 @@
 import { portOf } from '../gear/catalogue';
+import { playsProgramme, readingsAt } from '../plan/devices';
 import { judgePlan, type LineReport } from '../judge/judge';
 import type { Code } from '../judge/types';
-import { readingsAt } from '../plan/devices';
 import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
 import { type Line, traceLines } from '../plan/lines';
@@ -42,15 +42,10 @@ function levelAtLoudness(plan: Plan, line: Line, lufs: number): number | null {
   const [source] = line.devices;
   const read = readingsAt(plan, source);
   const full = read.model.clip?.(read, 1000).out;
-  if (full === undefined || !PLAYS.has(read.model.id)) return null;
+  if (full === undefined || !playsProgramme(plan, line.devices[0])) return null;
   const stereo = portOf(read.model, read.model.ports[0].id)!.carries === 'stereo' || Boolean(line.info?.pair);
   return toDbu(full) + lufs + (stereo ? 0 : MONO_LU);
 }
-
-/** Outputs that play what was recorded: their full scale is the programme's. */
-const PLAYS: ReadonlySet<string> = new Set(['headphone', 'consumer-player', 'interface-out', 'pro-line']);
-/** Whether a line plays programme whose loudness can be given. */
-export const playsProgramme = (plan: Plan, line: Line): boolean => PLAYS.has(plan.devices[line.devices[0]].model);
 
 /** What a given loudness means for the plan; null where none is given. */
 export function loudnessOf(plan: Plan, line: Line): Loudness | null {

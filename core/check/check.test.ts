@@ -12,7 +12,7 @@ import { CAUTION_TEXTS, differenceText, STEP_NAMES } from '../words/check';
 import { expectedOf } from './expected';
 import { explain } from './explain';
 import { cautionsOf, stepsOf } from './gates';
-import { HUM_BOUNDS, HUM_WORDS, humWord } from './reading';
+import { HUM_BOUNDS, HUM_WORDS, humWord } from './hum';
 import { variantsOf } from './variants';
 import { venueOf } from './venue';
 

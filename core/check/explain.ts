@@ -4,7 +4,8 @@ import { lineIn } from '../plan/chain';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { playingRange } from './expected';
-import { HUM_BOUNDS, type Reading } from './reading';
+import { HUM_BOUNDS } from './hum';
+import type { Reading } from './reading';
 import type { Cause } from './cause';
 import { variantsOf } from './variants';
 

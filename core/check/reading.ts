@@ -1,11 +1,7 @@
 import * as z from 'zod';
+import { CONTENTS, HUM_WORDS } from './hum';
 
 /** What somebody reads off a line at the desk, and how it is told in words or numbers. */
-
-export const HUM_WORDS = ['none', 'faint', 'clear'] as const;
-export type HumWord = (typeof HUM_WORDS)[number];
-export const CONTENTS = ['right', 'distorted', 'silent', 'wrong'] as const;
-export type Content = (typeof CONTENTS)[number];
 
 export const ReadingSchema = z.strictObject({
   id: z.uuid(),
@@ -25,13 +21,3 @@ export const ReadingSchema = z.strictObject({
   practice: z.boolean()
 });
 export type Reading = z.infer<typeof ReadingSchema>;
-
-/** Hum as it is told: nothing heard from so far under the playing on, faint above that, clear above that, dB. */
-export const HUM_BOUNDS: Readonly<Record<HumWord, readonly [least: number, most: number]>> = {
-  none: [60, Infinity],
-  faint: [40, 60],
-  clear: [-Infinity, 40]
-};
-
-/** The word for a hum so far under the playing, dB. */
-export const humWord = (below: number): HumWord => HUM_WORDS.find((w) => below >= HUM_BOUNDS[w][0])!;

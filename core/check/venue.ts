@@ -6,7 +6,8 @@ import { isComplete, type Line, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { playingRange } from './expected';
 import { isSilent } from './explain';
-import { humWord, type Reading } from './reading';
+import { humWord } from './hum';
+import type { Reading } from './reading';
 import { type Difference, variantsOf } from './variants';
 
 /** A stand-in venue: the plan with hidden differences, drawn from a seed, that answers readings as a desk would. */

@@ -10,3 +10,8 @@ export function readingsAt(plan: Plan, id: string, through?: string): Readings {
   const plug = through === undefined ? 'xlr' : plan.cables[through].plugs[1];
   return new Readings(modelOf(model), settings, plug === 'xlr' ? 'xlr' : 'jack');
 }
+
+/** Outputs that play what was recorded: their full scale is the programme's. */
+const PLAYS: ReadonlySet<string> = new Set(['headphone', 'consumer-player', 'interface-out', 'pro-line']);
+/** Whether a device plays programme whose loudness can be given. */
+export const playsProgramme = (plan: Plan, device: string): boolean => PLAYS.has(plan.devices[device].model);

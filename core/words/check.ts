@@ -1,6 +1,6 @@
 import type { Cause } from '../check/cause';
 import type { Caution, Step } from '../check/gates';
-import type { Content, HumWord } from '../check/reading';
+import type { Content, HumWord } from '../check/hum';
 import type { Difference } from '../check/variants';
 import { formatNumber } from '../units/format';
 import { choiceName, modelName, settingName } from './names';

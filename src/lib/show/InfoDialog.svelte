@@ -1,6 +1,6 @@
 <script lang="ts">
   import { inverts } from '$core/judge/pairs';
-  import { playsProgramme } from '$core/advise/loudness';
+  import { playsProgramme } from '$core/plan/devices';
   import { type Line, traceLines } from '$core/plan/lines';
   import type { Edit, Exposure, Plan } from '$core/plan/schema';
   import { delayOf } from '$core/rig/delay';
@@ -123,7 +123,7 @@
     ]}
     onset={(value) => onedit(setInfo(plan, line, { locked: value === 'locked' || undefined }))}
   />
-  {#if playsProgramme(plan, line)}
+  {#if playsProgramme(plan, line.devices[0])}
     <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 py-1 max-sm:grid-cols-1">
       <label for="info-loudness">Loudness of its programme, LUFS</label>
       <input

@@ -2,7 +2,8 @@
   import { type Cause, grouped } from '$core/check/cause';
   import { expectedOf } from '$core/check/expected';
   import { cautionsOf, type Step, stepsOf } from '$core/check/gates';
-  import { type Content, CONTENTS, HUM_WORDS, humWord, type HumWord, type Reading } from '$core/check/reading';
+  import { type Content, CONTENTS, HUM_WORDS, humWord, type HumWord } from '$core/check/hum';
+  import type { Reading } from '$core/check/reading';
   import type { VenueLine } from '$core/check/venue';
   import { placeOf } from '$core/paper/patch';
   import { type Line, traceLines } from '$core/plan/lines';
@@ -161,11 +162,11 @@
     if (to) currentId = to.id;
     window.scrollTo({ top: 0 });
   }
-  function finish(): void {
+  async function finish(): Promise<void> {
     if (!line) return;
     const to = next;
     const here = line;
-    readings.add(made(true));
+    await readings.add(made(true));
     if (practice) {
       const truth = venue?.find((v) => v.lineId === here.id)?.hidden;
       if (truth) toast(`${lineName(here)}: ${differenceText(truth, nameOf)}.`);
@@ -173,8 +174,8 @@
     go(to);
   }
   /** What has been read so far is kept, though the line is not finished with. */
-  function leave(to: Line | undefined): void {
-    if (line && changed) readings.add(made(false));
+  async function leave(to: Line | undefined): Promise<void> {
+    if (line && changed) await readings.add(made(false));
     go(to);
   }
   let picker = $state<HTMLInputElement>();
@@ -183,7 +184,7 @@
     if (!file || !line) return;
     const { id } = line;
     const data = await shrink(file).catch(() => null);
-    if (data) readings.addPhoto(id, data);
+    if (data) await readings.addPhoto(id, data);
     else toast.error('That is no picture that can be read here. Try another.');
   }
   function readStandIn(): void {
@@ -240,7 +241,7 @@
         onorder={(by) => (order = by)}
         onpractice={(on) => (practice = on)}
         onseed={(n) => (seed = n)}
-        onpick={leave}
+        onpick={(l) => void leave(l)}
       />
     {:else}
       <h2 class="text-[1.9em] leading-tight font-bold" data-line-name>{lineName(line)}</h2>
@@ -392,10 +393,13 @@
             class="btn min-h-14"
             disabled={at <= 0}
             aria-label="The line before"
-            onclick={() => leave(lines[at - 1])}>‹</button
+            onclick={() => void leave(lines[at - 1])}>‹</button
           >
-          <button type="button" class="btn min-h-14" onclick={() => leave(lines[at + 1] ?? lines[0])}>Skip</button>
-          <button type="button" class="btn min-h-14 min-w-0 flex-1 flex-col gap-0 btn-primary" onclick={finish}
+          <button type="button" class="btn min-h-14" onclick={() => void leave(lines[at + 1] ?? lines[0])}>Skip</button>
+          <button
+            type="button"
+            class="btn min-h-14 min-w-0 flex-1 flex-col gap-0 btn-primary"
+            onclick={() => void finish()}
             ><span>Done</span><span class="max-w-full truncate text-[0.86em] font-normal"
               >{next ? `next: ${lineName(next)}` : 'that was all'}</span
             ></button

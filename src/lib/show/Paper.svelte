@@ -4,7 +4,7 @@
   import { cardsOf } from '$core/paper/patch';
   import { rowsOfSheet, sheetOf } from '$core/paper/sheets';
   import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
-  import { judgePlan } from '$core/judge/judge';
+  import type { LineReport } from '$core/judge/judge';
   import { invalidate } from '$app/navigation';
   import { page } from '$app/state';
   import { untrack } from 'svelte';
@@ -46,10 +46,15 @@
 
   const reports = $derived(show.judging?.reports ?? new Map());
   const input = $derived<PaperInput>({ plan, kit: kitFor(plan, show.crewKit), reports });
+  /** Of what was printed: judged only where there is something to mark against. */
+  let then = $state.raw<ReadonlyMap<string, LineReport> | null>(null);
+  $effect(() => {
+    const of = printed?.plan;
+    then = null;
+    if (of) void show.judging?.reportsOf(of).then((list) => (then = new Map(list.map((r) => [r.id, r]))));
+  });
   const before = $derived<PaperInput | undefined>(
-    printed && marks
-      ? { plan: printed.plan, kit: printed.kit, reports: new Map(judgePlan(printed.plan).map((r) => [r.id, r])) }
-      : undefined
+    printed && marks && then ? { plan: printed.plan, kit: printed.kit, reports: then } : undefined
   );
   const sheet = $derived(
     (SHEET_IDS as readonly string[]).includes(view) ? sheetOf(view as SheetId, input, before) : null

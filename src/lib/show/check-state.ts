@@ -1,5 +1,6 @@
 import { type Expected } from '$core/check/expected';
-import { HUM_WORDS, humWord, type Reading } from '$core/check/reading';
+import { HUM_WORDS, humWord } from '$core/check/hum';
+import type { Reading } from '$core/check/reading';
 import type { Line } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 

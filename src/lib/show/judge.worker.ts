@@ -63,6 +63,11 @@ const api = {
     return ids;
   },
 
+  /** Reports of another plan, an older one say; what is known of the present one stays. */
+  reportsOf(plan: Plan): LineReport[] {
+    return judgeWhole(new Whole(plan, new Map(pieces)));
+  },
+
   /** Fetches what is asked of a line once it is opened, so that it is there when the server is not. */
   async ready(): Promise<void> {
     await deeper();

@@ -47,6 +47,11 @@ export class Judging {
     if (turn === this.#turn) this.busy = false;
   }
 
+  /** Reports of another plan than the one that is open. */
+  reportsOf(plan: Plan): Promise<LineReport[]> {
+    return this.#api.reportsOf(plan);
+  }
+
   /** Fetches what an open line will ask for. */
   ready(): Promise<void> {
     return this.#api.ready();

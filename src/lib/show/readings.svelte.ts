@@ -39,6 +39,7 @@ export class Readings {
     for (const r of kept) if (!known.has(r.id)) this.#take(r);
     const seen = new Set(this.photos.map((p) => p.id));
     for (const p of await loadPhotos(this.showId)) if (!seen.has(p.id)) this.#hold(p);
+    this.waiting = this.#queue.length + this.#pictures.length;
     window.addEventListener('online', this.#now);
     this.#live = new EventSource(`/api/shows/${this.showId}/live`);
     this.#live.addEventListener('readings', () => void this.#fetch());
@@ -54,15 +55,18 @@ export class Readings {
     this.#live?.close();
   }
 
-  add(reading: Reading): void {
+  /** Done once it is in the browser's own store: from then on neither a reload nor a flat battery loses it. */
+  async add(reading: Reading): Promise<void> {
     this.#take(reading);
-    void this.#keep().then(() => this.#send());
+    await this.#keep();
+    void this.#send();
   }
 
   /** Adds a picture of a line. @param data JPEG as a data URL */
-  addPhoto(lineId: string, data: string): void {
+  async addPhoto(lineId: string, data: string): Promise<void> {
     this.#hold({ id: crypto.randomUUID(), lineId, at: new Date().toISOString(), data });
-    void this.#keep().then(() => this.#send());
+    await this.#keep();
+    void this.#send();
   }
 
   /** The newest reading of a line, of a real desk or of the stand-in. */
@@ -72,18 +76,12 @@ export class Readings {
 
   #take(reading: Reading): void {
     this.#queue.push(reading);
-    this.#count();
     this.list = [{ ...reading, by: null }, ...this.list];
   }
 
   #hold(photo: PhotoHere): void {
     this.#pictures.push(photo);
-    this.#count();
     this.photos = [photo, ...this.photos];
-  }
-
-  #count(): void {
-    this.waiting = this.#queue.length + this.#pictures.length;
   }
 
   readonly #now = (): void => {
@@ -91,14 +89,16 @@ export class Readings {
     void this.#send();
   };
 
-  /** In the browser's own store; without one a reading lives as long as the page. */
-  #keep = (): Promise<unknown> =>
-    Promise.all([saveReadings(this.showId, this.#queue), savePhotos(this.showId, this.#pictures)]).catch(
+  /** Into the browser's own store, and only then told as kept; without one a reading lives as long as the page. */
+  async #keep(): Promise<void> {
+    await Promise.all([saveReadings(this.showId, this.#queue), savePhotos(this.showId, this.#pictures)]).catch(
       () => undefined
     );
+    this.waiting = this.#queue.length + this.#pictures.length;
+  }
 
   async #send(): Promise<void> {
-    if (this.#sending || this.#closed || this.waiting === 0) return;
+    if (this.#sending || this.#closed || this.#queue.length + this.#pictures.length === 0) return;
     this.#sending = true;
     clearTimeout(this.#timer);
     const some = this.#queue.slice(0, READINGS);
@@ -115,7 +115,6 @@ export class Readings {
     this.#wait = FIRST_WAIT;
     this.#queue = this.#queue.slice(some.length);
     if (picture) this.#pictures = this.#pictures.filter((p) => p !== picture);
-    this.#count();
     await this.#keep();
     void this.#send();
   }
