@@ -80,7 +80,7 @@ test('readings queue while the network is gone, arrive later, and another screen
   await page.getByRole('group', { name: 'Hum' }).getByRole('button', { name: 'faint' }).click();
   await done(page).click();
   // Seen on the other screen without anybody reloading it.
-  await expect(desk.locator('[data-standing="open"]')).toHaveCount(11, { timeout: 2000 });
+  await expect(desk.locator('[data-standing="open"]')).toHaveCount(11, { timeout: 5000 });
 
   await page.route('**/readings', (route) => route.abort());
   await expect(name(page)).toHaveText('Electric bouzouki');

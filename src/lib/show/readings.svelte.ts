@@ -18,6 +18,9 @@ export class Readings {
   #queue: Reading[] = [];
   #pictures: PhotoHere[] = [];
   #sending = false;
+  #fetching = false;
+  /** Something has changed while a fetch was under way. */
+  #again = false;
   #wait = FIRST_WAIT;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #live: EventSource | undefined;
@@ -116,6 +119,7 @@ export class Readings {
     this.#queue = this.#queue.slice(some.length);
     if (picture) this.#pictures = this.#pictures.filter((p) => p !== picture);
     await this.#keep();
+    void this.#fetch();
     void this.#send();
   }
 
@@ -138,10 +142,26 @@ export class Readings {
     return answer?.ok ?? false;
   }
 
+  /** One at a time: an answer that comes late must not stand in front of a newer one. What happens meanwhile is fetched after it. */
   async #fetch(): Promise<void> {
-    const answer = await fetch(`/api/shows/${this.showId}/readings`).catch(() => null);
-    if (!answer?.ok || this.#closed) return;
-    const { readings, photos } = (await answer.json()) as { readings: Read[]; photos: PhotoOf[] };
+    if (this.#fetching) {
+      this.#again = true;
+      return;
+    }
+    this.#fetching = true;
+    do {
+      this.#again = false;
+      const answer = await fetch(`/api/shows/${this.showId}/readings`).catch(() => null);
+      if (this.#closed) return;
+      if (!answer?.ok) continue;
+      const { readings, photos } = (await answer.json()) as { readings: Read[]; photos: PhotoOf[] };
+      this.#put(readings, photos);
+    } while (this.#again);
+    this.#fetching = false;
+  }
+
+  /** What the server has, with what is still on its way from here in front. */
+  #put(readings: readonly Read[], photos: readonly PhotoOf[]): void {
     const there = new Set(readings.map((r) => r.id));
     const own = this.#queue.filter((r) => !there.has(r.id)).reverse();
     this.list = [...own.map((r) => ({ ...r, by: null })), ...readings];
