@@ -151,11 +151,11 @@ export class Readings {
     this.#fetching = true;
     do {
       this.#again = false;
-      const answer = await fetch(`/api/shows/${this.showId}/readings`).catch(() => null);
+      const there = await fetch(`/api/shows/${this.showId}/readings`)
+        .then((answer) => (answer.ok ? (answer.json() as Promise<{ readings: Read[]; photos: PhotoOf[] }>) : null))
+        .catch(() => null);
       if (this.#closed) return;
-      if (!answer?.ok) continue;
-      const { readings, photos } = (await answer.json()) as { readings: Read[]; photos: PhotoOf[] };
-      this.#put(readings, photos);
+      if (there) this.#put(there.readings, there.photos);
     } while (this.#again);
     this.#fetching = false;
   }
