@@ -76,6 +76,12 @@ async function end(child: ChildProcess): Promise<void> {
   await exited(child);
 }
 const AT = /Guanxi is at (http:\/\/127\.0\.0\.1:(\d+))/;
+const poster = (url: string) => (to: string, body: unknown) =>
+  fetch(`${url}${to}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: url },
+    body: JSON.stringify(body)
+  });
 const healthy = async (url: string) => (await fetch(`${url}/healthz`).catch(() => null))?.status === 200;
 
 /** Data directory of the copy's cluster, wherever it had to be put. */
@@ -173,12 +179,7 @@ plain('a backup holds everything and comes back whole; a file that is none chang
   const file = join(root, 'evening.backup');
   const first = start({ PORT: String(await freePort()) });
   const [, url] = await first.until(AT);
-  const post = (to: string, body: unknown) =>
-    fetch(`${url}${to}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', origin: url },
-      body: JSON.stringify(body)
-    });
+  const post = poster(url);
   const { id } = (await (await post('/api/shows', { name: 'Kept for ever' })).json()) as { id: string };
   const reading = { lineId: 'x', at: new Date().toISOString(), gainDb: 1, hum: null, content: null, done: true };
   await post(`/api/shows/${id}/readings`, {
@@ -216,12 +217,7 @@ plain('a backup holds everything and comes back whole; a file that is none chang
 plain('server and database killed among two hundred edits and readings: nothing acknowledged is lost', async () => {
   const first = start({ PORT: String(await freePort()) });
   const [, url] = await first.until(AT);
-  const post = (to: string, body: unknown) =>
-    fetch(`${url}${to}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', origin: url },
-      body: JSON.stringify(body)
-    });
+  const post = poster(url);
   const { id } = (await (await post('/api/shows', { name: 'Under way' })).json()) as { id: string };
   const acknowledged = { devices: new Set<string>(), readings: new Set<string>() };
   const count = (): number => acknowledged.devices.size + acknowledged.readings.size;

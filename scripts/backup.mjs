@@ -1,5 +1,5 @@
 // npm run backup [-- FILE]: everything a crew has in one file, read back once before it is called done.
-import { closeSync, existsSync, openSync, renameSync, rmSync, statSync } from 'node:fs';
+import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { counts } from './lib/counts.mjs';
 import { Cluster } from './lib/postgres.mjs';
@@ -17,21 +17,9 @@ await main(async () => {
   await cluster.start();
   const half = `${file}.half`;
   try {
-    const out = openSync(half, 'wx', 0o600);
-    try {
-      cluster.dump('guanxi', out);
-    } finally {
-      closeSync(out);
-    }
+    cluster.dump('guanxi', half);
     // What cannot be read back is no backup.
-    cluster.dropDatabase(CHECKED);
-    cluster.ensureDatabase(CHECKED);
-    const back = openSync(half, 'r');
-    try {
-      cluster.restore(CHECKED, back);
-    } finally {
-      closeSync(back);
-    }
+    cluster.restore(CHECKED, half);
     const found = counts(cluster, CHECKED);
     renameSync(half, file);
     say(

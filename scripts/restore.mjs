@@ -1,5 +1,5 @@
 // npm run restore -- FILE: puts a backup in place. What was there before stays beside it under another name.
-import { closeSync, existsSync, openSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { counts } from './lib/counts.mjs';
 import { lockHolder } from './lib/lock.mjs';
@@ -20,14 +20,7 @@ await main(async () => {
   const cluster = new Cluster('pg');
   await cluster.start();
   try {
-    cluster.dropDatabase(FRESH);
-    cluster.ensureDatabase(FRESH);
-    const back = openSync(file, 'r');
-    try {
-      cluster.restore(FRESH, back);
-    } finally {
-      closeSync(back);
-    }
+    cluster.restore(FRESH, file);
     const found = counts(cluster, FRESH);
     if (!('show' in found)) throw new Refusal(`${file} is a backup of something else: it has no shows.`);
     const kept = `guanxi_before_${new Date().toISOString().replace(/\D/g, '').slice(0, 14)}`;

@@ -1,25 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blankPlan } from '../plan/blank';
 import { applyEdit } from '../plan/edit';
 import { traceLines } from '../plan/lines';
-import { putLine } from '../plan/put';
-import type { LineInfo, Plan } from '../plan/schema';
-import { namesOf } from '../say/names';
-import { readLine } from '../say/read';
+import type { Plan } from '../plan/schema';
+import { show } from '../tests/plans';
 import { toDbu } from '../units/quantity';
 import { deskCutText, eqText, loudnessText, matchText } from '../words/hints';
 import { type Band, bandDb, deskCutHz, equaliserFor } from './eq';
 import { hintsFor } from './hints';
 
-const show = (...lines: readonly [text: string, info?: Partial<LineInfo>][]): Plan => {
-  const plan = blankPlan();
-  lines.forEach(([text, info], k) => {
-    const id = putLine(plan, readLine(text, namesOf(plan)).spec!, (role) => `l${k}-${role}`);
-    Object.assign(plan.lines[id], info);
-  });
-  return plan;
-};
 const hints = (plan: Plan, k = 0) =>
   hintsFor(
     plan,

@@ -164,10 +164,11 @@ function through(w: Wanted, { boxes, far, apart }: Middle, input: string): Chain
   const short = far ? PATCH_METRES : Math.min(w.leadMetres, Math.max(ends - PATCH_METRES, 0.5));
   const long = Math.max(ends - short, PATCH_METRES);
   const runKind = w.runKind ?? defaultKind('run', null, long);
+  const devices = [w.source, ...boxes.map((model) => ({ model, settings: {} as Settings })), inputSpec(w, input)];
   if (apart) {
     const lead = Math.min(w.leadMetres, Math.max(w.metres - 2 * PATCH_METRES, 0.5));
     return {
-      devices: [w.source, ...boxes.map((model) => ({ model, settings: {} as Settings })), inputSpec(w, input)],
+      devices,
       cables: [
         { kind: kindFrom(w.out), metres: lead },
         { kind: runKind, metres: Math.max(w.metres - lead - PATCH_METRES, PATCH_METRES) },
@@ -178,7 +179,7 @@ function through(w: Wanted, { boxes, far, apart }: Middle, input: string): Chain
   const out = modelOf(boxes[boxes.length - 1]).ports.find((p) => p.way === 'out' && p.id !== 'thru')!;
   const after: CableKindId = out.socket === 'xlr' ? runKind : out.socket === 'rca' ? 'rca' : 'instrument';
   return {
-    devices: [w.source, ...boxes.map((model) => ({ model, settings: {} as Settings })), inputSpec(w, input)],
+    devices,
     cables: far
       ? [{ kind: runKind, metres: long }, ...patches, { kind: after, metres: short }]
       : [{ kind: kindFrom(w.out), metres: short }, ...patches, { kind: after, metres: long }]

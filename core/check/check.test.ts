@@ -1,13 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { ropeRoom, saltRoad } from '../../src/lib/server/demo-shows';
 import { judgePlan } from '../judge/judge';
-import { blankPlan } from '../plan/blank';
 import { lineIn } from '../plan/chain';
 import { traceLines } from '../plan/lines';
-import { putLine } from '../plan/put';
-import type { LineInfo, Plan } from '../plan/schema';
-import { namesOf } from '../say/names';
-import { readLine } from '../say/read';
+import type { Plan } from '../plan/schema';
+import { show } from '../tests/plans';
 import { CAUTION_TEXTS, differenceText, STEP_NAMES } from '../words/check';
 import { expectedOf } from './expected';
 import { explain } from './explain';
@@ -16,14 +13,6 @@ import { HUM_BOUNDS, HUM_WORDS, humWord } from './hum';
 import { variantsOf } from './variants';
 import { venueOf } from './venue';
 
-const show = (...lines: readonly [text: string, info?: Partial<LineInfo>][]): Plan => {
-  const plan = blankPlan();
-  lines.forEach(([text, info], k) => {
-    const id = putLine(plan, readLine(text, namesOf(plan)).spec!, (role) => `l${k}-${role}`);
-    Object.assign(plan.lines[id], info);
-  });
-  return plan;
-};
 const BASS = 'bass guitar passive bass, 3 m, active box, 30 m, mic 1';
 const of = (plan: Plan, k = 0) => {
   const line = lineIn(plan, `l${k}-in`)!;

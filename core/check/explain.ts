@@ -1,13 +1,13 @@
 import { judgeLine, type LineReport } from '../judge/judge';
-import { type Around, Whole } from '../judge/whole';
+import { Whole } from '../judge/whole';
 import { lineIn } from '../plan/chain';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { playingRange } from './expected';
-import { HUM_BOUNDS } from './hum';
+import { type Content, HUM_BOUNDS } from './hum';
 import type { Reading } from './reading';
 import type { Cause } from './cause';
-import { variantsOf } from './variants';
+import { type Difference, variantsOf } from './variants';
 
 /** What explains a reading best: every variant of the plan is solved, and weighed by how well it would have read so. */
 
@@ -27,25 +27,27 @@ const SILENT_DBU = -90;
 /**
  * Causes of a reading, most likely first.
  * @param reading what was read; what is null in it says nothing
+ * @param whole the plan, as far as it is solved already
  */
 export function explain(
   plan: Plan,
   line: Line,
   reading: Pick<Reading, 'gainDb' | 'hum' | 'content'>,
-  around: Around = new Whole(plan).around(line)
+  whole: Whole = new Whole(plan)
 ): Cause[] {
+  const around = whole.around(line);
   const [under, over] = playingRange(plan, line);
   const weighed = variantsOf(plan, line).flatMap((v) => {
     const at = lineIn(v.plan, v.lineId);
     if (!at) return [];
-    const report = judgeLine(
-      v.plan,
-      at,
-      v.lineId === line.id ? { around, perOctave: PER_OCTAVE } : { perOctave: PER_OCTAVE }
-    );
-    const silent = isSilent(report);
+    const report = judgeLine(v.plan, at, {
+      around: v.lineId === line.id ? around : whole.around(at),
+      perOctave: PER_OCTAVE
+    });
+    const content = contentOf(report, v.what);
+    const silent = content === 'silent';
     const cause = { what: v.what, gain: silent ? null : report.gain, humBelow: report.hum?.below ?? null, silent };
-    return [{ cause, weight: v.prior * likelihood(reading, cause, report, (over - under) / 2 / SPREAD) }];
+    return [{ cause, weight: v.prior * likelihood(reading, cause, content, (over - under) / 2 / SPREAD) }];
   });
   const total = weighed.reduce((sum, w) => sum + w.weight, 0);
   return weighed
@@ -55,15 +57,22 @@ export function explain(
 
 /** A box without its supply passes next to nothing, and neither does what has cancelled. */
 const DEAD: ReadonlySet<string> = new Set(['phantom-off', 'phantom-none', 'plug-in-missing', 'stereo-cancels']);
-export const isSilent = (report: LineReport): boolean =>
+const isSilent = (report: LineReport): boolean =>
   (report.arrives ?? SILENT_DBU) <= SILENT_DBU ||
   report.findings.some((f) => f.severity === 'stop' && DEAD.has(f.code));
+
+/** What comes out of a channel when the source plays so much louder than planned, dB. */
+export function contentOf(report: LineReport, what: Difference, louder = 0): Content {
+  if (isSilent(report)) return 'silent';
+  if (what.code === 'other-source') return 'wrong';
+  return (report.room ?? Infinity) - louder < 0 ? 'distorted' : 'right';
+}
 
 /** How likely such a reading is under a cause. */
 function likelihood(
   { gainDb, hum, content }: Pick<Reading, 'gainDb' | 'hum' | 'content'>,
-  { what, gain, humBelow, silent }: Omit<Cause, 'share'>,
-  report: LineReport,
+  { gain, humBelow }: Omit<Cause, 'share'>,
+  is: Content,
   spread: number
 ): number {
   let all = 1;
@@ -76,11 +85,7 @@ function likelihood(
     const [least, most] = typeof hum === 'number' ? [hum - 3, hum + 3] : HUM_BOUNDS[hum];
     all *= SLIP + (1 - SLIP) * (below((most - humBelow) / HUM_DB) - below((least - humBelow) / HUM_DB));
   }
-  if (content !== null) {
-    const other = what.code === 'other-source';
-    const is = silent ? 'silent' : other ? 'wrong' : (report.room ?? 0) < 0 ? 'distorted' : 'right';
-    all *= content === is ? 1 - SLIP : SLIP;
-  }
+  if (content !== null) all *= content === is ? 1 - SLIP : SLIP;
   return all;
 }
 

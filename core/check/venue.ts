@@ -5,7 +5,7 @@ import { lineIn } from '../plan/chain';
 import { isComplete, type Line, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { playingRange } from './expected';
-import { isSilent } from './explain';
+import { contentOf } from './explain';
 import { humWord } from './hum';
 import type { Reading } from './reading';
 import { type Difference, variantsOf } from './variants';
@@ -46,25 +46,16 @@ function venueLine(plan: Plan, line: Line, whole: Whole, random: () => number): 
   const read = lineIn(variant.plan, variant.lineId)!;
   const around = whole.around(read);
   const report = judgeLine(variant.plan, read, { around });
-  const silent = isSilent(report);
   const [under, over] = playingRange(plan, line);
   // How loud the player is today: within the spread, the middle more often.
   const today = ((random() + random()) / 2) * (over - under) + under;
   const hum = report.hum ? humWord(report.hum.below + today + HUM_DB * normal(random)) : null;
-  const gain = silent || report.gain === null ? null : Math.round(report.gain - today + READ_DB * normal(random));
+  const content = contentOf(report, variant.what, today);
+  const gain =
+    content === 'silent' || report.gain === null ? null : Math.round(report.gain - today + READ_DB * normal(random));
   return {
     lineId: line.id,
     hidden: variant.what,
-    reading: {
-      gainDb: gain,
-      hum,
-      content: silent
-        ? 'silent'
-        : variant.what.code === 'other-source'
-          ? 'wrong'
-          : (report.room ?? Infinity) - today < 0
-            ? 'distorted'
-            : 'right'
-    }
+    reading: { gainDb: gain, hum, content }
   };
 }

@@ -1,6 +1,5 @@
 import { CircuitError } from '../circuit/network';
-import { together } from '../plan/lines';
-import type { Line } from '../plan/lines';
+import { type Line, together } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { LineSolution } from '../rig/solve';
 

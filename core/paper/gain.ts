@@ -1,7 +1,7 @@
-import { playingRange } from '../check/expected';
+import { expectedOf } from '../check/expected';
 import { formatNumber } from '../units/format';
 import { inputText, nameOf } from '../words/paper';
-import { linesOf } from './patch';
+import { hostOf, linesOf } from './patch';
 import { grouped, type PaperInput, type Sheet } from './types';
 
 /** Where each gain is expected, and between what: a source that plays louder needs less. */
@@ -22,13 +22,11 @@ export function gainSheet({ plan, reports }: PaperInput): Sheet {
     ],
     groups: grouped(
       rows,
-      ({ line }) => {
-        const { host } = plan.devices[line.id];
-        return host ? (plan.hosts[host]?.name ?? host) : 'Standing for themselves';
-      },
+      ({ line }) => hostOf(plan, line),
       ({ line, tag }) => {
-        const { gain, points } = reports.get(line.id)!;
-        const [under, over] = playingRange(plan, line);
+        const report = reports.get(line.id)!;
+        const { usual, from, to } = expectedOf(plan, line, report).gain!;
+        const { points } = report;
         const db = (value: number): string => `${formatNumber(value, 0, true)}\u202FdB`;
         return {
           key: line.id,
@@ -36,9 +34,9 @@ export function gainSheet({ plan, reports }: PaperInput): Sheet {
             tag,
             nameOf(line),
             inputText(plan, line),
-            db(gain!),
-            db(gain! - over),
-            db(gain! - under),
+            db(usual),
+            db(from),
+            db(to),
             `${formatNumber(points[points.length - 1].far.peak, 0, true)}\u202FdBu`
           ]
         };

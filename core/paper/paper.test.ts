@@ -3,12 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { leadKey, Stock } from '../advise/stock';
 import { judgePlan } from '../judge/judge';
 import { type Kit, PLAIN } from '../kit/schema';
-import { blankPlan } from '../plan/blank';
 import { putLine } from '../plan/put';
-import type { LineInfo, Plan } from '../plan/schema';
+import type { Plan } from '../plan/schema';
 import { readKit } from '../say/kit';
-import { namesOf } from '../say/names';
 import { readLine } from '../say/read';
+import { show } from '../tests/plans';
 import { plan as anyPlan } from '../tests/arbitrary';
 import { cablesSheet, labelsOf, pullsOf } from './cables';
 import { changeoverSheet } from './changeover';
@@ -16,14 +15,6 @@ import { cardsOf } from './patch';
 import { rowsOfSheet, sheetOf } from './sheets';
 import { type PaperInput, type Sheet, SHEET_IDS } from './types';
 
-const show = (...lines: readonly [text: string, info?: Partial<LineInfo>][]): Plan => {
-  const plan = blankPlan();
-  lines.forEach(([text, info], k) => {
-    const id = putLine(plan, readLine(text, namesOf(plan)).spec!, (role) => `l${k}-${role}`);
-    Object.assign(plan.lines[id], info);
-  });
-  return plan;
-};
 const input = (plan: Plan, kit: Kit | null = null): PaperInput => ({
   plan,
   kit,

@@ -13,7 +13,8 @@ import { type Group, grouped, type PaperInput, type Row, type Sheet } from './ty
 export const linesOf = (plan: Plan): { line: Line; tag: string }[] =>
   traceLines(plan).map((line, k) => ({ line, tag: tagOf(line, k) }));
 
-const hostOf = (plan: Plan, line: Line): string => {
+/** What a line comes into: its desk, camera or amp; what has none stands for itself. */
+export const hostOf = (plan: Plan, line: Line): string => {
   const { host } = plan.devices[line.id];
   return host ? (plan.hosts[host]?.name ?? host) : 'Standing for themselves';
 };
@@ -82,7 +83,7 @@ export const placesSheet = ({ plan }: PaperInput): Sheet => ({
 /** One box as it is to be set: every switch with all its positions. */
 export interface Card {
   readonly device: string;
-  readonly line: string;
+  readonly place: string;
   readonly tag: string;
   readonly name: string;
   readonly model: string;
@@ -103,7 +104,7 @@ export function cardsOf({ plan }: Pick<PaperInput, 'plan'>): Card[] {
       return [
         {
           device: id,
-          line: line.id,
+          place: placeOf(plan, line),
           tag,
           name: nameOf(line),
           model: modelName(device.model),
@@ -137,7 +138,7 @@ export const boxesSheet = (input: PaperInput): Sheet => ({
   ],
   groups: grouped(
     cardsOf(input),
-    (c) => placeOf(input.plan, linesOf(input.plan).find((l) => l.line.id === c.line)!.line),
+    (c) => c.place,
     (c) => ({
       key: c.device,
       cells: [c.tag, c.name, c.model, settingsText(input.plan.devices[c.device]) || 'as it comes']

@@ -3,7 +3,7 @@ import { judgePlan } from '../judge/judge';
 import { namesOf } from '../say/names';
 import { readLine } from '../say/read';
 import { tellLine } from '../say/tell';
-import { blankPlan } from './blank';
+import { show as showOf } from '../tests/plans';
 import { branchesOf } from './branch';
 import { planFaults } from './integrity';
 import { traceLines } from './lines';
@@ -11,14 +11,8 @@ import { dropLine, putLine } from './put';
 import type { Plan } from './schema';
 import { specOf } from './spec';
 
-/** A show of lines in words, each of which may speak of the ones before it. */
 function show(...texts: string[]): Plan {
-  const plan = blankPlan();
-  texts.forEach((text, k) => {
-    const { spec, faults } = readLine(text, namesOf(plan));
-    if (!spec) throw new Error(`${text}: ${JSON.stringify(faults)}`);
-    putLine(plan, spec, (role) => `l${k}-${role}`);
-  });
+  const plan = showOf(...texts.map((text): [string] => [text]));
   expect(planFaults(plan)).toEqual([]);
   return plan;
 }

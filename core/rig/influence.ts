@@ -1,6 +1,5 @@
 import { sensitivities } from '../circuit/sensitivity';
-import type { Line } from '../plan/lines';
-import { lineScope } from '../plan/lines';
+import { type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { probe } from './probe';
 import { benchOf, sourceOf } from './solve';

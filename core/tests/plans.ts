@@ -1,10 +1,12 @@
 // Tests: small plans for the tests of the core. Not part of the program.
 import { blankPlan } from '../plan/blank';
 import { type Line, traceLines } from '../plan/lines';
-import type { Plan } from '../plan/schema';
+import type { LineInfo, Plan } from '../plan/schema';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { putLine } from '../plan/put';
 import type { Settings } from '../gear/types';
+import { namesOf } from '../say/names';
+import { readLine } from '../say/read';
 
 export const device = (model: string, settings: Settings = {}): DeviceSpec => ({ model, settings });
 export const lead = (metres: number, rest: Partial<CableSpec> = {}): CableSpec => ({
@@ -24,6 +26,17 @@ export function oneLine(parts: Parts): { plan: Plan; line: Line } {
   const plan = blankPlan();
   putLine(plan, { lead: null, box: null, run: null, ...parts, name: 'Test' }, (role) => role);
   return { plan, line: traceLines(plan)[0] };
+}
+
+/** A plan of lines in words, each of which may speak of the ones before it; their ids begin with l0, l1 and so on. */
+export function show(...lines: readonly [text: string, info?: Partial<LineInfo>][]): Plan {
+  const plan = blankPlan();
+  lines.forEach(([text, info], k) => {
+    const { spec, faults } = readLine(text, namesOf(plan));
+    if (!spec) throw new Error(`${text}: ${JSON.stringify(faults)}`);
+    Object.assign(plan.lines[putLine(plan, spec, (role) => `l${k}-${role}`)], info);
+  });
+  return plan;
 }
 
 /** Plugs a second load into the thru of a plan's box; it is called `amp`. */

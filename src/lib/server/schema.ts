@@ -15,6 +15,16 @@ import {
 import type { Edit, Op, Plan } from '$core/plan/schema';
 
 const made = () => timestamp('made_at', { withTimezone: true }).notNull().defaultNow();
+const ofCrew = () =>
+  uuid('crew_id')
+    .notNull()
+    .references(() => crew.id);
+const ofShow = () =>
+  uuid('show_id')
+    .notNull()
+    .references(() => show.id);
+/** Who did it; null where nobody is signed in. */
+const byPerson = () => uuid('person_id').references(() => person.id);
 
 /** A group of people who share their shows. Everything else belongs to one. */
 export const crew = pgTable('crew', {
@@ -27,9 +37,7 @@ export const person = pgTable(
   'person',
   {
     id: uuid('id').primaryKey().defaultRandom(),
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
+    crewId: ofCrew(),
     name: text('name').notNull(),
     madeAt: made()
   },
@@ -40,9 +48,7 @@ export const show = pgTable(
   'show',
   {
     id: uuid('id').primaryKey().defaultRandom(),
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
+    crewId: ofCrew(),
     name: text('name').notNull(),
     plan: jsonb('plan').$type<Plan>().notNull(),
     revision: integer('revision').notNull().default(0),
@@ -59,13 +65,9 @@ export const edit = pgTable(
   'edit',
   {
     id: uuid('id').primaryKey(),
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
-    showId: uuid('show_id')
-      .notNull()
-      .references(() => show.id),
-    personId: uuid('person_id').references(() => person.id),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    personId: byPerson(),
     /** Revision of the show after this edit. */
     revision: integer('revision').notNull(),
     kind: text('kind').$type<'do' | 'undo' | 'redo'>().notNull(),
@@ -81,9 +83,7 @@ export const edit = pgTable(
 export const kitItem = pgTable(
   'kit_item',
   {
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
+    crewId: ofCrew(),
     id: text('id').notNull(),
     item: jsonb('item').$type<KitItem>().notNull(),
     madeAt: made(),
@@ -97,11 +97,9 @@ export const kitChange = pgTable(
   'kit_change',
   {
     id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
+    crewId: ofCrew(),
     itemId: text('item_id').notNull(),
-    personId: uuid('person_id').references(() => person.id),
+    personId: byPerson(),
     before: jsonb('before').$type<KitItem | null>(),
     after: jsonb('after').$type<KitItem | null>(),
     madeAt: made()
@@ -114,13 +112,9 @@ export const print = pgTable(
   'print',
   {
     id: uuid('id').primaryKey().defaultRandom(),
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
-    showId: uuid('show_id')
-      .notNull()
-      .references(() => show.id),
-    personId: uuid('person_id').references(() => person.id),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    personId: byPerson(),
     revision: integer('revision').notNull(),
     plan: jsonb('plan').$type<Plan>().notNull(),
     kit: jsonb('kit').$type<Record<string, KitItem> | null>(),
@@ -133,15 +127,11 @@ export const print = pgTable(
 export const tick = pgTable(
   'tick',
   {
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
-    showId: uuid('show_id')
-      .notNull()
-      .references(() => show.id),
+    crewId: ofCrew(),
+    showId: ofShow(),
     /** Sheet and row. */
     key: text('key').notNull(),
-    personId: uuid('person_id').references(() => person.id),
+    personId: byPerson(),
     madeAt: made()
   },
   (t) => [primaryKey({ columns: [t.showId, t.key] }), index('tick_crew').on(t.crewId)]
@@ -152,13 +142,9 @@ export const reading = pgTable(
   'reading',
   {
     id: uuid('id').primaryKey(),
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
-    showId: uuid('show_id')
-      .notNull()
-      .references(() => show.id),
-    personId: uuid('person_id').references(() => person.id),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    personId: byPerson(),
     reading: jsonb('reading').$type<Reading>().notNull(),
     madeAt: made()
   },
@@ -172,14 +158,10 @@ export const photo = pgTable(
   'photo',
   {
     id: uuid('id').primaryKey(),
-    crewId: uuid('crew_id')
-      .notNull()
-      .references(() => crew.id),
-    showId: uuid('show_id')
-      .notNull()
-      .references(() => show.id),
+    crewId: ofCrew(),
+    showId: ofShow(),
     lineId: text('line_id').notNull(),
-    personId: uuid('person_id').references(() => person.id),
+    personId: byPerson(),
     type: text('type').notNull(),
     bytes: bytea('bytes').notNull(),
     madeAt: made()

@@ -91,7 +91,7 @@ const api = {
   async explain(plan: Plan, lineId: string, reading: Pick<Reading, 'gainDb' | 'hum' | 'content'>): Promise<Cause[]> {
     const line = traceLines(plan).find((l) => l.id === lineId);
     const { explain } = await deeper();
-    return line ? explain(plan, line, reading, new Whole(plan, new Map(pieces)).around(line)) : [];
+    return line ? explain(plan, line, reading, new Whole(plan, new Map(pieces))) : [];
   },
 
   /** The stand-in venue of a seed. */
