@@ -9,6 +9,8 @@ const ORDER = [
   'judge',
   'advise',
   'check',
+  'trace',
+  'sound',
   'say',
   'casebook',
   'words',
@@ -30,7 +32,7 @@ module.exports = {
       comment: 'The core knows no interface, no Node, no database; of packages only what is named here.',
       severity: 'error',
       from: { path: '^core/', pathNot: '(\\.test\\.ts$|^core/tests/)' },
-      to: { pathNot: '^(core/(?!tests/)|node_modules/(zod|fastest-levenshtein)/)' }
+      to: { pathNot: '^(core/(?!tests/)|node_modules/(zod|fastest-levenshtein|fft.js)/)' }
     },
     {
       name: 'test-helpers-stay-in-tests',

@@ -5,10 +5,15 @@ import { judgePlan, judgeWhole } from '../core/judge/judge';
 import { type Pieces, Whole } from '../core/judge/whole';
 import { domainsOf, traceLines } from '../core/plan/lines';
 import { type DomainHum, domainHum, RigHum } from '../core/rig/hum';
+import { analyse } from '../core/sound/analyse';
+import { exampleOf } from '../core/sound/examples';
+import type { RingBench } from '../core/rig/loops';
+import { earthMap } from '../core/trace/map';
 import { benchOf, inputsOf, solveLine } from '../core/rig/solve';
 import { choosing } from './choosing';
 import { exponent, show, time } from './shows';
 import { againstSimulator } from './simulator';
+import { tracing } from './tracing';
 import { toleranceSeconds } from './tolerance';
 
 /** Speed as ratios to one solved line on the same machine, and as exponents of growth. `--json` for machines. */
@@ -50,6 +55,24 @@ function changed(which: 'fresh' | 'all'): number {
     50
   );
 }
+/** The map of earths of 64 lines, seen anew after one of them is changed. */
+function mapped(): number {
+  const pieces: Pieces = new Map();
+  const benches = new Map<string, RingBench | null>();
+  const plan = show(64);
+  let metres = 3;
+  return time(
+    () => {
+      metres += 0.01;
+      const next = { ...plan, cables: { ...plan.cables, 'l2-lead': { ...plan.cables['l2-lead'], metres } } };
+      const whole = new Whole(next, pieces);
+      earthMap(whole, new Map(judgeWhole(whole).map((r) => [r.id, r])), benches);
+    },
+    31,
+    5
+  );
+}
+const mapAfterChange = mapped();
 const oneChanged = changed('fresh');
 const allAfterChange = changed('all');
 
@@ -79,6 +102,10 @@ const at64 = sizes.indexOf(64);
 const chosen = await choosing();
 const tolerance = await toleranceSeconds();
 const simulator = againstSimulator();
+const traced = tracing();
+const tenMinutes = exampleOf('buzz', 50, 48_000, 600);
+const listened = time(() => analyse(tenMinutes, 48_000), 3, 1);
+const percent = (v: number): string => `${(v * 100).toFixed(0)} %`;
 const results = {
   judgeOverSolve: judge / solve,
   remediesOverJudge: remedies / judge,
@@ -97,6 +124,9 @@ const results = {
   propose64Seconds: chosen.alike,
   propose64UnlikeSeconds: chosen.unlike,
   propose64TwoThreadsSeconds: chosen.twoThreads,
+  mapAfterOneChangedMs: mapAfterChange * 1000,
+  tracing: traced,
+  listen10MinutesSeconds: listened,
   timesFasterThanSimulator: simulator && simulator.there / simulator.swept,
   timesFasterEveryPoint: simulator && simulator.there / simulator.every,
   sweptOffDb: simulator && simulator.off
@@ -123,6 +153,21 @@ else
       row('a proposal, 64 lines of four kinds, 100 things', `${results.propose64Seconds.toFixed(2)} s`),
       row('the same, no two lines alike', `${results.propose64UnlikeSeconds.toFixed(2)} s`),
       row('  searched in two threads, as the program does', `${results.propose64TwoThreadsSeconds.toFixed(2)} s`),
+      row('map of earths of 64 lines after one change', `${(mapAfterChange * 1000).toFixed(0)} ms`),
+      row('10 minutes of audio at 48 kHz, read', `${listened.toFixed(1)} s`),
+      row(
+        `hidden faults found, ${traced.rigs} simulated rigs`,
+        `${percent(traced.right)}, by custom ${percent(traced.rightByCustom)}`
+      ),
+      row('  tests, median', `${traced.medianTests}, by custom ${traced.medianTestsByCustom}`),
+      row(
+        '  minutes, median',
+        `${traced.medianMinutes.toFixed(1)}, by custom ${traced.medianMinutesByCustom.toFixed(1)}`
+      ),
+      row(
+        '  right of those told at 80 to 90 % / above',
+        `${traced.claimed80[1]} of ${traced.claimed80[0]} / ${traced.claimed90[1]} of ${traced.claimed90[0]}`
+      ),
       ...(simulator
         ? [
             row('times faster than a general circuit simulator', (simulator.there / simulator.swept).toFixed(1)),

@@ -7,14 +7,18 @@ import { startServer, stopServer } from '../scripts/lib/server.mjs';
 export class App {
   #server: Awaited<ReturnType<typeof startServer>> | null = null;
   port = 0;
+  constructor(
+    readonly databaseUrl = process.env.TEST_DATABASE_URL,
+    readonly host = '127.0.0.1'
+  ) {}
   async start(): Promise<void> {
     if (this.port === 0) this.port = (await freePort()) as number;
-    const databaseUrl = process.env.TEST_DATABASE_URL;
+    const { databaseUrl, host } = this;
     if (!databaseUrl) throw new Error('TEST_DATABASE_URL is not set: run npm run test:e2e');
-    this.#server = await startServer({ port: this.port, databaseUrl, quiet: true });
+    this.#server = await startServer({ host, port: this.port, databaseUrl, quiet: true });
   }
   get url(): string {
-    return `http://127.0.0.1:${this.port}`;
+    return `http://${this.host}:${this.port}`;
   }
   /** As a power cut would: no farewell. */
   async kill(): Promise<void> {
@@ -80,6 +84,25 @@ export async function freshShow(page: Page, url: string, name: string): Promise<
 export const row = (page: Page, name: string) =>
   page.locator('li', { has: page.getByRole('button', { name, exact: true }) });
 export const saved = (page: Page) => expect(page.getByRole('status')).toHaveText('Saved');
+
+/** Nothing for axe to find, in both themes; the one the page had is put back. */
+export async function expectAccessibleInBoth(page: Page): Promise<void> {
+  // A page behind another is not painted anew when its theme changes.
+  await page.bringToFront();
+  const dark = await page.evaluate(() => matchMedia('(prefers-color-scheme: dark)').matches);
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
+    // Colours are looked at once the page has been painted in them; a page that stands behind others is not in a hurry.
+    await page.evaluate(async () => {
+      const frame = (): Promise<unknown> =>
+        Promise.race([new Promise(requestAnimationFrame), new Promise((done) => setTimeout(done, 300))]);
+      for (let k = 0; k < 3; k++) await frame();
+      void document.body.offsetHeight;
+    });
+    await expectAccessible(page);
+  }
+  await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
+}
 
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();

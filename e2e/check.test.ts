@@ -1,23 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, freshShow, test } from './app';
-
-const PHONE = { width: 390, height: 844 };
-const name = (page: Page) => page.locator('[data-line-name]');
-const done = (page: Page) => page.getByRole('button', { name: /^Done/ });
-
-async function openCheck(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Check', exact: true }).click();
-  await expect(name(page)).toBeVisible();
-}
-/** Every gate in its order: none can be passed before the one in front of it. */
-async function passSteps(page: Page): Promise<void> {
-  const steps = page.getByRole('group', { name: 'Steps, in this order' }).getByRole('button');
-  const count = await steps.count();
-  expect(count).toBeGreaterThan(3);
-  await expect(steps.nth(count - 1)).toBeDisabled();
-  for (let k = 0; k < count; k++) await steps.nth(k).click();
-  await expect(steps).toHaveText([`All ${count} steps done ✓`]);
-}
+import { expect, expectAccessibleInBoth, freshShow, row, settled, test } from './app';
+import { done, name, openCheck, passSteps, PHONE } from './checking';
 
 test('on a phone: four lines against the stand-in venue, its faults explained and told afterwards', async ({
   page,
@@ -27,11 +10,11 @@ test('on a phone: four lines against the stand-in venue, its faults explained an
   await page.setViewportSize(PHONE);
   await freshShow(page, app.url, 'The Salt Road');
   await openCheck(page);
-  await expectAccessible(page);
+  await expectAccessibleInBoth(page);
   await page.getByRole('button', { name: 'All lines' }).click();
   await page.getByLabel('Read off the stand-in').check();
   await page.getByLabel('Venue number').fill('16');
-  await expectAccessible(page);
+  await expectAccessibleInBoth(page);
   await page.getByRole('button', { name: 'Back to the line' }).click();
   const causes: (string | null)[] = [];
   for (const line of ['Hammered dulcimer', 'Electric bouzouki', 'Upright bass', 'Pump organ']) {
@@ -43,7 +26,7 @@ test('on a phone: four lines against the stand-in venue, its faults explained an
     if (await explained.isVisible()) {
       await expect(explained.locator('[data-cause]').first()).toBeVisible();
       causes.push(await explained.locator('[data-cause]').first().getAttribute('data-cause'));
-      await expectAccessible(page);
+      await expectAccessibleInBoth(page);
     } else causes.push(null);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
     await done(page).click();
@@ -76,7 +59,7 @@ test('readings queue while the network is gone, arrive later, and another screen
 
   const up = page.getByRole('button', { name: 'Gain up 1 dB' });
   await up.click();
-  const gain = await page.locator('[data-gain]').textContent();
+  const gain = await page.locator('[data-read="gain"]').textContent();
   await page.getByRole('group', { name: 'Hum' }).getByRole('button', { name: 'faint' }).click();
   await done(page).click();
   // Seen on the other screen without anybody reloading it.
@@ -102,7 +85,7 @@ test('readings queue while the network is gone, arrive later, and another screen
   await expect(page.locator('[data-before]')).toContainText('Read before');
   await expect(page.getByLabel('Note')).toHaveValue('capo on the second fret');
   await page.getByRole('button', { name: 'The line before' }).click();
-  await expect(page.locator('[data-gain]')).toHaveText(gain!);
+  await expect(page.locator('[data-read="gain"]')).toHaveText(gain!);
 
   // A picture goes the same way: kept while there is no network, then sent.
   await page.route('**/photos/**', (route) => route.abort());
@@ -120,6 +103,57 @@ test('readings queue while the network is gone, arrive later, and another screen
   await expect(pictures(page)).toHaveAttribute('src', /^\/api\/shows\//);
   expect(await pictures(page).evaluate((i: HTMLImageElement) => i.decode().then(() => i.naturalWidth))).toBe(1280);
   await desk.close();
+});
+
+test('two sides of a pair are tried together; a change of a line that is up has its gates', async ({ page, app }) => {
+  await page.setViewportSize(PHONE);
+  const id = await freshShow(page, app.url, 'Rope Room');
+  await openCheck(page);
+  await page.getByRole('button', { name: 'All lines' }).click();
+  await page.getByRole('button', { name: /Listening left/ }).click();
+  await expect(name(page)).toHaveText('Listening left');
+  const alone = page.getByRole('group', { name: 'Left alone' });
+  await alone.getByRole('button', { name: 'it is on the right' }).click();
+  await expect(page.locator('[data-cause="other-source"]')).toContainText('The two sides are swapped');
+  await alone.getByRole('button', { name: 'left is left' }).click();
+  await page.getByRole('group', { name: 'Summed to mono' }).getByRole('button', { name: 'nearly gone' }).click();
+  await expect(page.locator('[data-cause="crossed"]').first()).toContainText('crossed at one end');
+  // Hum by number, and a peak that leaves no room.
+  await page.getByLabel('Hum measured').fill('20');
+  await expect(page.getByText('More hum than foreseen.')).toBeVisible();
+  const up = page.getByRole('button', { name: 'Peak up 1 dB' });
+  await up.click();
+  await expect(page.locator('[data-read="peak"]')).not.toHaveText('–');
+  for (let k = 0; k < 8; k++) await up.click();
+  await expect(page.getByText(/No room for a louder one/)).toBeVisible();
+  await expectAccessibleInBoth(page);
+  await done(page).click();
+  await expect(page.locator('[data-progress]')).toHaveText('1 of 10 done');
+  const kept = (await (await page.request.get(`${app.url}/api/shows/${id}/readings`)).json()) as { readings: object[] };
+  expect(kept.readings[0]).toMatchObject({ hum: 20, pair: { sides: 'right', mono: 'cancels' } });
+
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const other = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${other}/check`);
+  await page.getByRole('button', { name: 'Gain up 1 dB' }).click();
+  await done(page).click();
+  await expect(page.locator('[data-progress]')).toHaveText('1 of 12 done');
+  await expect(page.getByText('wait for the network')).toHaveCount(0);
+  await page.goto(`${app.url}/show/${other}`);
+  await settled(page);
+  const verdict = row(page, 'Hammered dulcimer').locator('[data-verdict]');
+  const before = await verdict.getAttribute('data-verdict');
+  await page.getByRole('button', { name: 'Hammered dulcimer', exact: true }).click();
+  await page.getByRole('button', { name: /^Apply remedy 1/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Hammered dulcimer is live' });
+  await expect(dialog.getByRole('button', { name: 'Steps first' })).toBeDisabled();
+  expect(await verdict.getAttribute('data-verdict')).toBe(before);
+  await expectAccessibleInBoth(page);
+  await dialog.getByRole('button', { name: 'Channel muted' }).click();
+  await dialog.getByRole('button', { name: 'Change it' }).click();
+  await dialog.getByRole('button', { name: 'Phantom on, wait ten seconds' }).click();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(verdict).not.toHaveAttribute('data-verdict', before!);
 });
 
 test('the same reading twice is one, a bad one is refused by field, a show of nobody is none', async ({

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, expectAccessible, freshShow, row, settled, test } from './app';
+import { expect, expectAccessibleInBoth, freshShow, row, settled, test } from './app';
 
 test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label that opens its line', async ({
   page,
@@ -11,7 +11,7 @@ test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label tha
   const paper = page.locator('.paper');
   await expect(paper.getByRole('heading', { name: 'Patch by channel' })).toBeVisible();
   await expect(paper.getByRole('row', { name: /Upright bass .* Active box 10 MΩ/ })).toBeVisible();
-  await expectAccessible(page);
+  await expectAccessibleInBoth(page);
 
   // What is ticked off stays so for whoever looks next.
   const sheet = (name: string) => page.getByRole('button', { name, exact: true }).click();
@@ -24,7 +24,7 @@ test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label tha
   await expect(box).toBeChecked();
   await box.uncheck();
   await expect(paper.locator('[data-ticked]')).toContainText('0 of');
-  await expectAccessible(page);
+  await expectAccessibleInBoth(page);
 
   // A print is remembered; what is changed afterwards is marked, here and on the next paper.
   await sheet('Patch');
@@ -42,7 +42,7 @@ test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label tha
   await expect(paper.locator('[data-mark="changed"]')).toContainText('Passive box, ground lifted');
   await sheet('Cards');
   await expect(paper.getByRole('group', { name: 'Ground: lifted' })).toBeVisible();
-  await expectAccessible(page);
+  await expectAccessibleInBoth(page);
 
   await sheet('Gains');
   const [download] = await Promise.all([

@@ -154,9 +154,46 @@ plain('survives a half-made database, a stale lock and a taken port', async () =
   blocker.close();
 });
 
-plain('refuses to be reached by others, and a port that is none, in one sentence', async () => {
+plain('where others reach it, it prints the one invitation there is; at this machine it says who is in', async () => {
+  const open = start({ PORT: String(await freePort()) });
+  await open.until(AT);
+  expect(open.out()).toContain('everybody at this machine is in without a password');
+  await end(open.child);
+  // Loopback too, but a name of its own: as a network's address would be.
+  const reached = start({ HOST: '127.0.0.2', PORT: String(await freePort()) });
+  const [, at] = await reached.until(/The first one is made at {2}(http:\/\/127\.0\.0\.2:\d+\/invite\/\S+)/);
+  await reached.until(/Guanxi is at http:\/\/127\.0\.0\.2/);
+  expect(await (await fetch(at)).text()).toContain('Join Rope Works');
+  expect((await fetch(new URL('/api/kit', at))).status).toBe(401);
+  // A password that is forgotten is set anew by whoever has the machine.
+  const send = (to: string, body: object) =>
+    fetch(new URL(to, at), {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: new URL(at).origin },
+      body: JSON.stringify(body)
+    });
+  const who = { name: 'Mira', email: 'mira@example.org', password: 'rope and tallow' };
+  expect((await send('/api/auth/sign-up/email', { ...who, invite: at.split('/').pop() })).status).toBe(200);
+  const reset = (email: string) =>
+    spawnSync(process.execPath, ['scripts/reset-password.mjs', email], {
+      cwd: root,
+      env: { ...process.env, DATABASE_URL: '' },
+      encoding: 'utf8'
+    });
+  expect(reset('nobody@example.org').stderr).toContain('Nobody has an account as nobody@example.org');
+  const [, token] = /ADDRESS\/reset\/(\S+)/.exec(reset(who.email).stdout)!;
+  expect((await send('/api/auth/reset-password', { newPassword: 'tallow and rope', token })).status).toBe(200);
+  expect((await send('/api/auth/reset-password', { newPassword: 'and once again', token })).status).toBe(400);
+  expect((await send('/api/auth/sign-in/email', who)).status).toBe(401);
+  expect((await send('/api/auth/sign-in/email', { ...who, password: 'tallow and rope' })).status).toBe(200);
+  await end(reached.child);
+  // The tests behind this one find an open demo again.
+  rmSync(join(root, '.data'), { recursive: true, force: true });
+});
+
+plain('refuses an address and a port that are none, in one sentence', async () => {
   for (const [env, words] of [
-    [{ HOST: '0.0.0.0' }, /^HOST=0\.0\.0\.0 is refused: there are no accounts yet/],
+    [{ HOST: 'upstairs' }, /^HOST=upstairs is not an address of this machine/],
     [{ PORT: '99999' }, /^PORT=99999 is not a port/]
   ] as const) {
     const refused = start(env);

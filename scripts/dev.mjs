@@ -15,7 +15,7 @@ await main(async () => {
     {
       cwd: ROOT,
       stdio: 'inherit',
-      env: { ...process.env, DATABASE_URL: database.url }
+      env: { ...process.env, DATABASE_URL: database.url, AUTH_SECRET: 'only-for-development-on-this-machine' }
     }
   );
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => vite.kill(signal));

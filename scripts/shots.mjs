@@ -30,7 +30,7 @@ async function open(page, name) {
   await page.waitForTimeout(400);
 }
 const VIEWS = [
-  { name: 'shows', size: DESK, go: (page, url) => page.goto(url) },
+  { name: 'shows', themes: ['day'], size: DESK, go: (page, url) => page.goto(url) },
   {
     name: 'lines',
     size: DESK,
@@ -40,35 +40,14 @@ const VIEWS = [
     }
   },
   {
-    name: 'branches',
-    size: DESK,
-    themes: ['day'],
-    go: async (page, url) => {
-      await page.goto(url);
-      await page.getByRole('link', { name: /^Rope Room/ }).click();
-      await page.locator('[data-verdict]').nth(9).waitFor();
-      await open(page, 'Amp next door');
-    }
-  },
-  {
     name: 'hum',
+    themes: ['day'],
     size: DESK,
     go: async (page, url) => {
       await lines(page, url);
       await open(page, 'Tape loops');
       await page.keyboard.press('h');
       await page.getByText('Looking for loops').waitFor({ state: 'detached' });
-    }
-  },
-  {
-    name: 'contacts',
-    size: DESK,
-    themes: ['day'],
-    go: async (page, url) => {
-      await lines(page, url);
-      await open(page, 'Cue laptop');
-      await page.keyboard.press('c');
-      await page.waitForTimeout(200);
     }
   },
   {
@@ -86,6 +65,7 @@ const VIEWS = [
   },
   {
     name: 'ways',
+    themes: ['day'],
     size: DESK,
     go: async (page, url) => {
       await lines(page, url);
@@ -97,6 +77,7 @@ const VIEWS = [
   },
   {
     name: 'propose',
+    themes: ['day'],
     size: DESK,
     go: async (page, url) => {
       await lines(page, url);
@@ -157,6 +138,67 @@ const VIEWS = [
     }
   },
   {
+    name: 'packing',
+    size: PHONE,
+    themes: ['day'],
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('link', { name: 'Paper', exact: true }).click();
+      await page.getByRole('button', { name: 'Packing', exact: true }).click();
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'earth',
+    themes: ['day'],
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('link', { name: 'Earth', exact: true }).click();
+      await page.getByRole('button', { name: /^Apply cure 1/ }).waitFor();
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'trace',
+    themes: ['show'],
+    size: PHONE,
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('link', { name: 'Trace', exact: true }).click();
+      await page.getByRole('heading', { name: 'Which line makes the noise?' }).waitFor();
+      await page.getByRole('button', { name: /Modular rack/ }).click();
+      await page.locator('[data-answer="hum"]').click();
+      await page.locator('[data-ask]:not([data-ask="sound"])').waitFor();
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'listen',
+    themes: ['day'],
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await page.getByRole('link', { name: 'Listen', exact: true }).click();
+      await page.getByRole('button', { name: 'Make it' }).click();
+      await page.locator('[data-heard]').waitFor();
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'drill',
+    themes: ['show'],
+    size: DESK,
+    go: async (page, url) => {
+      await page.goto(`${url}/drill`);
+      await page.locator('[data-do="sound"]').click();
+      await page.locator('[data-do="swap-lead"]').click();
+      await page.locator('[data-asked]').nth(1).waitFor();
+      await page.mouse.move(0, 0);
+      await page.waitForTimeout(300);
+    }
+  },
+  {
     name: 'say-a-line',
     themes: ['day'],
     size: DESK,
@@ -177,6 +219,34 @@ const VIEWS = [
     }
   }
 ];
+
+/** The crew's page, with the first account and an invitation in it. */
+async function shootCrew(browser, url) {
+  const page = await browser.newPage({
+    viewport: DESK,
+    colorScheme: 'light',
+    reducedMotion: 'reduce',
+    locale: 'en-GB'
+  });
+  await page.goto(`${url}/crew`);
+  await page.getByRole('button', { name: 'Make the first account' }).click();
+  await page.getByLabel('Your name').fill('Mira');
+  await page.getByLabel('Email').fill('mira@example.org');
+  await page.getByLabel('Password').fill('rope and tallow');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByRole('link', { name: 'Crew', exact: true }).click();
+  await page.getByRole('button', { name: 'An engineer' }).click();
+  await page
+    .getByRole('img', { name: /The link as a code/ })
+    .or(page.getByLabel('Link', { exact: true }))
+    .first()
+    .waitFor();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(OUT, 'crew-day.png') });
+  await page.close();
+  say('docs/screenshots/crew-day.png');
+}
 
 await main(async () => {
   checkMachine();
@@ -203,6 +273,8 @@ await main(async () => {
         say(`docs/screenshots/${name}-${theme}.png`);
       }
     }
+    // Last, for from then on nobody else is let in.
+    await shootCrew(browser, server.origin);
     await browser.close();
     await stopServer(server);
   });

@@ -3,7 +3,7 @@ import { announce, dropLock, lockHolder, takeLock } from './lib/lock.mjs';
 import { portFrom } from './lib/ports.mjs';
 import { appDatabase } from './lib/postgres.mjs';
 import { main, Refusal, say } from './lib/say.mjs';
-import { hostFromEnv, sleep, startServer, stopServer } from './lib/server.mjs';
+import { checkPublicOrigin, hostFromEnv, sleep, startServer, stopServer } from './lib/server.mjs';
 import { checkMachine, ensureBuild, ensurePackages } from './lib/setup.mjs';
 
 const DEFAULT_PORT = 4710;
@@ -12,6 +12,7 @@ const RESTARTS = 3;
 
 await main(async () => {
   const host = hostFromEnv();
+  checkPublicOrigin();
   const wanted = Number(process.env.PORT ?? DEFAULT_PORT);
   if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535)
     throw new Refusal(`PORT=${process.env.PORT} is not a port: it must be 1 to 65535.`);

@@ -1,3 +1,5 @@
+import type { Who } from '$lib/server/access';
+
 declare global {
   namespace App {
     interface Error {
@@ -6,8 +8,10 @@ declare global {
       id?: string;
     }
     interface Locals {
-      /** Whose data this request may see; asked of the database on first use. */
-      who: () => Promise<{ crewId: string; personId: string }>;
+      /** Whose data this request may see; asked of the database on first use. 401 for a stranger. */
+      who: () => Promise<Who>;
+      /** The same, and null for a stranger. */
+      maybe: () => Promise<Who | null>;
     }
   }
 }

@@ -1,20 +1,20 @@
 import { building, dev } from '$app/environment';
 import { closeDb, migrateDb } from '$lib/server/db';
-import { fillDemo, whoIsHere } from '$lib/server/demo';
-import { hostName, isLoopback, sameOrigin } from '$lib/server/http';
-import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
+import { may, whoAsks } from '$lib/server/access';
+import { isSafe, needs } from '$lib/server/access-rules';
+import { CLIENT_ADDRESS } from '$lib/server/auth';
+import { firstPerson, hasAccounts, makeInvite } from '$lib/server/crew';
+import { fillDemo } from '$lib/server/demo';
+import { isLoopback, sameOrigin } from '$lib/server/http';
+import { isOwnHost, originForOthers } from '$lib/server/origin';
+import { error, type Handle, type HandleServerError, isRedirect, redirect, type ServerInit } from '@sveltejs/kit';
 
 export const init: ServerInit = async () => {
   if (building) return;
-  const host = process.env.HOST ?? '';
-  if (!dev && !isLoopback(host)) {
-    throw new Error(
-      `HOST is "${host}". There are no accounts yet, so anyone who reaches this server may change every show: it serves loopback only. Set HOST=127.0.0.1, or start with npm start.`
-    );
-  }
   try {
     await migrateDb();
     await fillDemo();
+    if (!dev) await inviteFirst();
   } catch (error) {
     const cause = rootOf(error);
     if (!/^(ECONN|ENOTFOUND|EHOST|CONNECT_TIMEOUT|28|3D)/.test(cause.code ?? '')) throw error;
@@ -26,6 +26,23 @@ export const init: ServerInit = async () => {
   process.on('sveltekit:shutdown', () => void closeDb());
 };
 
+/**
+ * Where others can reach a server without accounts, nobody is let in but whoever reads what it prints: the first account is made
+ * there. On loopback everybody is let in, for it is their machine.
+ */
+async function inviteFirst(): Promise<void> {
+  if (await hasAccounts()) return;
+  if (isLoopback(process.env.HOST ?? '')) {
+    console.log(
+      'No accounts yet: everybody at this machine is in without a password, and nothing outside it reaches it.'
+    );
+    return;
+  }
+  const token = await makeInvite(await firstPerson(), 'owner');
+  const own = new Request(`http://localhost/`, { headers: { host: `127.0.0.1:${process.env.PORT}` } });
+  console.log(`No accounts yet. The first one is made at  ${originForOthers(own)}/invite/${token}`);
+}
+
 /** The error at the bottom of a chain of causes: what the network or the database itself said. */
 function rootOf(error: unknown): { code?: string; message: string } {
   let at = error as { code?: string; message: string; cause?: typeof at };
@@ -33,20 +50,31 @@ function rootOf(error: unknown): { code?: string; message: string } {
   return at;
 }
 
-const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
-
 export const handle: Handle = async ({ event, resolve }) => {
-  const { request } = event;
+  const { request, route, url } = event;
   // A foreign name pointed at this machine must not reach it through somebody's browser.
-  if (!isLoopback(hostName(request.headers.get('host') ?? '')))
-    return new Response('This server answers on this machine only.', { status: 421 });
-  if (!SAFE.has(request.method) && !sameOrigin(request))
-    return new Response(JSON.stringify({ message: 'A page from elsewhere may not change anything here.' }), {
-      status: 403,
-      headers: { 'content-type': 'application/json' }
-    });
-  let who: ReturnType<typeof whoIsHere> | undefined;
-  event.locals.who = () => (who ??= whoIsHere());
+  if (!isOwnHost(request.headers.get('host') ?? ''))
+    return new Response('This server does not answer to that name.', { status: 421 });
+  if (!isSafe(request.method) && !sameOrigin(request))
+    return refusal(403, 'A page from elsewhere may not change anything here.');
+  request.headers.set(CLIENT_ADDRESS, event.getClientAddress());
+  let who: ReturnType<typeof whoAsks> | undefined;
+  const ask = (): ReturnType<typeof whoAsks> => (who ??= whoAsks(event));
+  event.locals.maybe = ask;
+  event.locals.who = async () => (await ask()) ?? error(401, 'Sign in first.');
+  try {
+    const asks = needs(route.id, request.method) === 'nothing' ? null : await ask();
+    if (!may(asks, route.id, request.method)) {
+      if (asks) return refusal(403, `This takes more than you may do here as ${asks.rank}.`);
+      if (route.id?.startsWith('/api/')) return refusal(401, 'Sign in first.');
+      redirect(303, `/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`);
+    }
+  } catch (failure) {
+    if (isRedirect(failure)) throw failure;
+    // Nobody can be let in without the database: told here, for no page of the app could be made either.
+    const id = logged(failure, route.id, 500);
+    return route.id?.startsWith('/api/') ? refusal(500, FAILED, id) : failurePage(id);
+  }
   const theme = event.cookies.get('theme');
   const response = await resolve(event, {
     transformPageChunk: ({ html }) =>
@@ -58,17 +86,36 @@ export const handle: Handle = async ({ event, resolve }) => {
   return response;
 };
 
-export const handleError: HandleServerError = ({ error, event, status, message }) => {
-  if (status === 404) return { message: 'There is nothing here.' };
+const FAILED = 'Something failed on the server.';
+const refusal = (status: number, message: string, id?: string): Response =>
+  new Response(JSON.stringify({ message, id }), { status, headers: { 'content-type': 'application/json' } });
+const failurePage = (id: string): Response =>
+  new Response(
+    `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width"><title>Guanxi</title><h1>${FAILED}</h1><p>It is in the server’s log as <span>${id}</span>. Reloading may help.</p></html>`,
+    {
+      status: 500,
+      headers: { 'content-type': 'text/html; charset=utf-8', 'content-security-policy': "default-src 'none'" }
+    }
+  );
+
+/** Writes an error into the server's log. @returns the id under which it is there */
+function logged(error: unknown, route: string | null, status: number): string {
   const id = crypto.randomUUID().slice(0, 8);
   console.error(
     JSON.stringify({
       at: new Date().toISOString(),
       id,
       status,
-      path: event.url.pathname,
+      // Never the address itself: what some links hold is a secret.
+      route,
       error: error instanceof Error ? (error.stack ?? error.message) : String(error)
     })
   );
-  return { message: status === 500 ? 'Something failed on the server.' : message, id };
+  return id;
+}
+
+export const handleError: HandleServerError = ({ error, event, status, message }) => {
+  if (status === 404) return { message: 'There is nothing here.' };
+  const id = logged(error, event.route.id, status);
+  return { message: status === 500 ? FAILED : message, id };
 };

@@ -1,15 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { ropeRoom, saltRoad } from '../../src/lib/server/demo-shows';
 import { judgePlan } from '../judge/judge';
+import { pairsOf } from '../judge/pairs';
 import { lineIn } from '../plan/chain';
 import { traceLines } from '../plan/lines';
-import type { Plan } from '../plan/schema';
+import { applyEdit } from '../plan/edit';
+import type { Op, Plan } from '../plan/schema';
 import { show } from '../tests/plans';
-import { CAUTION_TEXTS, differenceText, STEP_NAMES } from '../words/check';
+import { CAUTION_TEXTS, differenceText, pairCauseText, STEP_NAMES } from '../words/check';
 import { expectedOf } from './expected';
 import { explain } from './explain';
-import { cautionsOf, stepsOf } from './gates';
+import { cautionsOf, gatesFor, stepsOf } from './gates';
 import { HUM_BOUNDS, HUM_WORDS, humWord } from './hum';
+import { expectedPair, explainPair, monoOf, pairOff } from './pair';
+import type { PairReading } from './pair-reading';
 import { variantsOf } from './variants';
 import { venueOf } from './venue';
 
@@ -108,7 +112,64 @@ describe('the stand-in venue', () => {
   }, 60_000);
 });
 
+describe('two sides of a pair', () => {
+  const STEREO = 'keyboard, 3 m, active box, 30 m, mic';
+  const two = (change: (plan: Plan) => void = () => undefined) => {
+    const plan = show([`${STEREO} 1`, { pair: 'Keys' }], [`${STEREO} 2`, { pair: 'Keys' }]);
+    change(plan);
+    const [pair] = pairsOf(plan, traceLines(plan), new Map(judgePlan(plan).map((r) => [r.id, r])));
+    return { plan, pair };
+  };
+  it('add up to 6 dB more in mono when they are alike, and to nothing when one is turned over', () => {
+    const { pair } = two();
+    expect(monoOf(pair)).toBeCloseTo(20 * Math.log10(2), 1);
+    expect(expectedPair(pair)).toEqual({ sides: 'right', mono: 'holds' });
+    const over = two((plan) => void (plan.devices['l1-mid'].settings.polarity = 'inverted')).pair;
+    expect(monoOf(over)).toBeLessThan(-30);
+    expect(expectedPair(over)).toEqual({ sides: 'right', mono: 'cancels' });
+    expect(pairOff(expectedPair(pair), { sides: null, mono: 'cancels' })).toBe(true);
+    expect(pairOff(expectedPair(pair), { sides: 'right', mono: null })).toBe(false);
+    expect(pairOff(expectedPair(pair), undefined)).toBe(false);
+  });
+  it('that do otherwise are explained by what turns one over, swaps, joins or silences them', () => {
+    const { plan, pair } = two();
+    const best = (sides: PairReading['sides'], mono: PairReading['mono']) => explainPair(plan, pair, { sides, mono });
+    expect(best('right', 'holds')[0].what.code).toBe('as-planned');
+    expect(best('swapped', 'holds')[0].what).toMatchObject({ code: 'other-source', pair: true });
+    expect(best('both', 'holds')[0].what.code).toBe('joined');
+    const cancels = best('right', 'cancels');
+    // Either side may be the one that is over; what does it is a switch more often than a lead.
+    expect(cancels.slice(0, 2).map((c) => [c.what.code, c.lineId])).toEqual([
+      ['switch', pair.lines[0]],
+      ['switch', pair.lines[1]]
+    ]);
+    expect(cancels[2].what.code).toBe('crossed');
+    expect(best('one', null)[0].what.code).toBe('phantom-off');
+    for (const causes of [cancels, best('one', 'holds')]) {
+      expect(causes.reduce((sum, c) => sum + c.share, 0)).toBeCloseTo(1, 9);
+      for (const c of causes) expect(pairCauseText(c, (id) => id)).toMatch(/\w/);
+    }
+  });
+});
+
 describe('gates', () => {
+  it('stand around a change of a live line: phantom goes before a plug, and comes back behind it', () => {
+    const plan = show([BASS]);
+    const { line } = of(plan);
+    const around = (ops: Op[]) => {
+      const then = applyEdit(plan, { ops });
+      if (!then.ok) throw new Error(JSON.stringify(then.fault));
+      return gatesFor(plan, line, ops, then.plan);
+    };
+    const pad: Op = { op: 'set', table: 'devices', id: 'l0-mid', path: ['settings', 'pad'], from: null, to: '20' };
+    expect(around([pad])).toEqual({ before: ['mute'], after: ['gain-least', 'unmute', 'gain-set'] });
+    const [lead] = line.cables;
+    const longer: Op = { op: 'set', table: 'cables', id: lead, path: ['metres'], from: 3, to: 6 };
+    expect(around([longer])).toEqual({
+      before: ['mute', 'phantom-off'],
+      after: ['phantom-on', 'gain-least', 'unmute', 'gain-set']
+    });
+  });
   it('mute comes before plugging, plugging before phantom, the least gain before unmuting', () => {
     for (const plan of [saltRoad(), ropeRoom()])
       for (const line of traceLines(plan)) {
@@ -138,5 +199,11 @@ describe('gates', () => {
       'load'
     ]);
     expect(CAUTION_TEXTS.tingle).toMatch(/licensed/);
+    // In the open, whatever hangs on the mains.
+    const open = show(['keyboard earthed, 3 m, line']);
+    expect(cautionsOf(open, of(open).line)).not.toContain('outdoors');
+    open.policy.outdoors = true;
+    expect(cautionsOf(open, of(open).line)).toContain('outdoors');
+    expect(CAUTION_TEXTS.outdoors).toMatch(/residual-current/);
   });
 });

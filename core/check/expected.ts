@@ -25,6 +25,8 @@ export function playingRange(plan: Plan, line: Line): readonly [number, number] 
 export interface Expected {
   /** Gain to the working level, and the least and most that the source's spread allows, dB; null where there is nothing to set. */
   readonly gain: { readonly usual: number; readonly from: number; readonly to: number } | null;
+  /** How far the loudest peak stands over the playing's average at the input, dB; null where it is not known. */
+  readonly crest: number | null;
   /** Hum under the playing, dB; null where it is not known. */
   readonly humBelow: number | null;
 }
@@ -33,6 +35,33 @@ export function expectedOf(plan: Plan, line: Line, report: LineReport): Expected
   const [under, over] = playingRange(plan, line);
   return {
     gain: report.gain === null ? null : { usual: report.gain, from: report.gain - over, to: report.gain - under },
+    crest: crestAt(report),
     humBelow: report.hum?.below ?? null
   };
+}
+
+const crestAt = ({ points }: LineReport): number | null => {
+  const last = points.at(-1)?.far;
+  return last ? last.peak - last.nominal : null;
+};
+
+/** Where the working level stands on a desk's meter, dBFS: +4 dBu where full scale is +22 dBu, in the middle of what inputs clip at. */
+const WORKING_DBFS = -18;
+/** A peak nearer to full scale than this leaves no room for the one that is louder, dBFS. */
+export const PEAK_MOST_DBFS = -3;
+
+/** The peak that a line as planned shows at a gain, dBFS. */
+export const peakAt = ({ gain, crest }: Expected, gainDb: number): number | null =>
+  gain && crest !== null ? WORKING_DBFS + crest + gainDb - gain.usual : null;
+
+/**
+ * The gain at which the playing would stand at the working level, dB, out of any gain and the peak read at it: whoever
+ * leaves more room than planned has not read a softer line.
+ */
+export function gainToWorking(
+  { crest }: Expected,
+  { gainDb, peakDb }: { gainDb: number | null; peakDb?: number | null }
+): number | null {
+  if (gainDb === null || peakDb === null || peakDb === undefined || crest === null) return gainDb;
+  return gainDb - (peakDb - (WORKING_DBFS + crest));
 }

@@ -5,6 +5,7 @@ import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { playingRange } from './expected';
 import { type Content, HUM_BOUNDS } from './hum';
+import { normalBelow } from './normal';
 import type { Reading } from './reading';
 import type { Cause } from './cause';
 import { type Difference, variantsOf } from './variants';
@@ -57,7 +58,8 @@ export function explain(
 
 /** A box without its supply passes next to nothing, and neither does what has cancelled. */
 const DEAD: ReadonlySet<string> = new Set(['phantom-off', 'phantom-none', 'plug-in-missing', 'stereo-cancels']);
-const isSilent = (report: LineReport): boolean =>
+/** Whether next to nothing comes out of an input. */
+export const isSilent = (report: LineReport): boolean =>
   (report.arrives ?? SILENT_DBU) <= SILENT_DBU ||
   report.findings.some((f) => f.severity === 'stop' && DEAD.has(f.code));
 
@@ -83,7 +85,7 @@ function likelihood(
   }
   if (hum !== null && humBelow !== null) {
     const [least, most] = typeof hum === 'number' ? [hum - 3, hum + 3] : HUM_BOUNDS[hum];
-    all *= SLIP + (1 - SLIP) * (below((most - humBelow) / HUM_DB) - below((least - humBelow) / HUM_DB));
+    all *= SLIP + (1 - SLIP) * (normalBelow((most - humBelow) / HUM_DB) - normalBelow((least - humBelow) / HUM_DB));
   }
   if (content !== null) all *= content === is ? 1 - SLIP : SLIP;
   return all;
@@ -91,7 +93,3 @@ function likelihood(
 
 const density = (x: number, sigma: number): number =>
   Math.exp(-0.5 * (x / sigma) ** 2) / (sigma * Math.sqrt(2 * Math.PI));
-
-/** Share of a normal distribution below x: the logistic fit of Bowling and others (2009), good to 0.0002. */
-const below = (x: number): number =>
-  x === Infinity ? 1 : x === -Infinity ? 0 : 1 / (1 + Math.exp(-(0.07056 * x ** 3 + 1.5976 * x)));

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { CONTENTS, HUM_WORDS } from './hum';
+import { PairReadingSchema } from './pair-reading';
 
 /** What somebody reads off a line at the desk, and how it is told in words or numbers. */
 
@@ -10,10 +11,14 @@ export const ReadingSchema = z.strictObject({
   at: z.iso.datetime(),
   /** Gain at which the loudest playing stands at the working level, dB. */
   gainDb: z.number().min(-40).max(100).nullable(),
+  /** Loudest peak on the desk's meter at that gain, dBFS. */
+  peakDb: z.number().min(-90).max(20).nullable().optional(),
   /** As it is heard in a quiet moment, or measured: dB under the playing. */
   hum: z.union([z.enum(HUM_WORDS), z.number().min(0).max(150)]).nullable(),
   /** What comes out of the channel. */
   content: z.enum(CONTENTS).nullable(),
+  /** Of a side of a stereo pair: what the two do together. */
+  pair: PairReadingSchema.nullable().optional(),
   /** It is finished with: as it should be, or as it will have to do. */
   done: z.boolean(),
   note: z.string().max(500),

@@ -1,12 +1,16 @@
-import { judgeLine } from '../judge/judge';
+import { judgeLine, judgeWhole, type LineReport } from '../judge/judge';
+import { type Pair, pairsOf } from '../judge/pairs';
 import { mulberry32 } from '../judge/tolerance';
 import { Whole } from '../judge/whole';
 import { lineIn } from '../plan/chain';
 import { isComplete, type Line, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { playingRange } from './expected';
+import { expectedOf, peakAt, playingRange } from './expected';
 import { contentOf } from './explain';
 import { humWord } from './hum';
+import { normalDraw } from './normal';
+import { expectedPair } from './pair';
+import type { PairReading } from './pair-reading';
 import type { Reading } from './reading';
 import { type Difference, variantsOf } from './variants';
 
@@ -17,7 +21,7 @@ export interface VenueLine {
   /** What is otherwise here; hidden from whoever checks the line. */
   readonly hidden: Difference;
   /** What is read off it, the same every time. */
-  readonly reading: Pick<Reading, 'gainDb' | 'hum' | 'content'>;
+  readonly reading: Pick<Reading, 'gainDb' | 'peakDb' | 'hum' | 'content' | 'pair'>;
 }
 
 /** Lines with something wrong, of all. */
@@ -26,16 +30,35 @@ const WRONG = 0.35;
 const READ_DB = 1;
 const HUM_DB = 5;
 
-/** Two numbers that are one normal draw (Box and Muller 1958). */
-const normal = (random: () => number): number =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-
 /** The venue of a seed. The same plan and seed always give the same one. */
 export function venueOf(plan: Plan, seed: number): VenueLine[] {
   const whole = new Whole(plan);
-  return traceLines(plan)
-    .filter((line) => isComplete(plan, line))
-    .map((line, k) => venueLine(plan, line, whole, mulberry32(seed * 1009 + k)));
+  const lines = traceLines(plan).filter((line) => isComplete(plan, line));
+  const met = lines.map((line, k) => venueLine(plan, line, whole, mulberry32(seed * 1009 + k)));
+  const reports = new Map(judgeWhole(whole).map((r) => [r.id, r]));
+  const pairs = pairsOf(plan, lines, reports);
+  return met.map((m): VenueLine => {
+    const peakDb = m.reading.gainDb === null ? null : workingPeak(plan, m, reports);
+    const pair = pairs.find((p) => p.lines.includes(m.lineId));
+    return { ...m, reading: { ...m.reading, peakDb, pair: pair ? together(pair, met) : null } };
+  });
+}
+
+/** The gain was found by the working level, so the loudest peak stands over it by what the planned source's does, dBFS. */
+function workingPeak(plan: Plan, { lineId }: VenueLine, reports: ReadonlyMap<string, LineReport>): number | null {
+  const expected = expectedOf(plan, lineIn(plan, lineId)!, reports.get(lineId)!);
+  const peak = expected.gain && peakAt(expected, expected.gain.usual);
+  return peak === null ? null : Math.round(peak);
+}
+
+/** What two sides do together, whichever of them has something hidden. */
+function together(pair: Pair, met: readonly VenueLine[]): PairReading {
+  const sides = met.filter((m) => pair.lines.includes(m.lineId));
+  const expected = expectedPair(pair);
+  if (sides.some((m) => m.reading.content === 'silent')) return { sides: 'one', mono: 'holds' };
+  return sides.some((m) => m.hidden.code === 'other-source' && m.hidden.pair)
+    ? { ...expected, sides: 'swapped' }
+    : expected;
 }
 
 function venueLine(plan: Plan, line: Line, whole: Whole, random: () => number): VenueLine {
@@ -49,10 +72,12 @@ function venueLine(plan: Plan, line: Line, whole: Whole, random: () => number): 
   const [under, over] = playingRange(plan, line);
   // How loud the player is today: within the spread, the middle more often.
   const today = ((random() + random()) / 2) * (over - under) + under;
-  const hum = report.hum ? humWord(report.hum.below + today + HUM_DB * normal(random)) : null;
+  const hum = report.hum ? humWord(report.hum.below + today + HUM_DB * normalDraw(random)) : null;
   const content = contentOf(report, variant.what, today);
   const gain =
-    content === 'silent' || report.gain === null ? null : Math.round(report.gain - today + READ_DB * normal(random));
+    content === 'silent' || report.gain === null
+      ? null
+      : Math.round(report.gain - today + READ_DB * normalDraw(random));
   return {
     lineId: line.id,
     hidden: variant.what,

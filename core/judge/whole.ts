@@ -3,7 +3,7 @@ import { type Domain, domainsOf, isComplete, type Line, scopeKey, sharedKey, tra
 import type { Plan } from '../plan/schema';
 import { type Draw, drawn, drawOf } from './budget';
 import { type DomainHum, domainHum, EarthSum, type Hum, RigHum } from '../rig/hum';
-import { type Loop, loopsOf } from '../rig/loops';
+import { type Loop, loopsOf, type Ring, type RingBench, ringBench, ringsOf } from '../rig/loops';
 import { type Tie, tiesOf } from '../rig/rings';
 import { benchOf, inputsOf, type LineSolution, shapeOf, solveLine } from '../rig/solve';
 
@@ -35,6 +35,11 @@ function solvePiece(plan: Plan, domain: Domain, perOctave?: number): Piece {
     if (!(error instanceof CircuitError)) throw error;
     return { solutions: new Map(complete.map((line) => [line.id, error])), hum: null, ties: [] };
   }
+}
+
+function attemptBench(plan: Plan, domain: Domain): RingBench | null {
+  const made = attempt(() => ringBench(plan, domain));
+  return made instanceof CircuitError ? null : made;
 }
 
 function attempt<T>(run: () => T): T | CircuitError {
@@ -142,14 +147,17 @@ export class Whole {
     );
   }
 
-  /** Every ground loop of the rig, those with the most current first. */
-  loops(): Loop[] {
+  /** All pieces solved, and joined at their earths. */
+  #joined(): { pieces: Piece[]; rig: RigHum | null } {
     while (this.step());
     const pieces = this.#keys.map((key) => this.pieces.get(key)!);
-    const rig = rigHum(
-      this.plan,
-      pieces.flatMap((p) => p.hum ?? [])
-    );
+    const hums = pieces.flatMap((p) => p.hum ?? []);
+    return { pieces, rig: rigHum(this.plan, hums) };
+  }
+
+  /** Every ground loop of the rig, those with the most current first. */
+  loops(): Loop[] {
+    const { pieces, rig } = this.#joined();
     if (!rig) return [];
     return this.domains
       .flatMap((domain, k) => {
@@ -162,6 +170,28 @@ export class Whole {
         return loopsOf(this.plan, domain, rig, hum, beyond, again);
       })
       .sort((a, b) => b.ampere - a.ampere);
+  }
+
+  /** Every ring of ground conductors as it is drawn, none of them opened. @param benches what is known from before; kept up to date */
+  rings(benches: Map<string, RingBench | null> = new Map()): Ring[] {
+    const { pieces, rig } = this.#joined();
+    if (!rig) return [];
+    const live = new Set(this.#keys);
+    for (const key of benches.keys()) if (!live.has(key)) benches.delete(key);
+    return this.domains.flatMap((domain, k) => {
+      if (!pieces[k].hum) return [];
+      const key = this.#keys[k];
+      let bench = benches.get(key);
+      if (bench === undefined) benches.set(key, (bench = attemptBench(this.plan, domain)));
+      const beyond = pieces.filter((_, j) => j !== k).flatMap((p) => p.ties);
+      return bench ? ringsOf(bench, rig, beyond) : [];
+    });
+  }
+
+  /** What every piece of the rig puts at its earths. */
+  everything(): Pick<Around, 'hums'> {
+    while (this.step());
+    return { hums: this.#keys.flatMap((key) => this.pieces.get(key)!.hum ?? []) };
   }
 
   /** The rest of the rig around one line. */

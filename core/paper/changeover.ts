@@ -1,6 +1,7 @@
 import { modelOf } from '../gear/catalogue';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
+import { CAUTION_TEXTS } from '../words/check';
 import { modelName } from '../words/names';
 import { nameOf, settingsText } from '../words/paper';
 import { linesOf } from './patch';
@@ -70,7 +71,7 @@ export function changeoverSheet({ plan }: PaperInput): Sheet {
     note:
       acts.length < 2
         ? 'No two acts are named: give lines an act (I on the board), and what changes between them stands here.'
-        : 'Lines of no act stay as they are. Nothing is plugged or unplugged before its channel is muted.',
+        : `Lines of no act stay as they are. Nothing is plugged or unplugged before its channel is muted.${plan.policy.outdoors ? ` ${CAUTION_TEXTS.outdoors}` : ''}`,
     columns: [
       { head: '', wide: 5, align: 'right' },
       { head: 'Step', wide: 15 },

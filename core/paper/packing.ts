@@ -54,8 +54,8 @@ function packed(kit: Kit, used: ReadonlyMap<string, number>): Packed[] {
 
 const COLUMNS = [
   { head: '', wide: 6 },
-  { head: 'Count', wide: 9, align: 'right' },
-  { head: 'What', wide: 49 },
+  { head: 'Count', wide: 13, align: 'right' },
+  { head: 'What', wide: 45 },
   { head: 'Called', wide: 22 },
   { head: 'Spare', wide: 14, align: 'right' }
 ] as const;

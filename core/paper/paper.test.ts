@@ -53,6 +53,25 @@ describe('the patch sheet', () => {
     ]));
 });
 
+it('small things are counted with the lines that want them, a shared one once, spares on top', () => {
+  const plan = show(
+    ['Bass: active bass guitar, 3 m, active box on battery, 20 m, mic 1'],
+    ['Pad: keyboard, 3 m 1 coupler, jack-to-xlr adapter, 20 m, line 2'],
+    ['Box: from Bass, 2 m, guitar amp']
+  );
+  const sheet = sheetOf('small', input(plan));
+  expect(
+    sheet.groups.map((g) => [g.name.split(',')[0], ...g.rows.map((r) => plain(r.cells.slice(1).join(' | ')))])
+  ).toEqual([
+    ['Adapters and couplers', '2 | jack-to-XLR adapter | 2 | 1', '2 | Coupler | 2 | 1'],
+    [
+      'Batteries',
+      expect.stringMatching(/^2 \| Battery of the .+ \| 1, ·3 \| 1$/),
+      expect.stringMatching(/^2 \| Battery of the .+ \| 1, ·3 \| 1$/)
+    ]
+  ]);
+});
+
 it('cards show each box once, with every switch and where it is set', () => {
   const cards = cardsOf({ plan: EVENING });
   expect(cards.map((c) => c.name)).toEqual(['Keys', 'Cello', 'Harp']);

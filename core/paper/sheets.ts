@@ -3,6 +3,7 @@ import { cablesSheet } from './cables';
 import { changeoverSheet } from './changeover';
 import { gainSheet } from './gain';
 import { packingSheet } from './packing';
+import { smallSheet } from './small';
 import type { PaperInput, Sheet, SheetId } from './types';
 
 const MAKERS: Readonly<Record<SheetId, (input: PaperInput) => Sheet>> = {
@@ -12,6 +13,7 @@ const MAKERS: Readonly<Record<SheetId, (input: PaperInput) => Sheet>> = {
   phantom: phantomSheet,
   gain: gainSheet,
   cables: cablesSheet,
+  small: smallSheet,
   packing: packingSheet,
   changeover: changeoverSheet
 };

@@ -32,7 +32,17 @@ export interface Sheet {
   readonly gone?: readonly string[];
 }
 
-export const SHEET_IDS = ['patch', 'places', 'boxes', 'phantom', 'gain', 'cables', 'packing', 'changeover'] as const;
+export const SHEET_IDS = [
+  'patch',
+  'places',
+  'boxes',
+  'phantom',
+  'gain',
+  'cables',
+  'small',
+  'packing',
+  'changeover'
+] as const;
 export type SheetId = (typeof SHEET_IDS)[number];
 
 /** What the sheets are made from. */

@@ -11,3 +11,6 @@ export const blankPlan = (): Plan => ({
   cables: {},
   lines: {}
 });
+
+/** Another supply, as on another board of the same building. */
+export const blankSupply = (name: string): Plan['supplies'][string] => ({ name, emf: 0.03, ohm: 0.2, dimmers: false });

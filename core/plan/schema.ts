@@ -55,6 +55,8 @@ const SupplySchema = z.strictObject({
   name: text,
   /** Voltage of its earth point against the building's, volts RMS. */
   emf: z.number().min(0).max(50),
+  /** That voltage is known within this factor either way; three where it is not said. */
+  spread: z.number().min(1).max(10).optional(),
   /** Resistance of the protective conductor to the building's earth, ohms. */
   ohm: z.number().min(0.001).max(100),
   dimmers: z.boolean()
@@ -111,6 +113,8 @@ const PolicySchema = z.strictObject({
   unbalanced: z.enum(['computed', 'strict', 'relaxed']),
   /** Stray fields around the rig: none, as on a usual stage, or beside transformers and dimmer racks. */
   ambient: z.enum(['none', 'usual', 'strong']).optional(),
+  /** In the open: rain and wet ground make a leak to earth deadly. */
+  outdoors: z.boolean().optional(),
   /** Which box, where there is a choice. */
   box: z.enum(['computed', 'opposite', 'active', 'passive-media']).optional(),
   /** When a box's ground is lifted. */

@@ -1,5 +1,5 @@
 import { CircuitError } from '../circuit/network';
-import { type Complex, magnitude } from '../circuit/system';
+import type { Complex } from '../circuit/system';
 import { type Domain, isComplete, type Line } from '../plan/lines';
 import type { Plan, Wiring } from '../plan/schema';
 import type { Rig } from './builder';
@@ -58,19 +58,98 @@ export function loopsOf(
 }
 
 /** Current along a shield from what stands at the hosts and supplies: each cause by itself, together as power. */
-function shieldAmpere(rig: Rig, system: ReturnType<typeof benchOf>['system'], hum: RigHum, cable: string): number {
-  const name = rig.net.has(`${cable}/s1`) ? `${cable}/shield-0` : null;
-  const shield = rig.net.parts.find((p) => p.name === name);
-  if (shield?.kind !== 'R') return 0;
-  const causes = rig.bounds.map((bound) => hum.earths(bound));
+export function shieldAmpere(
+  rig: Rig,
+  system: ReturnType<typeof benchOf>['system'],
+  hum: RigHum,
+  cable: string
+): number {
+  return ampereFrom(rig.bounds, shieldAnswers(rig, system, [cable])[0].perVolt, hum);
+}
+
+/** What one volt at each of a piece's boundaries drives through a shield, amperes. */
+interface ShieldAnswer {
+  readonly cable: string;
+  readonly perVolt: readonly Complex[];
+}
+
+/** @param system solved at the frequency that is asked for, boundaries held */
+function shieldAnswers(
+  rig: Rig,
+  system: ReturnType<typeof benchOf>['system'],
+  cables: readonly string[]
+): ShieldAnswer[] {
   const scratch = system.blank();
+  const shields = cables.map((cable) => {
+    const part = rig.net.has(`${cable}/s1`) ? rig.net.parts.find((p) => p.name === `${cable}/shield-0`) : undefined;
+    return { cable, part: part?.kind === 'R' ? part : undefined, perVolt: [] as Complex[] };
+  });
+  for (const bound of rig.bounds) {
+    const held = rig.bounds.map((b): [string, Complex] => [`bound:${b}`, [b === bound ? 1 : 0, 0]]);
+    system.solveHeld(held, scratch);
+    for (const { part, perVolt } of shields) {
+      const [re, im] = part ? scratch.voltage(part.a, part.b) : [0, 0];
+      perVolt.push(part ? [re / part.ohm, im / part.ohm] : [0, 0]);
+    }
+  }
+  return shields.map(({ cable, perVolt }) => ({ cable, perVolt }));
+}
+
+function ampereFrom(bounds: readonly string[], perVolt: readonly Complex[], hum: RigHum): number {
+  const causes = bounds.map((bound) => hum.earths(bound));
   let power = 0;
   for (let c = 0; c < (causes[0]?.length ?? 0); c++) {
-    const held = rig.bounds.map((bound, k): [string, Complex] => [`bound:${bound}`, causes[k][c]]);
-    system.solveHeld(held, scratch);
-    power += (magnitude(scratch.voltage(shield.a, shield.b)) / shield.ohm) ** 2;
+    let [re, im] = [0, 0];
+    perVolt.forEach(([yr, yi], k) => {
+      const [vr, vi] = causes[k][c];
+      re += yr * vr - yi * vi;
+      im += yr * vi + yi * vr;
+    });
+    power += re * re + im * im;
   }
   return Math.sqrt(power);
+}
+
+/** A ring of ground conductors as it is drawn: every shield, chassis and supply in it, and the current that goes round. */
+export interface Ring {
+  /** The shield it was found by. */
+  readonly cable: string;
+  readonly cables: readonly string[];
+  readonly devices: readonly string[];
+  readonly hosts: readonly string[];
+  readonly supplies: readonly string[];
+  readonly ampere: number;
+}
+
+/** A piece as rings are looked for in it: solved once at the mains frequency, and kept as long as the piece is as it was. */
+export interface RingBench {
+  readonly rig: Rig;
+  readonly answers: readonly ShieldAnswer[];
+}
+export function ringBench(plan: Plan, domain: Domain): RingBench {
+  const { rig, system } = benchOf(plan, domain);
+  return { rig, answers: shieldAnswers(rig, system.at(plan.policy.mainsHz), domain.cables) };
+}
+
+/** All rings of a piece, without opening any of them. @param beyond hosts and supplies that the rest of the rig joins */
+export function ringsOf({ rig, answers }: RingBench, hum: RigHum, beyond: readonly Tie[]): Ring[] {
+  return answers.flatMap(({ cable, perVolt }): Ring[] => {
+    const ring = ringThrough(rig, cable, beyond);
+    if (!ring) return [];
+    const of = (kind: 'cable' | 'device' | 'host' | 'supply'): string[] => [
+      ...new Set(ring.flatMap(({ what }) => (kind in what ? [(what as Record<string, string>)[kind]] : [])))
+    ];
+    return [
+      {
+        cable,
+        cables: of('cable'),
+        devices: of('device'),
+        hosts: of('host'),
+        supplies: of('supply'),
+        ampere: ampereFrom(rig.bounds, perVolt, hum)
+      }
+    ];
+  });
 }
 
 function openedHum(plan: Plan, domain: Domain, lines: readonly Line[], cable: string): DomainHum | null {

@@ -1,6 +1,8 @@
 import type { Cause } from '../check/cause';
 import type { Caution, Step } from '../check/gates';
 import type { Content, HumWord } from '../check/hum';
+import type { PairCause } from '../check/pair';
+import type { PairReading } from '../check/pair-reading';
 import type { Difference } from '../check/variants';
 import { formatNumber } from '../units/format';
 import { choiceName, modelName, settingName } from './names';
@@ -25,6 +27,8 @@ export const CAUTION_TEXTS: Readonly<Record<Caution, string>> = {
   bridged: 'Bridged output: both terminals are live. Nothing grounded may touch them.',
   valve: 'A valve amplifier must never run without its load.',
   ribbon: 'Phantom harms this microphone when a lead is plugged under it: off, and stay off.',
+  outdoors:
+    'Outdoors: every outlet behind residual-current protection, tested before anything is plugged in. Local codes and the venue’s electrician come first.',
   tingle: 'A tingle from it means stop, keep away, and have the supply checked by someone licensed.'
 };
 
@@ -35,6 +39,35 @@ export const CONTENT_TEXTS: Readonly<Record<Content, string>> = {
   silent: 'nothing',
   wrong: 'something else'
 };
+
+/** Left alone, panned hard: what is heard. */
+export const SIDES_TEXTS: Readonly<Record<NonNullable<PairReading['sides']>, string>> = {
+  right: 'left is left',
+  swapped: 'it is on the right',
+  both: 'it is on both',
+  one: 'one is silent'
+};
+/** Both in the middle, summed to mono: what is heard. */
+export const MONO_TEXTS: Readonly<Record<NonNullable<PairReading['mono']>, string>> = {
+  holds: 'stays full',
+  thins: 'gets thin',
+  cancels: 'nearly gone'
+};
+
+/** What may be otherwise of the two sides of a pair. @param nameOf name of a line */
+export function pairCauseText({ what, lineId }: PairCause, nameOf: (line: string) => string): string {
+  switch (what.code) {
+    case 'crossed':
+      return `${nameOf(lineId)}: a lead has its two wires crossed at one end`;
+    case 'joined':
+      return 'The two sides are joined on the way, or the pans stand in the middle';
+    case 'as-planned':
+    case 'other-source':
+      return differenceText(what, nameOf);
+    default:
+      return `${nameOf(lineId)}: ${differenceText(what, nameOf)}`;
+  }
+}
 
 /** What may be otherwise than planned. @param nameOf name of a line */
 export function differenceText(what: Difference, nameOf: (line: string) => string): string {

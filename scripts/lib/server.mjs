@@ -1,25 +1,53 @@
 import { spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { isIP } from 'node:net';
 import { join } from 'node:path';
 import { Refusal } from './say.mjs';
-import { ROOT } from './setup.mjs';
+import { DATA, ROOT } from './setup.mjs';
 
 export const sleep = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
-const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
+/** Addresses that stand for all of this machine's own. */
+const ANY = ['0.0.0.0', '::'];
 
-/** The address to serve on; refused when others could reach it. */
+/** The address to serve on: loopback unless told otherwise. */
 export function hostFromEnv() {
   const host = process.env.HOST ?? '127.0.0.1';
-  if (!LOOPBACK.includes(host))
+  if (host !== 'localhost' && isIP(host) === 0)
     throw new Refusal(
-      `HOST=${host} is refused: there are no accounts yet, so anyone on the network could change every show. Leave HOST away to serve 127.0.0.1.`
+      `HOST=${host} is not an address of this machine. Leave HOST away to serve 127.0.0.1, or set HOST=0.0.0.0 to serve the network.`
     );
   return host === 'localhost' ? '127.0.0.1' : host;
 }
 
+/** PUBLIC_ORIGIN: under which name others reach it, when something in front of it (with TLS) passes requests on. */
+export function checkPublicOrigin() {
+  const given = process.env.PUBLIC_ORIGIN;
+  if (given && !/^https?:\/\/[^/]+\/?$/.test(given))
+    throw new Refusal(`PUBLIC_ORIGIN=${given} is not an address like https://shows.example.`);
+}
+
+/** What sessions are signed with: AUTH_SECRET, which several servers on one database must share, or one of this folder's own. */
+function secret() {
+  const given = process.env.AUTH_SECRET;
+  if (given) {
+    if (given.length < 32) throw new Refusal('AUTH_SECRET is too short: 32 characters at least.');
+    return given;
+  }
+  const file = join(DATA, 'auth-secret');
+  if (!existsSync(file)) {
+    mkdirSync(DATA, { recursive: true });
+    writeFileSync(`${file}.new`, randomBytes(32).toString('base64url'), { mode: 0o600 });
+    renameSync(`${file}.new`, file);
+  }
+  return readFileSync(file, 'utf8');
+}
+
 /** Starts the built server and waits until it and its database answer. It ends when this process ends. */
 export async function startServer({ host = '127.0.0.1', port, databaseUrl, quiet = false }) {
-  const origin = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
+  const near = ANY.includes(host) ? '127.0.0.1' : host;
+  const origin = `http://${near.includes(':') ? `[${near}]` : near}:${port}`;
   const child = spawn(process.execPath, [join(ROOT, 'scripts/serve.mjs')], {
     cwd: ROOT,
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
@@ -31,7 +59,8 @@ export async function startServer({ host = '127.0.0.1', port, databaseUrl, quiet
       ORIGIN: origin,
       BODY_SIZE_LIMIT: '1M',
       SHUTDOWN_TIMEOUT: '3',
-      DATABASE_URL: databaseUrl
+      DATABASE_URL: databaseUrl,
+      AUTH_SECRET: secret()
     }
   });
   const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));

@@ -5,35 +5,27 @@
   import Dialog from '$lib/ui/Dialog.svelte';
   import Header from '$lib/ui/Header.svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import LinkDialog from '$lib/crew/LinkDialog.svelte';
+  import { send } from '$lib/ui/send';
+  import { dateTime } from '$lib/ui/when';
   import { toast } from 'svelte-sonner';
 
   const { data } = $props();
 
   let newName = $state('');
   let renaming = $state.raw<{ id: string; name: string } | null>(null);
-  let faults = $state.raw<{ file: string; lines: string[] } | null>(null);
-  let picker: HTMLInputElement;
+  let faults = $state.raw<{ file: string; lines: readonly string[] } | null>(null);
+  let shared = $state.raw<{ name: string; path: string } | null>(null);
+  let picker = $state<HTMLInputElement>();
   let busy = $state(false);
 
-  /** Sends a change; says what went wrong and where it can be found in the log. */
-  async function send<T>(method: string, path: string, body?: unknown): Promise<T | null> {
+  /** Sends a change; says what went wrong. */
+  async function change<T>(method: string, path: string, body?: unknown): Promise<T | null> {
     busy = true;
-    try {
-      const response = await fetch(path, {
-        method,
-        headers: { 'content-type': 'application/json' },
-        body: body === undefined ? undefined : JSON.stringify(body)
-      });
-      const answer = (await response.json()) as T & { message?: string; id?: string; faults?: string[] };
-      if (response.ok) return answer;
-      if (answer.faults) throw Object.assign(new Error(answer.message), { faults: answer.faults });
-      toast.error(`${answer.message ?? 'That did not work.'}${response.status === 500 ? ` (log ${answer.id})` : ''}`);
-    } catch (error) {
-      if (error instanceof Error && 'faults' in error) throw error;
-      toast.error('The server does not answer. Nothing was changed; try again.');
-    } finally {
-      busy = false;
-    }
+    const sent = await send<T>(method, path, body);
+    busy = false;
+    if (sent.ok) return sent.answer;
+    toast.error(sent.message);
     return null;
   }
   const refresh = (): Promise<void> => invalidate('app:shows');
@@ -42,7 +34,7 @@
     event.preventDefault();
     const name = newName.trim();
     if (name === '') return;
-    const made = await send<{ id: string }>('POST', '/api/shows', { name });
+    const made = await change<{ id: string }>('POST', '/api/shows', { name });
     if (made) {
       newName = '';
       await goto(`/show/${made.id}`);
@@ -52,30 +44,35 @@
   async function rename(event: SubmitEvent): Promise<void> {
     event.preventDefault();
     if (!renaming || renaming.name.trim() === '') return;
-    if (await send('PATCH', `/api/shows/${renaming.id}`, { name: renaming.name })) {
+    if (await change('PATCH', `/api/shows/${renaming.id}`, { name: renaming.name })) {
       renaming = null;
       await refresh();
     }
   }
 
   async function copy(id: string): Promise<void> {
-    const made = await send<{ name: string }>('POST', `/api/shows/${id}/copy`);
+    const made = await change<{ name: string }>('POST', `/api/shows/${id}/copy`);
     if (made) toast(`Made “${made.name}”.`);
     await refresh();
   }
 
   async function remove(id: string, name: string): Promise<void> {
-    if (!(await send('DELETE', `/api/shows/${id}`))) return;
+    if (!(await change('DELETE', `/api/shows/${id}`))) return;
     await refresh();
     toast(`Deleted “${name}”.`, {
       duration: 15_000,
       action: {
         label: 'Undo',
         onClick: async () => {
-          if (await send('POST', `/api/shows/${id}/restore`)) await refresh();
+          if (await change('POST', `/api/shows/${id}/restore`)) await refresh();
         }
       }
     });
+  }
+
+  async function share(id: string, name: string): Promise<void> {
+    const made = await change<{ token: string }>('POST', `/api/shows/${id}/shares`);
+    if (made) shared = { name, path: `/s/${made.token}` };
   }
 
   async function importFile(file: File | undefined): Promise<void> {
@@ -83,20 +80,17 @@
     faults = null;
     try {
       const body: unknown = JSON.parse(await file.text());
-      const made = await send<{ id: string; name: string }>('POST', '/api/import', body);
-      if (made) {
-        toast(`Imported “${made.name}”.`);
+      const sent = await send<{ name: string }>('POST', '/api/import', body);
+      if (sent.ok) {
+        toast(`Imported “${sent.answer.name}”.`);
         await refresh();
-      }
-    } catch (error) {
-      const lines = (error as { faults?: string[] }).faults;
-      faults = { file: file.name, lines: lines ?? ['It is not JSON: this reads plan files that were exported here.'] };
+      } else if (sent.faults) faults = { file: file.name, lines: sent.faults };
+      else toast.error(sent.message);
+    } catch {
+      faults = { file: file.name, lines: ['It is not JSON: this reads plan files that were exported here.'] };
     }
-    picker.value = '';
+    if (picker) picker.value = '';
   }
-
-  const when = (iso: string): string =>
-    new Date(iso).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 </script>
 
 <svelte:head><title>Shows · Guanxi</title></svelte:head>
@@ -108,25 +102,27 @@
       <h1 class="text-[1.6em] leading-tight font-bold">Shows</h1>
       <p class="text-quiet">Every line of a show, judged before load-in.</p>
     </div>
-    <form class="flex gap-2 max-sm:w-full" onsubmit={create}>
-      <input
-        class="input w-56 max-sm:w-full"
-        placeholder="Name of a new show"
-        aria-label="Name of a new show"
-        maxlength="80"
-        bind:value={newName}
-      />
-      <button class="btn btn-primary" disabled={busy || newName.trim() === ''}>Create</button>
-      <button type="button" class="btn btn-outline btn-primary" onclick={() => picker.click()}>Import</button>
-      <input
-        bind:this={picker}
-        type="file"
-        accept="application/json,.json"
-        class="hidden"
-        aria-label="Plan file"
-        onchange={(event) => importFile(event.currentTarget.files?.[0])}
-      />
-    </form>
+    {#if data.mayChange}
+      <form class="flex gap-2 max-sm:w-full" onsubmit={create}>
+        <input
+          class="input w-56 max-sm:w-full"
+          placeholder="Name of a new show"
+          aria-label="Name of a new show"
+          maxlength="80"
+          bind:value={newName}
+        />
+        <button class="btn btn-primary" disabled={busy || newName.trim() === ''}>Create</button>
+        <button type="button" class="btn btn-outline btn-primary" onclick={() => picker?.click()}>Import</button>
+        <input
+          bind:this={picker}
+          type="file"
+          accept="application/json,.json"
+          class="hidden"
+          aria-label="Plan file"
+          onchange={(event) => importFile(event.currentTarget.files?.[0])}
+        />
+      </form>
+    {/if}
   </div>
 
   {#if faults}
@@ -162,25 +158,32 @@
                 >
               {/if}
             {/each}
-            <span class="text-quiet">changed {when(show.changedAt)}</span>
+            <span class="text-quiet">changed {dateTime(show.changedAt)}</span>
           </span>
         </a>
         <div class="flex gap-x-4 text-quiet max-sm:col-span-2 max-sm:pl-[27px]">
-          <button
-            type="button"
-            class="py-1 hover:text-base-content"
-            onclick={() => (renaming = { id: show.id, name: show.name })}
-            >Rename<span class="sr-only"> {show.name}</span></button
-          >
-          <button type="button" class="py-1 hover:text-base-content" onclick={() => copy(show.id)}
-            >Duplicate<span class="sr-only"> {show.name}</span></button
-          >
+          {#if data.mayChange}
+            <button type="button" class="py-1 hover:text-base-content" onclick={() => share(show.id, show.name)}
+              >Share<span class="sr-only"> {show.name}</span></button
+            >
+            <button
+              type="button"
+              class="py-1 hover:text-base-content"
+              onclick={() => (renaming = { id: show.id, name: show.name })}
+              >Rename<span class="sr-only"> {show.name}</span></button
+            >
+            <button type="button" class="py-1 hover:text-base-content" onclick={() => copy(show.id)}
+              >Duplicate<span class="sr-only"> {show.name}</span></button
+            >
+          {/if}
           <a class="py-1 hover:text-base-content" href="/api/shows/{show.id}/plan" download
             >Export<span class="sr-only"> {show.name}</span></a
           >
-          <button type="button" class="py-1 hover:text-error" onclick={() => remove(show.id, show.name)}
-            >Delete<span class="sr-only"> {show.name}</span></button
-          >
+          {#if data.mayChange}
+            <button type="button" class="py-1 hover:text-error" onclick={() => remove(show.id, show.name)}
+              >Delete<span class="sr-only"> {show.name}</span></button
+            >
+          {/if}
         </div>
       </li>
     {/each}
@@ -190,7 +193,28 @@
       <a class="underline hover:text-base-content" href="/api/export" download>Export everything as one open file</a>
     </p>
   {/if}
+  {#if data.open}
+    <p class="text-quiet">
+      Everybody at this machine is in without a password, and nothing outside it reaches it.
+      <a class="underline hover:text-base-content" href="/crew">Accounts for a crew</a>
+    </p>
+  {/if}
 </main>
+
+{#if shared}
+  <LinkDialog
+    title="A link to {shared.name}"
+    path={shared.path}
+    origin={data.origin}
+    originForOthers={data.originForOthers}
+    onclose={() => (shared = null)}
+  >
+    Whoever has this link may look at this show and change nothing. It is told this once; under <a
+      href="/crew"
+      class="underline">Crew</a
+    > it can be taken back.
+  </LinkDialog>
+{/if}
 
 {#if renaming}
   <Dialog title="Rename the show" onclose={() => (renaming = null)}>

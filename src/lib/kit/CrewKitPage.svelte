@@ -22,7 +22,12 @@
     before: KitItem | null;
     after: KitItem | null;
   }
-  const STATUS = { saved: 'Saved', saving: 'Saving …', retrying: 'Not saved, retrying' } as const;
+  const STATUS = {
+    saved: 'Saved',
+    saving: 'Saving …',
+    retrying: 'Not saved, retrying',
+    'signed-out': 'Not saved: sign in again in another tab'
+  } as const;
 
   onMount(() => {
     const when = (act: () => void) => unlessTyping(act, TYPED_BUT_TICKS);

@@ -1,3 +1,4 @@
+import { uuid } from '$lib/uuid';
 import { addItems } from '$core/kit/table';
 import type { Kit, KitItem } from '$core/kit/schema';
 import type { KitChange } from '$lib/show/wire';
@@ -5,7 +6,7 @@ import type { KitChange } from '$lib/show/wire';
 /** Changes of a kit as steps that can be taken back. */
 
 /** An id nobody has: time and chance. */
-const freshId = (): string => `k${Date.now().toString(36)}${crypto.randomUUID().slice(0, 6)}`;
+const freshId = (): string => `k${Date.now().toString(36)}${uuid().slice(0, 6)}`;
 
 /** The steps from one kit to another. */
 export function changesTo(before: Kit, after: Kit): KitChange[] {

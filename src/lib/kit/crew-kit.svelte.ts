@@ -6,7 +6,7 @@ import { backwards, withChanges } from './changes';
 /** The crew's kit on screen: changes show at once, are sent in order, and can be taken back. */
 export class CrewKit {
   kit = $state.raw<Kit>({});
-  save = $state<'saved' | 'saving' | 'retrying'>('saved');
+  save = $state<'saved' | 'saving' | 'retrying' | 'signed-out'>('saved');
   undoable = $state(0);
   redoable = $state(0);
   #undo: KitChange[][] = [];
@@ -58,9 +58,9 @@ export class CrewKit {
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ changes })
       }).catch(() => null);
-      if (response === null || response.status >= 500) {
+      if (response === null || response.status >= 500 || response.status === 401) {
         // Nothing that was typed is lost: it waits here and goes when it can.
-        this.save = 'retrying';
+        this.save = response?.status === 401 ? 'signed-out' : 'retrying';
         await new Promise((resolve) => setTimeout(resolve, 2000));
         continue;
       }

@@ -1,7 +1,10 @@
 import { drizzle, type PostgresJsDatabase } from 'drizzle-orm/postgres-js';
 import { migrate } from 'drizzle-orm/postgres-js/migrator';
 import postgres from 'postgres';
-import * as schema from './schema';
+import * as tables from './schema';
+import * as auth from './schema-auth';
+
+const schema = { ...tables, ...auth };
 
 export type Db = PostgresJsDatabase<typeof schema>;
 

@@ -1,4 +1,4 @@
-import { eq, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import { type Db, db } from './db';
 import { ropeRoom, saltRoad } from './demo-shows';
 import { demoKit } from './demo-kit';
@@ -26,16 +26,4 @@ export async function fillDemo(database: Db = db()): Promise<void> {
       { crewId: made.id, name: 'Rope Room', plan: ropeRoom(), changedAt: new Date(now - 60_000) }
     ]);
   });
-}
-
-/** Until accounts exist everyone on this machine is the first crew's first person. */
-export async function whoIsHere(): Promise<{ crewId: string; personId: string }> {
-  const [row] = await db()
-    .select({ crewId: crew.id, personId: person.id })
-    .from(crew)
-    .innerJoin(person, eq(person.crewId, crew.id))
-    .orderBy(crew.madeAt)
-    .limit(1);
-  if (!row) throw new Error('The database has no crew.');
-  return row;
 }

@@ -10,7 +10,7 @@ import { readLine } from '$core/say/read';
 import { describe, expect, it } from 'vitest';
 import { demoKit } from './demo-kit';
 import { saltRoad } from './demo-shows';
-import { cardsPdf, labelsPdf, sheetPdf } from './pdf';
+import { cardsPart, labelsPart, type Part, renderPaper, sheetPart } from './pdf';
 
 const input = (plan: Plan): PaperInput => ({
   plan,
@@ -44,7 +44,7 @@ describe('paper as PDF', () => {
         ['LETTER', '792×612', '612×792']
       ] as const) {
         const sheet = sheetOf(id, at);
-        const pdf = await sheetPdf(sheet, meta(size), null);
+        const pdf = await renderPaper([sheetPart(sheet, null)], meta(size));
         expect([id, text(pdf).startsWith('%PDF-'), new Set(pages(pdf))]).toEqual([
           id,
           true,
@@ -54,7 +54,9 @@ describe('paper as PDF', () => {
   });
   it('a long list takes as many pages as it needs, none of them empty', async () => {
     const [few, lots] = await Promise.all(
-      [8, 120].map(async (n) => pages(await sheetPdf(sheetOf('patch', input(many(n))), meta('A4'), null)).length)
+      [8, 120].map(
+        async (n) => pages(await renderPaper([sheetPart(sheetOf('patch', input(many(n))), null)], meta('A4'))).length
+      )
     );
     expect(few).toBe(1);
     expect(lots).toBeGreaterThanOrEqual(4);
@@ -69,17 +71,32 @@ describe('paper as PDF', () => {
     for (const id of ['line1-lead', 'line1-run']) delete after.cables[id];
     const sheet = sheetOf('patch', input(after), before);
     expect(sheet.gone).toHaveLength(1);
-    const marked = await sheetPdf(sheet, meta('A4'), 3);
+    const marked = await renderPaper([sheetPart(sheet, 3)], meta('A4'));
     expect(pages(marked).length).toBeLessThanOrEqual(2);
-    expect(marked.length).not.toBe((await sheetPdf(sheetOf('patch', input(after)), meta('A4'), null)).length);
+    expect(marked.length).not.toBe(
+      (await renderPaper([sheetPart(sheetOf('patch', input(after)), null)], meta('A4'))).length
+    );
+  });
+  it('all of it in one, each part beginning a page, wide ones still on their side', async () => {
+    const at = input(saltRoad());
+    // Made anew each time: laying out marks what it has laid out.
+    const parts = (): Part[] => [
+      ...SHEET_IDS.map((id) => sheetPart(sheetOf(id, at), null)),
+      cardsPart(cardsOf(at), 'note'),
+      labelsPart(labelsOf(at), 'http://127.0.0.1/show/x?line=')
+    ];
+    const each = await Promise.all(parts().map(async (part) => pages(await renderPaper([part], meta('A4')))));
+    expect(pages(await renderPaper(parts(), meta('A4')))).toEqual(each.flat());
   });
   it('cards and labels, also of a show that has none', async () => {
     const at = input(many(20));
-    expect(pages(await cardsPdf(cardsOf(at), 'note', meta('A4'))).length).toBeGreaterThan(1);
+    expect(pages(await renderPaper([cardsPart(cardsOf(at), 'note')], meta('A4'))).length).toBeGreaterThan(1);
     // Two cables and a box a line: five labels, three beside each other, some twelve rows a page.
-    expect(pages(await labelsPdf(labelsOf(at), 'http://127.0.0.1/show/x?line=', meta('A4'))).length).toBe(3);
+    expect(
+      pages(await renderPaper([labelsPart(labelsOf(at), 'http://127.0.0.1/show/x?line=')], meta('A4'))).length
+    ).toBe(3);
     const empty = input(blankPlan());
-    expect(pages(await cardsPdf(cardsOf(empty), 'note', meta('LETTER')))).toHaveLength(1);
-    expect(pages(await labelsPdf(labelsOf(empty), 'x', meta('LETTER')))).toHaveLength(1);
+    expect(pages(await renderPaper([cardsPart(cardsOf(empty), 'note')], meta('LETTER')))).toHaveLength(1);
+    expect(pages(await renderPaper([labelsPart(labelsOf(empty), 'x')], meta('LETTER')))).toHaveLength(1);
   });
 });

@@ -110,23 +110,46 @@ function document(meta: Meta, landscape: boolean, content: Content[]): TDocument
   };
 }
 
-const render = (definition: TDocumentDefinitions): Promise<Buffer> => pdfmake.createPdf(definition).getBuffer();
+/** One sheet, or all cards, or all labels: what stands on pages of its own. */
+export interface Part {
+  readonly landscape: boolean;
+  readonly content: Content[];
+}
 
-/** A sheet as PDF. @param since revision that marks are against; null when there are none */
-export function sheetPdf(sheet: Sheet, meta: Meta, since: number | null): Promise<Buffer> {
+/** Parts one after the other, each beginning a page. */
+export function renderPaper(parts: readonly Part[], meta: Meta): Promise<Buffer> {
+  const content = parts.flatMap((part, k): Content[] =>
+    k === 0
+      ? part.content
+      : [
+          {
+            // The first thing of a part is always an object of its own, never a bare text or a list.
+            ...(part.content[0] as object),
+            pageBreak: 'before',
+            pageOrientation: part.landscape ? 'landscape' : 'portrait'
+          } as Content,
+          ...part.content.slice(1)
+        ]
+  );
+  return pdfmake.createPdf(document(meta, parts[0].landscape, content)).getBuffer();
+}
+
+/** A sheet. @param since revision that marks are against; null when there are none */
+export function sheetPart(sheet: Sheet, since: number | null): Part {
   const marked = since !== null;
   const notes = [
     sheet.note,
     ...(marked ? [`+ new, • changed since revision ${since}.`] : []),
     ...(sheet.gone && sheet.gone.length > 0 ? [`Gone since: ${sheet.gone.join('; ')}.`] : [])
   ];
-  return render(
-    document(meta, sheet.columns.length > 7, [
+  return {
+    landscape: sheet.columns.length > 7,
+    content: [
       { text: sheet.title, bold: true, fontSize: 18 },
       { text: printable(notes.join(' ')), fontSize: 10, margin: [0, 2, 0, 0] },
       ...sheet.groups.map((g) => table(sheet, g, marked))
-    ])
-  );
+    ]
+  };
 }
 
 /** How many of something stand beside each other. */
@@ -177,51 +200,51 @@ function face(card: Card): Content {
 }
 
 /** Cards of all boxes, two beside each other. */
-export const cardsPdf = (cards: readonly Card[], note: string, meta: Meta): Promise<Buffer> =>
-  render(
-    document(meta, false, [
-      { text: 'Boxes and how they are set', bold: true, fontSize: 18 },
-      { text: printable(note), fontSize: 10, margin: [0, 2, 0, 10] },
-      ...inRows(cards, 2).map((row): Content => ({
-        unbreakable: true,
-        columns: [
-          ...row.map((card) => ({ width: '50%', stack: [face(card)] })),
-          ...(row.length < 2 ? [{ width: '50%', text: '' }] : [])
-        ]
-      }))
-    ])
-  );
+export const cardsPart = (cards: readonly Card[], note: string): Part => ({
+  landscape: false,
+  content: [
+    { text: 'Boxes and how they are set', bold: true, fontSize: 18 },
+    { text: printable(note), fontSize: 10, margin: [0, 2, 0, 10] },
+    ...inRows(cards, 2).map((row): Content => ({
+      unbreakable: true,
+      columns: [
+        ...row.map((card) => ({ width: '50%', stack: [face(card)] })),
+        ...(row.length < 2 ? [{ width: '50%', text: '' }] : [])
+      ]
+    }))
+  ]
+});
 
 /** Labels, three beside each other, each with a code that opens its line. @param address of the show's lines, without the line's id */
-export const labelsPdf = (labels: readonly Label[], address: string, meta: Meta): Promise<Buffer> =>
-  render(
-    document(meta, false, [
-      // A table of nothing cannot be drawn.
-      labels.length === 0
-        ? { text: 'Nothing is plugged yet, so there is nothing to label.' }
-        : {
-            layout: { hLineColor: () => RULE, vLineColor: () => RULE, hLineWidth: () => 0.5, vLineWidth: () => 0.5 },
-            table: {
-              widths: ['*', '*', '*'],
-              dontBreakRows: true,
-              body: inRows(labels, 3).map((row) => [
-                ...row.map((l): TableCell => ({
-                  margin: [2, 4, 2, 4],
-                  columns: [
-                    {
-                      width: '*',
-                      stack: [
-                        { text: printable(l.tag), bold: true, fontSize: 20 },
-                        { text: printable(l.line), fontSize: 10, bold: true },
-                        { text: printable(l.at), fontSize: 9 }
-                      ]
-                    },
-                    { width: 52, qr: `${address}${l.lineId}`, fit: 52, eccLevel: 'M' }
-                  ]
-                })),
-                ...Array.from({ length: 3 - row.length }, (): TableCell => ({ text: '' }))
-              ])
-            }
+export const labelsPart = (labels: readonly Label[], address: string): Part => ({
+  landscape: false,
+  content: [
+    // A table of nothing cannot be drawn.
+    labels.length === 0
+      ? { text: 'Nothing is plugged yet, so there is nothing to label.' }
+      : {
+          layout: { hLineColor: () => RULE, vLineColor: () => RULE, hLineWidth: () => 0.5, vLineWidth: () => 0.5 },
+          table: {
+            widths: ['*', '*', '*'],
+            dontBreakRows: true,
+            body: inRows(labels, 3).map((row) => [
+              ...row.map((l): TableCell => ({
+                margin: [2, 4, 2, 4],
+                columns: [
+                  {
+                    width: '*',
+                    stack: [
+                      { text: printable(l.tag), bold: true, fontSize: 20 },
+                      { text: printable(l.line), fontSize: 10, bold: true },
+                      { text: printable(l.at), fontSize: 9 }
+                    ]
+                  },
+                  { width: 52, qr: `${address}${l.lineId}`, fit: 52, eccLevel: 'M' }
+                ]
+              })),
+              ...Array.from({ length: 3 - row.length }, (): TableCell => ({ text: '' }))
+            ])
           }
-    ])
-  );
+        }
+  ]
+});

@@ -13,6 +13,9 @@ import {
   uuid
 } from 'drizzle-orm/pg-core';
 import type { Edit, Op, Plan } from '$core/plan/schema';
+import type { Role } from '../crew/roles';
+import type { TraceRecord } from '../show/trace-record';
+import { user } from './schema-auth';
 
 const made = () => timestamp('made_at', { withTimezone: true }).notNull().defaultNow();
 const ofCrew = () =>
@@ -39,9 +42,42 @@ export const person = pgTable(
     id: uuid('id').primaryKey().defaultRandom(),
     crewId: ofCrew(),
     name: text('name').notNull(),
+    /** The account; null for one that left, and for everybody as long as there are no accounts. */
+    userId: text('user_id').references(() => user.id, { onDelete: 'set null' }),
+    role: text('role').$type<Role>().notNull().default('owner'),
     madeAt: made()
   },
-  (t) => [index('person_crew').on(t.crewId)]
+  (t) => [index('person_crew').on(t.crewId), unique('person_user').on(t.userId, t.crewId)]
+);
+
+/** A link by which somebody comes into a crew, once. Only the hash of what the link holds is kept. */
+export const invite = pgTable(
+  'invite',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    crewId: ofCrew(),
+    role: text('role').$type<Role>().notNull(),
+    tokenHash: text('token_hash').notNull().unique(),
+    personId: byPerson(),
+    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+    usedAt: timestamp('used_at', { withTimezone: true }),
+    madeAt: made()
+  },
+  (t) => [index('invite_crew').on(t.crewId)]
+);
+
+/** A link by which anybody may look at one show, until it is taken back. */
+export const share = pgTable(
+  'share',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    tokenHash: text('token_hash').notNull().unique(),
+    personId: byPerson(),
+    madeAt: made()
+  },
+  (t) => [index('share_show').on(t.crewId, t.showId)]
 );
 
 export const show = pgTable(
@@ -149,6 +185,20 @@ export const reading = pgTable(
     madeAt: made()
   },
   (t) => [index('reading_show').on(t.crewId, t.showId, t.madeAt)]
+);
+
+/** What was found behind a noise, and by which answers. Its id is made where it was found. */
+export const trace = pgTable(
+  'trace',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    personId: byPerson(),
+    record: jsonb('record').$type<TraceRecord>().notNull(),
+    madeAt: made()
+  },
+  (t) => [index('trace_show').on(t.crewId, t.showId, t.madeAt)]
 );
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });

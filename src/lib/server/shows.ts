@@ -83,12 +83,16 @@ export async function setDeleted(crewId: string, id: string, deleted: boolean): 
   return rows.length > 0;
 }
 
-/** Last edits of a show, oldest first: enough to rebuild undo and redo. */
-export async function lastEdits(crewId: string, showId: string, most = 200): Promise<SentEdit[]> {
+/** Last edits somebody made of a show, oldest first: enough to rebuild their undo and redo. */
+export async function lastEdits(
+  { crewId, personId }: { crewId: string; personId: string },
+  showId: string,
+  most = 200
+): Promise<SentEdit[]> {
   const rows = await db()
     .select()
     .from(edit)
-    .where(and(eq(edit.crewId, crewId), eq(edit.showId, showId)))
+    .where(and(eq(edit.crewId, crewId), eq(edit.showId, showId), eq(edit.personId, personId)))
     .orderBy(desc(edit.revision))
     .limit(most);
   return rows
@@ -116,7 +120,12 @@ export async function pushEdits(
     if (!row) return null;
     const ids = edits.map((e) => e.edit.id);
     const known = new Set(
-      (await tx.select({ id: edit.id }).from(edit).where(inArray(edit.id, ids))).map((known) => known.id)
+      (
+        await tx
+          .select({ id: edit.id })
+          .from(edit)
+          .where(and(eq(edit.showId, showId), inArray(edit.id, ids)))
+      ).map((known) => known.id)
     );
     const { plan, revision, accepted, conflict, fresh } = takeEdits(row, known, edits);
     if (fresh.length > 0) {

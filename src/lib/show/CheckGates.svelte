@@ -20,7 +20,8 @@
       type="button"
       class="btn col-span-2 min-h-12 btn-outline btn-primary"
       aria-pressed="true"
-      onclick={() => onpass(upTo(steps.length - 1))}>All {steps.length} steps done ✓</button
+      onclick={() => onpass(upTo(steps.length - 1))}
+      >{steps.length === 1 ? STEP_NAMES[steps[0]] : `All ${steps.length} steps done`} ✓</button
     >
   {:else}
     {#each steps as step, k (step)}

@@ -5,6 +5,7 @@
   import type { Loop } from '$core/rig/loops';
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { toDbu } from '$core/units/quantity';
+  import HumBars from './HumBars.svelte';
   import { CABLE_NAMES, HUM_NAMES, modelName } from '$core/words/names';
 
   interface Props {
@@ -13,8 +14,9 @@
     report: LineReport;
     /** Null while they are being computed. */
     loops: readonly Loop[] | null;
+    showId: string;
   }
-  const { plan, line, report, loops }: Props = $props();
+  const { plan, line, report, loops, showId }: Props = $props();
 
   const nameOf = (id: string): string =>
     id in plan.devices ? modelName(plan.devices[id].model) : id in plan.cables ? CABLE_NAMES[plan.cables[id].kind] : id;
@@ -22,20 +24,6 @@
   const shares = $derived((report.noise?.shares ?? []).filter((s) => s.share >= 0.005).slice(0, 5));
 
   const LOW = -160;
-  const HEIGHT = 108;
-  let width = $state(560);
-  const spectrum = $derived(report.hum?.spectrum ?? []);
-  const high = $derived(Math.max(-40, Math.ceil((Math.max(...spectrum, LOW) + 5) / 20) * 20));
-  const y = (v: number): number => ((high - Math.max(v, LOW)) / (high - LOW)) * HEIGHT;
-  const ticks = $derived(Array.from({ length: Math.floor((high - LOW) / 40) + 1 }, (_, k) => high - 40 * k));
-  const slot = $derived((width - 40) / 20);
-  const told = $derived(
-    spectrum
-      .map((v, k) => ({ v, hz: plan.policy.mainsHz * (k + 1) }))
-      .filter(({ v }) => v > LOW)
-      .map(({ v, hz }) => `${hz} Hz ${formatNumber(v)} dBu`)
-      .join(', ')
-  );
   const causes = $derived((report.hum?.byKind ?? []).filter((c) => c.dbu > LOW).sort((a, b) => b.dbu - a.dbu));
   const opened = (loop: Loop) => loop.inputs.find((i) => i.line === line.id);
 </script>
@@ -84,36 +72,7 @@
       Hum{report.hum ? `: ${formatNumber(report.hum.below)}\u202FdB under the playing, ${dbu(report.hum.dbu)}` : ''}
     </h2>
     {#if report.hum}
-      <div bind:clientWidth={width} role="img" aria-label="Spectrum of predicted hum. {told}" class="pt-2">
-        <svg {width} height={HEIGHT + 16} aria-hidden="true" class="block overflow-visible">
-          {#each ticks as tick (tick)}
-            <line x1="36" x2={width} y1={y(tick)} y2={y(tick)} class="stroke-base-300" />
-            <text x="32" y={y(tick) + 4} text-anchor="end" class="num fill-quiet" font-size="10.5"
-              >{formatNumber(tick)}</text
-            >
-          {/each}
-          {#each spectrum as v, k (k)}
-            {#if v > LOW}
-              <rect
-                x={38 + k * slot + slot * 0.2}
-                y={y(v)}
-                width={slot * 0.6}
-                height={Math.max(HEIGHT - y(v), 1)}
-                class={k === 0 ? 'fill-accent' : 'fill-primary'}
-              />
-            {/if}
-            {#if k % 4 === 0 || k === 19}
-              <text
-                x={38 + (k + 0.5) * slot}
-                y={HEIGHT + 13}
-                text-anchor="middle"
-                class="num fill-quiet"
-                font-size="10.5">{plan.policy.mainsHz * (k + 1)}</text
-              >
-            {/if}
-          {/each}
-        </svg>
-      </div>
+      <HumBars spectrum={report.hum.spectrum} mainsHz={plan.policy.mainsHz} />
       <p class="py-1.5 text-quiet">
         {#each causes as cause, k (cause.kind)}{k > 0 ? ' · ' : ''}<span class="whitespace-nowrap"
             >{HUM_NAMES[cause.kind]} <span class="num text-base-content">{dbu(cause.dbu)}</span></span
@@ -134,6 +93,11 @@
                   ? ', so that is no way out'
                   : ''}.{/if}
             </li>
+            {#if loop === loops.at(-1)}
+              <li class="py-1">
+                <a class="underline" href="/show/{showId}/earth?line={line.id}">Its ring on the map of earths</a>
+              </li>
+            {/if}
           {:else}
             <li class="text-quiet">No ground loop through this line.</li>
           {/each}

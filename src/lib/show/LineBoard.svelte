@@ -25,6 +25,8 @@
   import type { Panel } from './part-dialog';
   import { ToleranceRun } from './tolerance.svelte';
 
+  /** Lines that have been checked today: what is changed of them is changed on a live line. */
+  const { live }: { live: readonly string[] } = $props();
   const show = useShow();
   const { session } = show;
   const judging = $derived(show.judging);
@@ -46,11 +48,12 @@
   const tolerance = new ToleranceRun();
   let dialog = $state.raw<
     | { kind: 'device' | 'cable' | 'info' | 'build' | 'own'; id: string; line: string }
+    | { kind: 'live'; line: string; ops: readonly Op[] }
     | { kind: 'keys' }
     | { kind: 'new' }
     | null
   >(null);
-  let say: SayField;
+  let say = $state<SayField>();
 
   const branches = $derived(branchesOf(plan, lines));
   const rows = $derived.by(() => {
@@ -85,7 +88,7 @@
       j: move(1),
       ArrowUp: move(-1),
       k: move(-1),
-      n: when(() => say.focus()),
+      n: when(() => say?.focus()),
       e: onLine(edit),
       b: onLine(build),
       i: onLine(inform),
@@ -170,7 +173,8 @@
       import('./InfoDialog.svelte'),
       import('./LineDialog.svelte'),
       import('./KeysDialog.svelte'),
-      import('./OwnDialog.svelte')
+      import('./OwnDialog.svelte'),
+      import('./LiveDialog.svelte')
     ]);
 
   /** Another view of the open line, or back to its findings; opens the current line when none is. */
@@ -234,7 +238,7 @@
   }
 
   /** Another line from the same source: its words are begun. */
-  const branchOff = (line: Line): void => void say.put(`from ${lineName(line)}, `, true);
+  const branchOff = (line: Line): void => void say?.put(`from ${lineName(line)}, `, true);
 
   /** All ways of a line, side by side. */
   const compare = (line: Line): void => void goto(`/show/${show.id}/compare/${line.id}`);
@@ -268,7 +272,7 @@
       else strange ??= row;
     }
     if (added > 0) toast(`Added ${added} ${added === 1 ? 'line' : 'lines'}.`);
-    if (strange) void say.put(strange);
+    if (strange) void say?.put(strange);
     event.preventDefault();
   }
 
@@ -296,6 +300,11 @@
   }
 
   function applyOps(line: Line, ops: readonly Op[]): void {
+    if (show.mayChange && live.includes(line.id)) dialog = { kind: 'live', line: line.id, ops };
+    else applyNow(line, ops);
+  }
+
+  function applyNow(line: Line, ops: readonly Op[]): void {
     if (!change(applyRemedy(line, ops))) return;
     toast(`Applied to ${lineName(line)}.`, {
       action: { label: 'Undo', onClick: show.undo }
@@ -306,17 +315,19 @@
 
 <main>
   <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">{show.name}: lines</h1>
-  <SayField
-    bind:this={say}
-    onbuild={() => (dialog = { kind: 'new' })}
-    {plan}
-    {editing}
-    ondone={(spec, line) => void said(spec, line)}
-    oncancel={() => {
-      editing = null;
-      if (current) void focusRow(current.id);
-    }}
-  />
+  {#if show.mayChange}
+    <SayField
+      bind:this={say}
+      onbuild={() => (dialog = { kind: 'new' })}
+      {plan}
+      {editing}
+      ondone={(spec, line) => void said(spec, line)}
+      oncancel={() => {
+        editing = null;
+        if (current) void focusRow(current.id);
+      }}
+    />
+  {/if}
   {#if judging?.failed}<p class="px-5 pt-2 text-error" role="alert">{judging.failed}</p>{/if}
 
   {#if lines.length === 0}
@@ -405,6 +416,14 @@
   {#await import('./KeysDialog.svelte') then { default: KeysDialog }}
     <KeysDialog onclose={() => (dialog = null)} />
   {/await}
+{:else if dialog?.kind === 'live'}
+  {@const { line: id, ops } = dialog}
+  {@const line = lineOf(id)}
+  {#if line}
+    {#await import('./LiveDialog.svelte') then { default: LiveDialog }}
+      <LiveDialog {plan} {line} {ops} onchange={() => applyNow(line, ops)} onclose={() => (dialog = null)} />
+    {/await}
+  {/if}
 {:else if dialog?.kind === 'new'}
   {#await import('./LineDialog.svelte') then { default: LineDialog }}
     <LineDialog {plan} line={null} ondone={built} onclose={() => (dialog = null)} />

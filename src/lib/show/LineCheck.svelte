@@ -1,19 +1,23 @@
 <script lang="ts">
-  import { type Cause, grouped } from '$core/check/cause';
-  import { expectedOf } from '$core/check/expected';
+  import type { Cause } from '$core/check/cause';
+  import { expectedOf, gainToWorking } from '$core/check/expected';
   import { cautionsOf, type Step, stepsOf } from '$core/check/gates';
-  import { type Content, CONTENTS, HUM_WORDS, humWord, type HumWord } from '$core/check/hum';
-  import type { Reading } from '$core/check/reading';
+  import { expectedPair, type PairCause, pairOff } from '$core/check/pair';
   import type { VenueLine } from '$core/check/venue';
+  import { type Pair, pairsOf } from '$core/judge/pairs';
   import { placeOf } from '$core/paper/patch';
   import { type Line, traceLines } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
-  import { CAUTION_TEXTS, CONTENT_TEXTS, differenceText, HUM_TEXTS, sureText } from '$core/words/check';
+  import { CAUTION_TEXTS, differenceText } from '$core/words/check';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
+  import { CheckEntry } from './check-entry.svelte';
+  import CheckExplained from './CheckExplained.svelte';
   import CheckGates from './CheckGates.svelte';
   import CheckList from './CheckList.svelte';
+  import CheckPair from './CheckPair.svelte';
   import CheckPhotos from './CheckPhotos.svelte';
+  import CheckReadings from './CheckReadings.svelte';
   import {
     checkable,
     gainOff,
@@ -27,7 +31,6 @@
   } from './check-state';
   import { useShow } from './context';
   import { lineName } from './edits';
-  import GainBand from './GainBand.svelte';
   import type { PhotoOf, Read } from './read';
   import { shrink } from './picture';
   import { Readings } from './readings.svelte';
@@ -46,19 +49,20 @@
   let order = $state<Order>('channel');
   let currentId = $state<string | null>(null);
   let listed = $state(false);
-  /** What is being read, before it is done. */
-  let gainDb = $state<number | null>(null);
-  let hum = $state<HumWord | null>(null);
-  let content = $state<Content | null>(null);
-  let note = $state('');
-  let touched = $state(false);
+  const entry = new CheckEntry();
   let noting = $state(false);
   let passed = $state.raw<ReadonlySet<Step>>(new Set());
   let causes = $state.raw<readonly Cause[] | null>(null);
+  let pairCauses = $state.raw<readonly PairCause[] | null>(null);
 
   const all = $derived(checkable(plan, traceLines(plan), reports));
   const expected = $derived(new Map(all.map((l) => [l.id, expectedOf(plan, l, reports.get(l.id)!)])));
-  const standing = (l: Line): Standing => standingOf(expected.get(l.id)!, readings.of(l.id, practice));
+  const pairs = $derived(pairsOf(plan, all, reports));
+  const pairOf = (l: Line): Pair | undefined => pairs.find((p) => p.lines.includes(l.id));
+  const standing = (l: Line): Standing => {
+    const two = pairOf(l);
+    return standingOf(expected.get(l.id)!, readings.of(l.id, practice), two && expectedPair(two));
+  };
   // Order is taken anew when it is chosen or a line is left, not while one is being read.
   const lines = $derived(orderOf(all, order, (l) => placeOf(plan, l), standing));
   const line = $derived(lines.find((l) => l.id === currentId) ?? lines[0]);
@@ -71,8 +75,11 @@
     lines.find((l, k) => k > at && standing(l) !== 'right') ?? lines.find((l) => l !== line && standing(l) === 'open')
   );
   const nameOf = (id: string): string => plan.lines[id]?.name ?? id;
-  const off = $derived(hope ? isOff(hope, { gainDb: touched ? gainDb : null, hum, content }) : false);
-  const over = $derived(hope ? gainOff(hope, touched ? gainDb : null) : 0);
+  const pair = $derived(line && pairOf(line));
+  const pairHope = $derived(pair && expectedPair(pair));
+  const off = $derived(hope ? isOff(hope, entry.read) : false);
+  const over = $derived(hope ? gainOff(hope, gainToWorking(hope, entry.read)) : 0);
+  const sidesOff = $derived(!!pairHope && pairOff(pairHope, entry.pair));
   const done = $derived(lines.filter((l) => ['right', 'off'].includes(standing(l))).length);
 
   const KEY = $derived(`guanxi-check-${show.id}`);
@@ -98,12 +105,8 @@
     untrack(() => take(before));
   });
   function take(r: Read | undefined): void {
-    gainDb = r?.gainDb ?? null;
-    hum = r && typeof r.hum === 'number' ? humWord(r.hum) : ((r?.hum ?? null) as HumWord | null);
-    content = r?.content ?? null;
-    note = r?.note ?? '';
-    touched = r?.gainDb !== null && r !== undefined;
-    noting = note !== '';
+    entry.take(r);
+    noting = entry.note !== '';
     passed = new Set();
     causes = null;
     if (line)
@@ -122,11 +125,25 @@
       return;
     }
     const turn = ++asked;
-    const reading = { gainDb: touched ? gainDb : null, hum, content };
+    const { hum, content } = entry;
+    const reading = { gainDb: hope && gainToWorking(hope, entry.read), hum, content };
     void show.judging
       .explain(plan, line.id, reading)
       .then((found) => turn === asked && (causes = found))
       .catch(() => turn === asked && (causes = []));
+  });
+
+  let pairAsked = 0;
+  $effect(() => {
+    if (!pair || !sidesOff || !show.judging) {
+      pairCauses = null;
+      return;
+    }
+    const turn = ++pairAsked;
+    void show.judging
+      .explainPair(plan, pair, entry.pair)
+      .then((found) => turn === pairAsked && (pairCauses = found))
+      .catch(() => turn === pairAsked && (pairCauses = []));
   });
 
   $effect(() => {
@@ -135,28 +152,7 @@
     void show.judging.venue(plan, of).then((v) => of === seed && (venue = v));
   });
 
-  const step = (by: number): void => {
-    gainDb = Math.min(Math.max((gainDb ?? Math.round(hope?.gain?.usual ?? 0)) + by, -40), 100);
-    touched = true;
-  };
-  const made = (isDone: boolean): Reading => ({
-    id: crypto.randomUUID(),
-    lineId: line!.id,
-    at: new Date().toISOString(),
-    gainDb: touched ? gainDb : null,
-    hum,
-    content,
-    done: isDone,
-    note: note.trim().slice(0, 500),
-    practice
-  });
-  const changed = $derived(
-    touched !== (before?.gainDb !== null && before !== undefined) ||
-      (touched && gainDb !== before?.gainDb) ||
-      hum !== (before?.hum ?? null) ||
-      content !== (before?.content ?? null) ||
-      note.trim() !== (before?.note ?? '')
-  );
+  const changed = $derived(entry.differs(before));
   function go(to: Line | undefined): void {
     listed = false;
     if (to) currentId = to.id;
@@ -166,7 +162,7 @@
     if (!line) return;
     const to = next;
     const here = line;
-    await readings.add(made(true));
+    await readings.add(entry.reading(here.id, true, practice));
     if (practice) {
       const truth = venue?.find((v) => v.lineId === here.id)?.hidden;
       if (truth) toast(`${lineName(here)}: ${differenceText(truth, nameOf)}.`);
@@ -175,7 +171,7 @@
   }
   /** What has been read so far is kept, though the line is not finished with. */
   async function leave(to: Line | undefined): Promise<void> {
-    if (line && changed) await readings.add(made(false));
+    if (line && changed && show.mayChange) await readings.add(entry.reading(line.id, false, practice));
     go(to);
   }
   let picker = $state<HTMLInputElement>();
@@ -184,16 +180,14 @@
     if (!file || !line) return;
     const { id } = line;
     const data = await shrink(file).catch(() => null);
-    if (data) await readings.addPhoto(id, data);
+    if (!show.mayChange) toast.error('You may look at this show, not change it.');
+    else if (data) await readings.addPhoto(id, data);
     else toast.error('That is no picture that can be read here. Try another.');
   }
   function readStandIn(): void {
     const v = venue?.find((l) => l.lineId === line?.id);
     if (!v) return;
-    gainDb = v.reading.gainDb;
-    touched = v.reading.gainDb !== null;
-    hum = (v.reading.hum ?? null) as HumWord | null;
-    content = v.reading.content;
+    entry.take({ ...v.reading, note: entry.note });
   }
   const db = (value: number): string => formatNumber(value);
 </script>
@@ -225,8 +219,10 @@
     {#if readings.waiting > 0}
       <p class="pb-2 text-warning" role="status">
         {readings.waiting}
-        {readings.waiting === 1 ? 'reading or picture waits' : 'readings and pictures wait'} for the network; kept on this
-        device until then.
+        {readings.waiting === 1 ? 'reading or picture waits' : 'readings and pictures wait'}
+        {#if readings.signedOut}to be sent: you are signed out here. They are kept on this device.
+          <a class="underline" href="/sign-in?to=/show/{show.id}/check" data-sveltekit-reload>Sign in</a>.
+        {:else}for the network; kept on this device until then.{/if}
       </p>
     {/if}
     {#if listed}
@@ -271,85 +267,19 @@
           >{steps.every((s) => passed.has(s)) ? 'Read it off' : 'Steps first, then read it off'}</button
         >
       {/if}
-      {#if hope.gain}
-        <div class="mt-3 grid grid-cols-[1fr_auto] items-center gap-3 border-t border-base-300 pt-3">
-          <div>
-            <p class="font-semibold">Gain at the loudest playing</p>
-            <p class="text-quiet" data-expected>expected {db(hope.gain.from)} to {db(hope.gain.to)} dB</p>
-          </div>
-          <div class="flex items-center gap-2">
-            <button type="button" class="btn size-14 text-[1.4em]" aria-label="Gain down 1 dB" onclick={() => step(-1)}
-              >−</button
-            >
-            <output class="num w-14 text-center text-[1.5em] {touched ? '' : 'text-quiet'}" data-gain
-              >{gainDb === null ? '–' : db(gainDb)}</output
-            >
-            <button type="button" class="btn size-14 text-[1.4em]" aria-label="Gain up 1 dB" onclick={() => step(1)}
-              >+</button
-            >
-          </div>
-        </div>
-        <GainBand expected={hope.gain} read={touched ? gainDb : null} />
+      <CheckReadings {entry} {hope} />
+      {#if pair && pairHope}
+        <CheckPair {entry} {pair} hope={pairHope} other={nameOf(pair.lines.find((id) => id !== line.id) ?? '')} />
       {/if}
-      <div
-        class="mt-2 grid grid-cols-[1fr_auto] items-center gap-3 border-t border-base-300 pt-3 max-[420px]:grid-cols-1"
-      >
-        <div>
-          <p class="font-semibold">Hum</p>
-          <p class="text-quiet">
-            {hope.humBelow === null ? 'not foreseen' : `expected ${HUM_TEXTS[humWord(hope.humBelow)]}`}
-          </p>
-        </div>
-        <div class="flex gap-2" role="group" aria-label="Hum">
-          {#each HUM_WORDS as w (w)}
-            <button
-              type="button"
-              class="btn min-h-12 flex-1 {hum === w ? 'btn-primary' : ''}"
-              aria-pressed={hum === w}
-              onclick={() => (hum = hum === w ? null : w)}>{HUM_TEXTS[w]}</button
-            >
-          {/each}
-        </div>
-      </div>
-      <div class="mt-2 border-t border-base-300 pt-3">
-        <p class="pb-1 font-semibold">Comes out</p>
-        <div class="grid grid-cols-4 gap-2 max-[420px]:grid-cols-2" role="group" aria-label="Comes out">
-          {#each CONTENTS as c (c)}
-            <button
-              type="button"
-              class="btn min-h-12 px-1 {content === c ? 'btn-primary' : ''}"
-              aria-pressed={content === c}
-              onclick={() => (content = content === c ? null : c)}>{CONTENT_TEXTS[c]}</button
-            >
-          {/each}
-        </div>
-      </div>
-      {#if off}
-        <section
-          class="mt-3 rounded-[9px] border-l-4 border-warning bg-base-200 px-3 py-2 leading-snug"
-          aria-live="polite"
-          data-explained
-        >
-          {#if over !== 0}
-            <p class="font-semibold">
-              {db(Math.abs(over))} dB {over > 0 ? 'more' : 'less'} gain than expected.
-            </p>
-          {/if}
-          {#if humOff(hope, hum)}<p class="font-semibold">More hum than foreseen.</p>{/if}
-          {#if causes === null}
-            <p class="text-quiet">Solving what it may be …</p>
-          {:else}
-            <ul>
-              {#each grouped(causes)
-                .filter((c) => c.share >= 0.08)
-                .slice(0, 3) as c, k (k)}
-                <li class="py-0.5" data-cause={c.what.code}>
-                  {differenceText(c.what, nameOf)} <span class="text-quiet">({sureText(c)})</span>
-                </li>
-              {/each}
-            </ul>
-          {/if}
-        </section>
+      {#if off || sidesOff}
+        <CheckExplained
+          {over}
+          moreHum={humOff(hope, entry.hum)}
+          pairOff={sidesOff}
+          causes={off ? causes : null}
+          pairCauses={sidesOff ? pairCauses : null}
+          {nameOf}
+        />
       {/if}
       <div class="mt-3 grid grid-cols-2 gap-2 border-t border-base-300 pt-3">
         <button type="button" class="btn min-h-12" aria-pressed={noting} onclick={() => (noting = !noting)}>Note</button
@@ -368,7 +298,7 @@
       {#if noting}
         <label class="mt-3 block">
           <span class="font-semibold">Note</span>
-          <textarea class="textarea mt-1 w-full" rows="3" maxlength="500" bind:value={note}></textarea>
+          <textarea class="textarea mt-1 w-full" rows="3" maxlength="500" bind:value={entry.note}></textarea>
         </label>
       {/if}
       <CheckPhotos
@@ -399,6 +329,7 @@
           <button
             type="button"
             class="btn min-h-14 min-w-0 flex-1 flex-col gap-0 btn-primary"
+            disabled={!show.mayChange}
             onclick={() => void finish()}
             ><span>Done</span><span class="max-w-full truncate text-[0.86em] font-normal"
               >{next ? `next: ${lineName(next)}` : 'that was all'}</span

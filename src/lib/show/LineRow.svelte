@@ -213,7 +213,7 @@
   <span class="num wide text-right" title="Gain to the working level, dB">{show(report?.gain)}</span>
   <span class="num wide text-right" title="Least room between peak and clip, dB">{show(report?.room)}</span>
   <span class="num wide text-right" title="Average level over the hiss at the input, dB">{show(report?.snr)}</span>
-  <span class="num wide text-right" title="Average level over the hum of the whole rig, dB"
+  <span class="num wide text-right" data-hum title="Average level over the hum of the whole rig, dB"
     >{show(report?.hum?.below)}</span
   >
   <span class="verdict flex min-w-0 items-center gap-2 {report ? SEVERITY_TEXT[report.severity] : 'text-quiet'}">

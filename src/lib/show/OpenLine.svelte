@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { useShow } from './context';
   import type { Remedy } from '$core/advise/remedies';
   import { type LineReport, problems } from '$core/judge/judge';
   import { rank } from '$core/judge/types';
@@ -23,6 +24,7 @@
   import ResponseChart from './ResponseChart.svelte';
   import type { ToleranceRun } from './tolerance.svelte';
 
+  const show = useShow();
   interface Props {
     plan: Plan;
     line: Line;
@@ -117,7 +119,13 @@
     </div>
   {/if}
   {#if report && panel === 'hum'}
-    {#await import('./HumPanel.svelte') then { default: HumPanel }}<HumPanel {plan} {line} {report} {loops} />{/await}
+    {#await import('./HumPanel.svelte') then { default: HumPanel }}<HumPanel
+        {plan}
+        {line}
+        {report}
+        {loops}
+        showId={show.id}
+      />{/await}
   {/if}
   {#if panel === 'contacts'}
     {#await import('./ContactsPanel.svelte') then { default: ContactsPanel }}<ContactsPanel {plan} {line} />{/await}

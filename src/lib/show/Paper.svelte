@@ -18,9 +18,8 @@
   interface Props {
     printed: Printed | null;
     ticks: readonly string[];
-    revision: number;
   }
-  const { printed, ticks, revision }: Props = $props();
+  const { printed, ticks }: Props = $props();
 
   const show = useShow();
   const { session } = show;
@@ -34,6 +33,7 @@
     ['phantom', 'Phantom'],
     ['gain', 'Gains'],
     ['cables', 'Cables'],
+    ['small', 'Small things'],
     ['packing', 'Packing'],
     ['labels', 'Labels'],
     ['changeover', 'Changeovers']
@@ -62,7 +62,8 @@
   const stamp = $derived(
     printed ? new Date(printed.at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }) : ''
   );
-  const pdf = $derived(`/api/shows/${show.id}/paper/${view}.pdf?size=${size}&marks=${printed && marks ? 'yes' : 'no'}`);
+  const pdfOf = (what: View | 'all'): string =>
+    `/api/shows/${show.id}/paper/${what}.pdf?size=${size}&marks=${printed && marks ? 'yes' : 'no'}`;
   const waiting = $derived(session.save !== 'saved');
 
   async function csv(): Promise<void> {
@@ -76,8 +77,14 @@
     URL.revokeObjectURL(link.href);
   }
 
+  function mayChange(): boolean {
+    if (!show.mayChange) toast.error('You may look at this show, not change it.');
+    return show.mayChange;
+  }
+
   /** Remembers what is on paper now: the next one marks what has changed. */
   async function keep(): Promise<void> {
+    if (!mayChange()) return;
     const answer = await fetch(`/api/shows/${show.id}/print`, { method: 'POST' }).catch(() => null);
     if (!answer?.ok) toast.error('Not noted as printed: the server cannot be reached. Try again.');
     else {
@@ -88,6 +95,7 @@
   }
 
   async function tick(key: string, on: boolean): Promise<void> {
+    if (!mayChange()) return void (ticked = new Set(ticked));
     const set = (value: boolean): void => {
       const next = new Set(ticked);
       if (value) next.add(key);
@@ -134,11 +142,20 @@
       </select>
       <a
         class="btn btn-sm {waiting ? 'btn-disabled' : ''}"
-        href={pdf}
+        href={pdfOf(view)}
         target="_blank"
         rel="noopener"
         aria-disabled={waiting}
         title={waiting ? 'Changes are still being saved' : undefined}>PDF</a
+      >
+      <a
+        class="btn btn-sm {waiting ? 'btn-disabled' : ''}"
+        href={pdfOf('all')}
+        target="_blank"
+        rel="noopener"
+        aria-disabled={waiting}
+        title={waiting ? 'Changes are still being saved' : 'Every sheet, cards and labels, one after the other'}
+        >All as PDF</a
       >
       {#if sheet}<button type="button" class="btn btn-sm" onclick={() => void csv()}>CSV</button>{/if}
       <button type="button" class="btn btn-sm" onclick={() => window.print()}>Print</button>
@@ -155,7 +172,7 @@
     <div class="px-5 pt-4 max-sm:px-2">
       <article class="paper" data-sheet={view}>
         <header class="flex justify-between gap-4 text-[0.86em]">
-          <strong>{show.name}</strong><span>revision {revision}</span>
+          <strong>{show.name}</strong><span>revision {session.revision}</span>
         </header>
         {#if sheet}
           <PaperSheet {sheet} since={before && printed ? printed.revision : null} {ticked} ontick={tick} />

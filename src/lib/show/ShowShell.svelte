@@ -14,12 +14,21 @@
   import type { SentEdit } from './wire';
 
   interface Props {
-    data: { id: string; name: string; plan: Plan; revision: number; log: SentEdit[]; crewKit: Kit };
+    data: {
+      id: string;
+      name: string;
+      plan: Plan;
+      revision: number;
+      log: SentEdit[];
+      crewKit: Kit;
+      guest: boolean;
+      mayChange: boolean;
+    };
     children: Snippet;
   }
   const { data, children }: Props = $props();
 
-  const session = untrack(() => new ShowSession(data.id, data.plan, data.revision, data.log));
+  const session = untrack(() => new ShowSession(data.id, data.plan, data.revision, data.log, data.mayChange));
   let judging = $state.raw<Judging>();
   let help = $state.raw<(() => void) | null>(null);
 
@@ -35,6 +44,7 @@
     get crewKit() {
       return data.crewKit;
     },
+    mayChange: untrack(() => data.mayChange),
     undo: () => announce(session.undo(), 'Undone'),
     redo: () => announce(session.redo(), 'Redone'),
     get help() {
@@ -48,6 +58,7 @@
     saved: 'Saved',
     saving: 'Saving …',
     retrying: 'Not saved, retrying',
+    'signed-out': 'Not saved: signed out',
     gone: 'This show was deleted'
   } as const;
 
@@ -56,7 +67,7 @@
     void session.open();
     // The other views are at hand when the server is not.
     void Promise.allSettled(
-      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/compare/x'].map((to) =>
+      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/earth', '/trace', '/listen', '/compare/x'].map((to) =>
         preloadCode(`/show/${data.id}${to}`)
       )
     );
@@ -95,24 +106,33 @@
 
 <Header
   show={{ id: data.id, name: data.name }}
-  status={STATUS[session.save]}
-  statusTone={session.save === 'retrying' || session.save === 'gone' ? 'text-warning font-semibold' : 'text-quiet'}
+  guest={data.guest}
+  status={data.mayChange ? STATUS[session.save] : 'Looking only'}
+  statusTone={['retrying', 'signed-out', 'gone'].includes(session.save) ? 'text-warning font-semibold' : 'text-quiet'}
   onhelp={help ?? undefined}
 >
   {#snippet extra()}
-    <button
-      type="button"
-      class="text-quiet hover:text-base-content disabled:opacity-40"
-      disabled={session.history.undo.length === 0}
-      onclick={show.undo}>Undo</button
-    >
-    <button
-      type="button"
-      class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden"
-      disabled={session.history.redo.length === 0}
-      onclick={show.redo}>Redo</button
-    >
+    {#if data.mayChange}
+      <button
+        type="button"
+        class="text-quiet hover:text-base-content disabled:opacity-40"
+        disabled={session.history.undo.length === 0}
+        onclick={show.undo}>Undo</button
+      >
+      <button
+        type="button"
+        class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden"
+        disabled={session.history.redo.length === 0}
+        onclick={show.redo}>Redo</button
+      >
+    {/if}
   {/snippet}
 </Header>
+{#if session.save === 'signed-out'}
+  <p class="border-b border-warning px-5 py-2" role="alert">
+    You are signed out. What you changed waits in this browser.
+    <a class="underline" href="/sign-in?to=/show/{data.id}" data-sveltekit-reload>Sign in</a>, and it is saved.
+  </p>
+{/if}
 <Conflicts {session} />
 {@render children()}

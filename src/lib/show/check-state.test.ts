@@ -1,4 +1,4 @@
-import type { Expected } from '$core/check/expected';
+import { type Expected, gainToWorking, peakAt } from '$core/check/expected';
 import type { Reading } from '$core/check/reading';
 import { judgePlan } from '$core/judge/judge';
 import { traceLines } from '$core/plan/lines';
@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkable, gainOff, humOff, isOff, orderOf, standingOf } from './check-state';
 
-const expected: Expected = { gain: { usual: 30, from: 24, to: 36 }, humBelow: 70 };
+const expected: Expected = { gain: { usual: 30, from: 24, to: 36 }, crest: 14, humBelow: 70 };
 const reading: Reading = {
   id: '00000000-0000-4000-8000-000000000000',
   lineId: 'x',
@@ -30,6 +30,19 @@ describe('how a line stands', () => {
         // What is not known is never off.
         expect(gainOff({ ...expected, gain: null }, gain)).toBe(0);
         expect(gainOff(expected, null)).toBe(0);
+      })
+    ));
+  it('by the peak that was read at it, whatever room was left', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: -30, max: 60 }), fc.integer({ min: -30, max: 30 }), (gain, more) => {
+        // Planned: at 30 dB the loudest stands at −4 dBFS.
+        const peak = peakAt(expected, gain)!;
+        expect(peak).toBe(-4 + gain - 30);
+        expect(gainToWorking(expected, { gainDb: gain, peakDb: peak })).toBeCloseTo(30, 9);
+        // Louder by so much than planned: so much less gain would do.
+        expect(gainToWorking(expected, { gainDb: gain, peakDb: peak + more })).toBeCloseTo(30 - more, 9);
+        expect(gainToWorking(expected, { gainDb: gain, peakDb: null })).toBe(gain);
+        expect(isOff(expected, { gainDb: gain, peakDb: peak, hum: null, content: null })).toBe(false);
       })
     ));
   it('hum is off only when it is louder than foreseen', () => {

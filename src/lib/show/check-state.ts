@@ -1,5 +1,7 @@
-import { type Expected } from '$core/check/expected';
+import { type Expected, gainToWorking } from '$core/check/expected';
 import { HUM_WORDS, humWord } from '$core/check/hum';
+import { pairOff } from '$core/check/pair';
+import type { PairReading } from '$core/check/pair-reading';
 import type { Reading } from '$core/check/reading';
 import type { Line } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
@@ -35,11 +37,20 @@ export function humOff(expected: Expected, hum: Reading['hum']): boolean {
 }
 
 /** Whether a reading is other than planned. */
-export const isOff = (expected: Expected, r: Pick<Reading, 'gainDb' | 'hum' | 'content'>): boolean =>
-  gainOff(expected, r.gainDb) !== 0 || humOff(expected, r.hum) || (r.content !== null && r.content !== 'right');
+export const isOff = (expected: Expected, r: Pick<Reading, 'gainDb' | 'peakDb' | 'hum' | 'content'>): boolean =>
+  gainOff(expected, gainToWorking(expected, r)) !== 0 ||
+  humOff(expected, r.hum) ||
+  (r.content !== null && r.content !== 'right');
 
-export const standingOf = (expected: Expected, reading: Reading | undefined): Standing =>
-  !reading ? 'open' : !reading.done ? 'started' : isOff(expected, reading) ? 'off' : 'right';
+/** @param pair what the two sides of its pair should do, where it is one of two */
+export const standingOf = (expected: Expected, reading: Reading | undefined, pair?: PairReading): Standing =>
+  !reading
+    ? 'open'
+    : !reading.done
+      ? 'started'
+      : isOff(expected, reading) || (pair && pairOff(pair, reading.pair))
+        ? 'off'
+        : 'right';
 
 /** Lines in the order of the check. @param place where a line stands */
 export function orderOf(

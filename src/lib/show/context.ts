@@ -11,6 +11,8 @@ export interface Show {
   /** Undefined until the page runs in a browser. */
   readonly judging: Judging | undefined;
   readonly crewKit: Kit;
+  /** Whether who looks at it may change it; whoever has but a link to it, or reads, may not. */
+  readonly mayChange: boolean;
   undo(): void;
   redo(): void;
   /** What the key for help opens; set by the view that is shown. */

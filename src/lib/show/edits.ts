@@ -1,3 +1,4 @@
+import { uuid } from '$lib/uuid';
 import { keptSettings, modelOf, portOf } from '$core/gear/catalogue';
 import { plugFor } from '$core/gear/cables';
 import { editBy } from '$core/plan/diff';
@@ -9,11 +10,11 @@ import { dropLine, putLine } from '$core/plan/put';
 
 /** The edits the screen makes, each one step of undo. */
 
-const id = (): string => crypto.randomUUID();
+const id = (): string => uuid();
 /** Short ids for the parts of a new line, with one stem so that they are recognised in an exported file. */
 function idMaker(plan: Plan): (role: string) => string {
   for (;;) {
-    const stem = `l${crypto.randomUUID().slice(0, 6)}`;
+    const stem = `l${uuid().slice(0, 6)}`;
     if (!(`${stem}-in` in plan.devices)) return (role) => `${stem}-${role}`;
   }
 }
@@ -93,6 +94,41 @@ export const setSupply = (plan: Plan, device: string, subject: string, supply: s
     draft.devices[device].supply = supply;
   });
 
+/** A supply as a whole: new, or changed. */
+export const putSupply = (plan: Plan, supply: string, value: Plan['supplies'][string]): Edit | null =>
+  set(plan, value.name, (draft) => {
+    draft.supplies[supply] = value;
+  });
+
+/** Takes a supply out that nothing hangs on. */
+export const dropSupply = (plan: Plan, supply: string): Edit | null =>
+  set(plan, plan.supplies[supply].name, (draft) => {
+    delete draft.supplies[supply];
+  });
+
+/** EMFs as they are believed after something was measured. */
+export const believe = (plan: Plan, beliefs: Readonly<Record<string, { emf: number; spread: number }>>): Edit | null =>
+  set(plan, 'what was measured', (draft) => {
+    for (const [id, belief] of Object.entries(beliefs)) Object.assign(draft.supplies[id], belief);
+  });
+
+/** Where a desk, or whatever else has inputs of its own, is plugged in. */
+export const setHostSupply = (plan: Plan, host: string, supply: string): Edit | null =>
+  set(plan, plan.hosts[host].name, (draft) => {
+    draft.hosts[host].supply = supply;
+  });
+
+export const setOutdoors = (plan: Plan, outdoors: boolean): Edit | null =>
+  set(plan, 'where it is played', (draft) => {
+    if (outdoors) draft.policy.outdoors = true;
+    else delete draft.policy.outdoors;
+  });
+
+export const setMains = (plan: Plan, hz: 50 | 60): Edit | null =>
+  set(plan, 'the mains', (draft) => {
+    draft.policy.mainsHz = hz;
+  });
+
 /** What a host's phantom supply gives to all inputs together, amperes; 0 where it is not known. */
 export const setPhantomMost = (plan: Plan, host: string, ampere: number): Edit | null =>
   set(plan, `phantom of ${plan.hosts[host].name}`, (draft) => {
@@ -144,7 +180,7 @@ export const dropOwn = (plan: Plan, own: string): Edit | null =>
 /** An id that no own model of the show has. */
 export function ownId(plan: Plan): string {
   for (;;) {
-    const made = `own-${crypto.randomUUID().slice(0, 8)}`;
+    const made = `own-${uuid().slice(0, 8)}`;
     if (!plan.models || !(made in plan.models)) return made;
   }
 }

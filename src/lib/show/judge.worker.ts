@@ -1,21 +1,34 @@
 import type { Hints } from '$core/advise/hints';
 import type { Cause } from '$core/check/cause';
 import type { Reading } from '$core/check/reading';
+import type { PairCause } from '$core/check/pair';
+import type { PairReading } from '$core/check/pair-reading';
 import type { VenueLine } from '$core/check/venue';
+import type { Pair } from '$core/judge/pairs';
 import type { Remedy } from '$core/advise/remedies';
 import type { Kit } from '$core/kit/schema';
 import { judgeWhole, type LineReport } from '$core/judge/judge';
 import { type Pieces, Whole } from '$core/judge/whole';
-import { traceLines } from '$core/plan/lines';
+import { isComplete, traceLines } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 import type { Influence } from '$core/rig/influence';
 import type { Loop } from '$core/rig/loops';
+import type { RingBench } from '$core/rig/loops';
+import type { Belief, Measured } from '$core/trace/belief';
+import type { Cure } from '$core/trace/cures';
+import type { Answer, Ask, Trace } from '$core/trace/infer';
+import type { EarthMap, EarthRing } from '$core/trace/map';
+import type { TraceView } from '$core/trace/view';
 import { expose } from 'comlink';
 
 /** What is known of each piece of the rig: an unchanged piece is not solved again. */
 const pieces: Pieces = new Map();
 /** What was handed out last, by line: only what differs is handed out again. */
 const sent = new Map<string, string>();
+/** The trace that is under way: what it has solved is kept for its next question. */
+let tracing: { key: string; trace: Trace } | null = null;
+/** Pieces as rings are looked for in them. */
+const benches = new Map<string, RingBench | null>();
 let latest = 0;
 /** Work between two looks at whether a newer plan has come in, milliseconds. */
 const SLICE = 24;
@@ -94,6 +107,12 @@ const api = {
     return line ? explain(plan, line, reading, new Whole(plan, new Map(pieces))) : [];
   },
 
+  /** What explains best what two sides of a pair do together. */
+  async explainPair(plan: Plan, pair: Pair, read: PairReading): Promise<PairCause[]> {
+    const { explainPair } = await deeper();
+    return explainPair(plan, pair, read, new Whole(plan, new Map(pieces)));
+  },
+
   /** The stand-in venue of a seed. */
   async venue(plan: Plan, seed: number): Promise<VenueLine[]> {
     const { venueOf } = await deeper();
@@ -104,6 +123,36 @@ const api = {
   loops(plan: Plan, lineId: string): Loop[] {
     const cables = traceLines(plan).find((l) => l.id === lineId)?.cables ?? [];
     return new Whole(plan, new Map(pieces)).loops().filter((loop) => cables.includes(loop.cable));
+  },
+
+  /** The earths of the whole rig as a map. */
+  async earth(plan: Plan): Promise<EarthMap> {
+    const { earthMap } = await deeper();
+    const whole = new Whole(plan, pieces);
+    return earthMap(whole, new Map(judgeWhole(whole).map((r) => [r.id, r])), benches);
+  },
+
+  /** A trace of a line as far as its answers go; null for a line that is not complete. */
+  async trace(plan: Plan, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {
+    const line = traceLines(plan).find((l) => l.id === lineId);
+    const { Trace, traceView } = await deeper();
+    if (!line || !isComplete(plan, line)) return null;
+    const key = JSON.stringify([plan, lineId]);
+    if (tracing?.key !== key) tracing = { key, trace: new Trace(plan, line, new Whole(plan, new Map(pieces))) };
+    return traceView(tracing.trace, answers, skipped);
+  },
+
+  /** EMFs as they are to be believed after something was measured. */
+  async narrowed(plan: Plan, what: Measured): Promise<Record<string, Belief>> {
+    const { narrowed } = await deeper();
+    return narrowed(plan, what);
+  },
+
+  /** What would quieten a ring, best first. */
+  async cures(plan: Plan, ring: EarthRing): Promise<Cure[]> {
+    const { curesFor } = await deeper();
+    const known = new Map(pieces);
+    return curesFor(plan, ring, judgeWhole(new Whole(plan, known)), known);
   },
 
   /** What moves one line's gain at a frequency, most first. */

@@ -2,12 +2,20 @@ import type { Remedy } from '$core/advise/remedies';
 import type { Hints } from '$core/advise/hints';
 import type { Cause } from '$core/check/cause';
 import type { Reading } from '$core/check/reading';
+import type { PairCause } from '$core/check/pair';
+import type { PairReading } from '$core/check/pair-reading';
 import type { VenueLine } from '$core/check/venue';
+import type { Pair } from '$core/judge/pairs';
 import type { Kit } from '$core/kit/schema';
 import type { LineReport } from '$core/judge/judge';
 import type { Plan } from '$core/plan/schema';
 import type { Influence } from '$core/rig/influence';
 import type { Loop } from '$core/rig/loops';
+import type { Belief, Measured } from '$core/trace/belief';
+import type { Cure } from '$core/trace/cures';
+import type { Answer, Ask } from '$core/trace/infer';
+import type { EarthMap, EarthRing } from '$core/trace/map';
+import type { TraceView } from '$core/trace/view';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { JudgeApi } from './judge.worker';
 
@@ -69,12 +77,32 @@ export class Judging {
     return this.#api.explain(plan, lineId, reading);
   }
 
+  explainPair(plan: Plan, pair: Pair, read: PairReading): Promise<PairCause[]> {
+    return this.#api.explainPair(plan, pair, read);
+  }
+
   venue(plan: Plan, seed: number): Promise<VenueLine[]> {
     return this.#api.venue(plan, seed);
   }
 
   loops(plan: Plan, lineId: string): Promise<Loop[]> {
     return this.#api.loops(plan, lineId);
+  }
+
+  earth(plan: Plan): Promise<EarthMap> {
+    return this.#api.earth(plan);
+  }
+
+  narrowed(plan: Plan, what: Measured): Promise<Record<string, Belief>> {
+    return this.#api.narrowed(plan, what);
+  }
+
+  trace(plan: Plan, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {
+    return this.#api.trace(plan, lineId, answers, skipped);
+  }
+
+  cures(plan: Plan, ring: EarthRing): Promise<Cure[]> {
+    return this.#api.cures(plan, ring);
   }
 
   influences(plan: Plan, lineId: string, hz: number): Promise<Influence[]> {

@@ -1,3 +1,4 @@
+import { uuid } from '$lib/uuid';
 import type { Reading } from '$core/check/reading';
 import { loadPhotos, loadReadings, savePhotos, saveReadings } from './store';
 import type { PhotoHere, PhotoOf, Read } from './read';
@@ -15,6 +16,8 @@ export class Readings {
   photos = $state.raw<readonly (PhotoOf | PhotoHere)[]>([]);
   /** How many readings and pictures are not on the server yet. */
   waiting = $state(0);
+  /** They wait because nobody is signed in here any more. */
+  signedOut = $state(false);
   #queue: Reading[] = [];
   #pictures: PhotoHere[] = [];
   #sending = false;
@@ -67,7 +70,7 @@ export class Readings {
 
   /** Adds a picture of a line. @param data JPEG as a data URL */
   async addPhoto(lineId: string, data: string): Promise<void> {
-    this.#hold({ id: crypto.randomUUID(), lineId, at: new Date().toISOString(), data });
+    this.#hold({ id: uuid(), lineId, at: new Date().toISOString(), data });
     await this.#keep();
     void this.#send();
   }
@@ -129,6 +132,11 @@ export class Readings {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ readings })
     }).catch(() => null);
+    return this.#taken(answer);
+  }
+
+  #taken(answer: Response | null): boolean {
+    this.signedOut = answer?.status === 401;
     return answer?.ok ?? false;
   }
 
@@ -139,7 +147,7 @@ export class Readings {
       headers: { 'content-type': 'image/jpeg' },
       body: bytes
     }).catch(() => null);
-    return answer?.ok ?? false;
+    return this.#taken(answer);
   }
 
   /** One at a time: an answer that comes late must not stand in front of a newer one. What happens meanwhile is fetched after it. */

@@ -1,3 +1,4 @@
+import { uuid } from '$lib/uuid';
 import { forceOnto } from '$core/plan/diff';
 import { applyEdit, reverseOps, squashOps } from '$core/plan/edit';
 import type { Edit, Plan } from '$core/plan/schema';
@@ -7,7 +8,7 @@ import { type History, NO_HISTORY, record } from './history';
 import { loadPending, savePending } from './store';
 import type { PushAnswer, SentEdit } from './wire';
 
-export type SaveState = 'saved' | 'saving' | 'retrying' | 'gone';
+export type SaveState = 'saved' | 'saving' | 'retrying' | 'signed-out' | 'gone';
 
 const FIRST_WAIT = 500;
 const LONGEST_WAIT = 8000;
@@ -24,7 +25,8 @@ export class ShowSession {
   /** The last thing that went wrong, for a message. */
   trouble = $state<string | null>(null);
   #queue: SentEdit[] = [];
-  #revision: number;
+  /** Of the server, as far as it is known here. */
+  revision = $state(0);
   /** A message is on its way. */
   #sending = false;
   #wait = FIRST_WAIT;
@@ -39,10 +41,12 @@ export class ShowSession {
     readonly id: string,
     plan: Plan,
     revision: number,
-    log: readonly SentEdit[]
+    log: readonly SentEdit[],
+    /** Whether who looks at it may change it. */
+    readonly mayChange = true
   ) {
     this.plan = plan;
-    this.#revision = revision;
+    this.revision = revision;
     this.history = log.reduce(record, NO_HISTORY);
     this.#known = new Set(log.map((sent) => sent.edit.id));
   }
@@ -74,6 +78,10 @@ export class ShowSession {
   /** Applies an edit here and now. Returns false, with a message, when it cannot be done. */
   do(edit: Edit | null): boolean {
     if (!edit) return true;
+    if (!this.mayChange) {
+      this.trouble = 'You may look at this show, not change it.';
+      return false;
+    }
     const merged = this.#mergeIntoLast(edit);
     if (merged) return merged.ok;
     return this.#take({ edit, kind: 'do', of: null });
@@ -83,7 +91,7 @@ export class ShowSession {
     const step = this.history.undo.at(-1);
     if (!step) return null;
     const done = this.#take({
-      edit: { id: crypto.randomUUID(), label: step.label, ops: reverseOps(step.ops) },
+      edit: { id: uuid(), label: step.label, ops: reverseOps(step.ops) },
       kind: 'undo',
       of: step.id
     });
@@ -95,7 +103,7 @@ export class ShowSession {
     const step = this.history.redo.at(-1);
     if (!step) return null;
     const done = this.#take({
-      edit: { id: crypto.randomUUID(), label: step.label, ops: [...step.ops] },
+      edit: { id: uuid(), label: step.label, ops: [...step.ops] },
       kind: 'redo',
       of: step.id
     });
@@ -109,7 +117,7 @@ export class ShowSession {
     this.aside = this.aside.filter((_, k) => k !== index);
     if (mine) {
       const ops = forceOnto(this.plan, item.sent.edit);
-      if (ops.length > 0) this.do({ ...item.sent.edit, id: crypto.randomUUID(), ops });
+      if (ops.length > 0) this.do({ ...item.sent.edit, id: uuid(), ops });
     }
     void this.#keep();
   }
@@ -190,7 +198,7 @@ export class ShowSession {
       const response = await fetch(`/api/shows/${this.id}/edits`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ base: this.#revision, edits })
+        body: JSON.stringify({ base: this.revision, edits })
       });
       if (response.ok || response.status === 409) {
         const { PushAnswerSchema } = await import('./wire');
@@ -199,6 +207,10 @@ export class ShowSession {
         this.save = 'gone';
         this.#sending = false;
         return;
+      } else if (response.status === 401) {
+        // What waits here goes when somebody is signed in again, in this window or another.
+        this.#sending = false;
+        return this.#later('signed-out');
       } else if (response.status < 500) {
         refused = ((await response.json().catch(() => null)) as { message?: string } | null)?.message ?? 'refused';
       }
@@ -215,15 +227,15 @@ export class ShowSession {
     else this.save = 'saved';
   }
 
-  #later(): void {
-    this.save = 'retrying';
+  #later(state: SaveState = 'retrying'): void {
+    this.save = state;
     this.#schedule(this.#wait);
     this.#wait = Math.min(this.#wait * 2, LONGEST_WAIT);
   }
 
   #settle({ revision, accepted, conflict, plan }: PushAnswer): void {
     this.#queue = this.#queue.filter((s) => !accepted.includes(s.edit.id));
-    this.#revision = revision;
+    this.revision = revision;
     if (conflict) this.#setAside(conflict.id, editFaultText(conflict.fault as Parameters<typeof editFaultText>[0]));
     if (plan) this.#rebase(plan);
   }
@@ -254,8 +266,8 @@ export class ShowSession {
     const { PlanSchema } = await import('$core/plan/schema');
     const body = (await response.json()) as { plan: unknown; revision: number };
     const plan = PlanSchema.safeParse(body.plan);
-    if (!plan.success || body.revision <= this.#revision || this.#queue.length > 0) return;
-    this.#revision = body.revision;
+    if (!plan.success || body.revision <= this.revision || this.#queue.length > 0) return;
+    this.revision = body.revision;
     this.plan = plan.data;
   };
 }

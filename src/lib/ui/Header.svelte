@@ -5,12 +5,14 @@
 
   interface Props {
     show?: { id: string; name: string };
+    /** Somebody with a link to this one show: there is nothing else for them. */
+    guest?: boolean;
     status?: string;
     statusTone?: string;
     onhelp?: () => void;
     extra?: Snippet;
   }
-  const { show, status = '', statusTone = 'text-quiet', onhelp, extra }: Props = $props();
+  const { show, guest = false, status = '', statusTone = 'text-quiet', onhelp, extra }: Props = $props();
   const links = $derived(
     show
       ? ([
@@ -19,11 +21,16 @@
           [`/show/${show.id}/schools`, 'Schools'],
           [`/show/${show.id}/kit`, 'Kit'],
           [`/show/${show.id}/paper`, 'Paper'],
-          [`/show/${show.id}/check`, 'Check']
+          [`/show/${show.id}/check`, 'Check'],
+          [`/show/${show.id}/earth`, 'Earth'],
+          [`/show/${show.id}/trace`, 'Trace'],
+          [`/show/${show.id}/listen`, 'Listen']
         ] as const)
       : ([
           ['/', 'Shows'],
-          ['/kit', 'Kit']
+          ['/kit', 'Kit'],
+          ['/drill', 'Drill'],
+          ['/crew', 'Crew']
         ] as const)
   );
 </script>
@@ -31,7 +38,11 @@
 <header
   class="no-print flex min-h-[46px] items-center gap-x-5 border-b border-base-300 bg-card px-5 max-sm:flex-wrap max-sm:gap-x-3 max-sm:px-3.5 max-sm:pt-2"
 >
-  <a href="/" class="text-[1.3em] font-bold tracking-tight" aria-label="Guanxi, all shows">Guanxi</a>
+  {#if guest}
+    <span class="text-[1.3em] font-bold tracking-tight">Guanxi</span>
+  {:else}
+    <a href="/" class="text-[1.3em] font-bold tracking-tight" aria-label="Guanxi, all shows">Guanxi</a>
+  {/if}
   {#if show}
     <a href="/show/{show.id}" class="min-w-0 truncate font-bold">{show.name}</a>
   {/if}

@@ -1,3 +1,4 @@
+import { atLeast } from '$lib/crew/roles';
 import { found, idOf } from '$lib/server/http';
 import { crewKit } from '$lib/server/kit';
 import { getShow, lastEdits } from '$lib/server/shows';
@@ -5,8 +6,14 @@ import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ params, locals }) => {
   const id = idOf(params.id);
-  const { crewId } = await locals.who();
-  const [row, log, kit] = await Promise.all([getShow(crewId, id), lastEdits(crewId, id), crewKit(crewId)]);
+  const who = await locals.who();
+  const guest = who.rank === 'guest';
+  const [row, log, kit] = await Promise.all([
+    getShow(who.crewId, id),
+    lastEdits(who, id),
+    // What a crew owns is not part of a show that strangers look at.
+    guest ? {} : crewKit(who.crewId)
+  ]);
   const { name, plan, revision } = found(row);
-  return { id, name, plan, revision, log, crewKit: kit };
+  return { id, name, plan, revision, log, crewKit: kit, guest, mayChange: atLeast(who.rank, 'engineer') };
 };

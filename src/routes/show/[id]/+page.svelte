@@ -5,4 +5,4 @@
 </script>
 
 <svelte:head><title>{data.name}, lines · Guanxi</title></svelte:head>
-<LineBoard />
+<LineBoard live={data.live} />

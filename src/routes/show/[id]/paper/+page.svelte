@@ -5,4 +5,4 @@
 </script>
 
 <svelte:head><title>{data.name}, paper · Guanxi</title></svelte:head>
-<Paper printed={data.printed} ticks={data.ticks} revision={data.revision} />
+<Paper printed={data.printed} ticks={data.ticks} />

@@ -9,14 +9,15 @@ import type { Plan } from '$core/plan/schema';
 import { found, idOf } from '$lib/server/http';
 import { crewKit } from '$lib/server/kit';
 import { lastPrint } from '$lib/server/paper';
-import { cardsPdf, labelsPdf, sheetPdf } from '$lib/server/pdf';
+import { cardsPart, labelsPart, type Part, renderPaper, sheetPart } from '$lib/server/pdf';
+import { originForOthers, originOf } from '$lib/server/origin';
 import { getShow } from '$lib/server/shows';
 import { error } from '@sveltejs/kit';
 import * as z from 'zod';
 import type { RequestHandler } from './$types';
 
 const Query = z.object({
-  sheet: z.enum([...SHEET_IDS, 'cards', 'labels']),
+  sheet: z.enum([...SHEET_IDS, 'cards', 'labels', 'all']),
   size: z.enum(['A4', 'LETTER']),
   marks: z.enum(['yes', 'no'])
 });
@@ -28,7 +29,7 @@ const inputOf = (plan: Plan, kit: Kit | null): PaperInput => ({
 });
 
 /** A sheet of a show as PDF, as the show stands now. */
-export const GET: RequestHandler = async ({ params, url, locals }) => {
+export const GET: RequestHandler = async ({ params, url, locals, request }) => {
   const asked = Query.safeParse({
     sheet: params.sheet.replace(/\.pdf$/, ''),
     size: url.searchParams.get('size') ?? 'A4',
@@ -39,18 +40,17 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
   const { crewId } = await locals.who();
   const show = found(await getShow(crewId, idOf(params.id)));
   const input = inputOf(show.plan, kitFor(show.plan, await crewKit(crewId)));
-  const meta = { show: show.name, revision: show.revision, at: new Date(), size };
   const last = marks === 'yes' ? await lastPrint(crewId, show.id) : null;
-  const pdf =
-    sheet === 'labels'
-      ? await labelsPdf(labelsOf(input), `${url.origin}/show/${show.id}?line=`, meta)
-      : sheet === 'cards'
-        ? await cardsPdf(cardsOf(input), sheetOf('boxes', input).note, meta)
-        : await sheetPdf(
-            sheetOf(sheet satisfies SheetId, input, last ? inputOf(last.plan, last.kit) : undefined),
-            meta,
-            last?.revision ?? null
-          );
+  const before = last ? inputOf(last.plan, last.kit) : undefined;
+  const address = `${originForOthers(request) ?? originOf(request)}/show/${show.id}?line=`;
+  const partOf = (what: SheetId | 'cards' | 'labels'): Part =>
+    what === 'labels'
+      ? labelsPart(labelsOf(input), address)
+      : what === 'cards'
+        ? cardsPart(cardsOf(input), sheetOf('boxes', input).note)
+        : sheetPart(sheetOf(what, input, before), last?.revision ?? null);
+  const parts = sheet === 'all' ? [...SHEET_IDS, 'cards' as const, 'labels' as const].map(partOf) : [partOf(sheet)];
+  const pdf = await renderPaper(parts, { show: show.name, revision: show.revision, at: new Date(), size });
   const file = `${show.name} ${sheet}`.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
   return new Response(new Uint8Array(pdf), {
     headers: {

@@ -1,0 +1,58 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { judgeWhole } from '../judge/judge';
+import { type Pieces, Whole } from '../judge/whole';
+import { applyEdit } from '../plan/edit';
+import { planFaults } from '../plan/integrity';
+import type { Plan } from '../plan/schema';
+import { onTwoSupplies, show } from '../tests/plans';
+import { cureText } from '../words/trace';
+import { curesFor } from './cures';
+import { earthMap } from './map';
+
+const SOURCES = [
+  'keyboard earthed',
+  'modular rack earthed',
+  'balanced line',
+  'rca player earthed',
+  'keyboard wall-wart'
+];
+const WAYS = ['3 m, passive box, 30 m, mic', '3 m, active box, 30 m, mic', '8 m, line', '12 m, rca input'];
+
+/** Small shows on two supplies of which some lines close a ring. */
+const shows = fc
+  .array(fc.tuple(fc.constantFrom(...SOURCES), fc.constantFrom(...WAYS)), { minLength: 1, maxLength: 3 })
+  .map((lines): Plan => {
+    const plan = onTwoSupplies(show(...lines.map(([s, w], k) => [`L${k}: ${s}, ${w}`] as [string])));
+    for (const d of Object.values(plan.devices)) if (d.supply !== undefined) d.supply = 'stage';
+    return plan;
+  });
+
+describe('cures of any ring', () => {
+  it('can be applied, quieten the worst input as foreseen, tell whom they disturb, and have words', () =>
+    fc.assert(
+      fc.property(shows, (plan) => {
+        const pieces: Pieces = new Map();
+        const whole = new Whole(plan, pieces);
+        const reports = judgeWhole(whole);
+        const map = earthMap(whole, new Map(reports.map((r) => [r.id, r])));
+        const [ring] = map.rings;
+        if (!ring?.worst || ring.severity === 'clean') return;
+        const cures = curesFor(plan, ring, reports, pieces);
+        expect(new Set(cures.map((c) => JSON.stringify(c.ops))).size).toBe(cures.length);
+        for (const cure of cures) {
+          const edited = applyEdit(plan, { ops: [...cure.ops] });
+          if (!edited.ok) throw new Error(edited.fault.code);
+          expect(planFaults(edited.plan)).toEqual([]);
+          const after = new Map(judgeWhole(new Whole(edited.plan)).map((r) => [r.id, r]));
+          expect(after.get(ring.worst.line)!.hum!.below).toBeCloseTo(cure.after, 6);
+          expect(cure.after).toBeGreaterThan(cure.before);
+          for (const w of cure.worse) expect(after.has(w.line)).toBe(true);
+          for (const [id, d] of Object.entries(edited.plan.devices))
+            expect(d.settings.earth).toBe(plan.devices[id]?.settings.earth);
+          expect(cureText(cure.what)).toMatch(/^[A-Z1]/);
+        }
+      }),
+      { numRuns: 20 }
+    ));
+});

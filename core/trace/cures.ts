@@ -1,0 +1,185 @@
+import { candidates, type RemedyWhat } from '../advise/changes';
+import { costOf } from '../gear/cost';
+import { modelOf } from '../gear/catalogue';
+import { judgeWhole, type LineReport } from '../judge/judge';
+import { mixOf } from '../judge/mix';
+import { rank, type Severity } from '../judge/types';
+import { type Pieces, Whole } from '../judge/whole';
+import { diffPlans } from '../plan/diff';
+import { planFaults } from '../plan/integrity';
+import { copyOf } from '../plan/json';
+import type { Op, Plan } from '../plan/schema';
+import type { EarthRing } from './map';
+
+/** What would quieten a ring, ranked by what the whole rig then puts on the mix. Protective earth is never among it. */
+
+export type CureWhat = RemedyWhat | { readonly code: 'host-supply'; readonly host: string; readonly name: string };
+
+export interface Cure {
+  readonly what: readonly CureWhat[];
+  /** Line that it is made on; null where it is made for the whole desk. */
+  readonly line: string | null;
+  readonly ops: readonly Op[];
+  /** Hum at the worst input of the ring, dB under its playing. */
+  readonly before: number;
+  readonly after: number;
+  /** Hum of all lines together at the mix, dB under one channel's playing. */
+  readonly mixBefore: number;
+  readonly mixAfter: number;
+  /** What has to be had for it, as a class of cost; 0 where it is only a matter of hands. */
+  readonly cost: number;
+  /** Lines whose verdict is worse for it, or that hum more. */
+  readonly worse: readonly { line: string; before: Severity; after: Severity; humDb: number }[];
+}
+
+const MOST = 6;
+/** More kinds of box than these are no more choice. */
+const BOXES = 3;
+/** A cure that brings less than this at the worst input is none, dB. */
+const LEAST_DB = 3;
+/** Hum of another line that moves less than this is not told, dB. */
+const TOLD_DB = 3;
+/** Changes that bear on earths and shields. */
+const BEARS: ReadonlySet<RemedyWhat['code']> = new Set([
+  'box',
+  'setting',
+  'isolate',
+  'supply',
+  'feed',
+  'wiring',
+  'shorter',
+  'move-box',
+  'way',
+  'plugs',
+  'lead'
+]);
+const SWITCHES: ReadonlySet<string> = new Set(['lift', 'power']);
+
+interface Change {
+  readonly what: readonly CureWhat[];
+  readonly line: string | null;
+  readonly apply: (draft: Plan) => void;
+}
+
+/**
+ * Cures of a ring, best first: each is applied to a copy and the whole rig solved again, pieces that it does not touch not anew.
+ * @param pieces what is known of the plan
+ */
+export function curesFor(plan: Plan, ring: EarthRing, reports: readonly LineReport[], pieces: Pieces): Cure[] {
+  if (!ring.worst) return [];
+  const { line } = ring.worst;
+  const known = new Map(reports.map((r) => [r.id, r]));
+  const before = known.get(line)!.hum!.below;
+  const mixBefore = mixOf(reports).hum ?? 0;
+  const singles = changesFor(plan, ring).flatMap((change) => {
+    const tried = tryChange(plan, change, pieces);
+    return tried ? [{ change, ...tried }] : [];
+  });
+  // A box alone leaves the ring closed; with its ground lifted it does not.
+  const lifted = singles
+    .filter(({ change }) => change.what.some((w) => w.code === 'box' || w.code === 'isolate' || w.code === 'way'))
+    .flatMap(({ change, plan: with_ }) =>
+      liftsOn(with_, change.line).flatMap((lift) => {
+        const both: Change = {
+          what: [...change.what, ...lift.what],
+          line: change.line,
+          apply: (draft) => {
+            change.apply(draft);
+            lift.apply(draft);
+          }
+        };
+        const tried = tryChange(plan, both, pieces);
+        return tried ? [{ change: both, ...tried }] : [];
+      })
+    );
+  const seen = new Set<string>();
+  return [...singles, ...lifted]
+    .flatMap(({ change, ops, after }): Cure[] => {
+      const now = new Map(after.map((r) => [r.id, r]));
+      const worst = now.get(line)?.hum?.below;
+      if (worst === undefined || worst - before < LEAST_DB) return [];
+      const key = JSON.stringify(ops);
+      if (seen.has(key)) return [];
+      seen.add(key);
+      return [
+        {
+          what: change.what,
+          line: change.line,
+          ops,
+          before,
+          after: worst,
+          mixBefore,
+          mixAfter: mixOf(after).hum ?? 0,
+          cost: change.what.reduce((sum, w) => sum + priceOf(w), 0),
+          worse: reports.flatMap((was) => {
+            const is = now.get(was.id);
+            if (!is) return [];
+            const humDb = (is.hum?.below ?? 0) - (was.hum?.below ?? 0);
+            const worse = rank(is.severity) > rank(was.severity) || humDb < -TOLD_DB;
+            return worse ? [{ line: was.id, before: was.severity, after: is.severity, humDb }] : [];
+          })
+        }
+      ];
+    })
+    .sort((a, b) => scoreOf(b) - scoreOf(a))
+    .filter(
+      (
+        (boxes) => (c) =>
+          !c.what.some((w) => w.code === 'box') || boxes++ < BOXES
+      )(0)
+    )
+    .slice(0, MOST);
+}
+
+/** Decibels won over all inputs, less what it costs and whom it disturbs. */
+const scoreOf = (c: Cure): number =>
+  Math.min(c.mixAfter, 90) -
+  c.mixBefore +
+  0.3 * (Math.min(c.after, 100) - c.before) -
+  2 * c.cost -
+  6 * c.worse.length -
+  c.what.length;
+
+function priceOf(what: CureWhat): number {
+  const boxes =
+    what.code === 'box' ? [what.model] : what.code === 'isolate' ? ['isolator'] : what.code === 'way' ? what.boxes : [];
+  return boxes.reduce((sum, id) => sum + costOf(id, modelOf(id).family), 0);
+}
+
+function changesFor(plan: Plan, ring: EarthRing): Change[] {
+  const whole = new Whole(plan);
+  const on = whole.lines.filter((l) => ring.lines.includes(l.id));
+  const singles = on.flatMap((line) =>
+    candidates(plan, line)
+      .filter(({ what }) => BEARS.has(what.code) && (what.code !== 'setting' || SWITCHES.has(what.setting)))
+      .map(({ what, apply }): Change => ({ what: [what], line: line.id, apply }))
+  );
+  const hosts = ring.hosts.flatMap((host) =>
+    ring.supplies
+      .filter((supply) => supply !== plan.hosts[host]?.supply)
+      .map((supply): Change => ({
+        what: [{ code: 'host-supply', host: plan.hosts[host].name, name: plan.supplies[supply].name }],
+        line: null,
+        apply: (draft) => {
+          draft.hosts[host].supply = supply;
+        }
+      }))
+  );
+  return [...singles, ...hosts];
+}
+
+const liftsOn = (plan: Plan, lineId: string | null): Change[] => {
+  const line = new Whole(plan).lines.find((l) => l.id === lineId);
+  if (!line) return [];
+  return candidates(plan, line)
+    .filter(({ what }) => what.code === 'setting' && what.setting === 'lift' && what.value === 'lifted')
+    .map(({ what, apply }) => ({ what: [what], line: line.id, apply }));
+};
+
+function tryChange(plan: Plan, change: Change, pieces: Pieces): { plan: Plan; ops: Op[]; after: LineReport[] } | null {
+  const draft = copyOf(plan);
+  change.apply(draft);
+  const ops = diffPlans(plan, draft);
+  if (ops.length === 0 || planFaults(draft).length > 0) return null;
+  return { plan: draft, ops, after: judgeWhole(new Whole(draft, new Map(pieces))) };
+}

@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { LESSON_TEXTS } from '../words/drill';
+import { type Asked, drillRig, LESSONS, lessonRig, MOST_LEVEL, scoreOf } from './drill';
+import { Trace } from './infer';
+import { Stagehand, traced } from './rigs';
+
+describe('drills', () => {
+  it('each of the first teaches the one thing that it is for', () => {
+    for (const { code } of LESSONS) {
+      const rig = lessonRig(code);
+      expect([code, rig.hidden.code]).toEqual([code, code]);
+      expect(LESSON_TEXTS[code].teaches.length).toBeGreaterThan(60);
+      // It can be told: the cause is one of those that may be named.
+      expect(new Trace(rig.plan, rig.line).hypotheses.map((h) => h.id)).toContain(rig.hidden.id);
+    }
+  });
+  it('get harder: more causes at every level', () => {
+    const codes = (level: number): Set<string> =>
+      new Set(Array.from({ length: 25 }, (_, k) => drillRig(k + 1, level).hidden.code));
+    const [one, two, three] = Array.from({ length: MOST_LEVEL }, (_, k) => codes(k + 1));
+    for (const code of one) expect(['loop', 'shield', 'low-level', 'pickup']).toContain(code);
+    expect(two.size).toBeGreaterThan(one.size);
+    expect(three.size).toBeGreaterThanOrEqual(two.size);
+  });
+  it('score full marks for going by the evidence, less for time, little for a guess, nothing for a wrong cause', () => {
+    const rig = lessonRig('pickup');
+    const hand = new Stagehand(rig);
+    const best = traced(rig, hand);
+    const trace = new Trace(rig.plan, rig.line);
+    const minutesOf = (ask: string): number =>
+      trace.probes.find((p) => p.id === ask)?.minutes ?? (ask === 'sound' ? 0.3 : 0.5);
+    const asked: Asked[] = best.asks.map((ask) => ({ minutes: minutesOf(ask), answer: hand.answer(ask) }));
+    const full = scoreOf(rig, asked, rig.hidden.id);
+    expect([full.right, full.points]).toEqual([true, 100]);
+    const slow = scoreOf(rig, [...asked, { minutes: 6, answer: null }], rig.hidden.id);
+    expect(slow.points).toBe(70);
+    const guess = scoreOf(rig, [], rig.hidden.id);
+    expect(guess.right).toBe(true);
+    expect(guess.points).toBeLessThan(80);
+    const wrong = trace.hypotheses.find((h) => h.id !== rig.hidden.id)!;
+    expect(scoreOf(rig, asked, wrong.id)).toMatchObject({ right: false, points: 0 });
+  });
+});

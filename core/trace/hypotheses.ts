@@ -1,0 +1,211 @@
+import { modelOf } from '../gear/catalogue';
+import { CABLES } from '../gear/cables';
+import { readingsAt } from '../plan/devices';
+import { diffPlans } from '../plan/diff';
+import { applyEdit } from '../plan/edit';
+import { copyOf } from '../plan/json';
+import type { Line } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import type { HumSource } from '../rig/stray';
+import type { Situation } from './heard';
+
+/** What may be behind a noise on a line: each a state of this plan, to be solved. */
+
+export const SOUNDS = ['hum', 'buzz', 'whine', 'hiss', 'crackle', 'radio'] as const;
+export type Sound = (typeof SOUNDS)[number];
+
+export type CauseCode =
+  | 'loop'
+  | 'dimmers'
+  | 'pickup'
+  | 'transformer'
+  | 'electric'
+  | 'supply'
+  | 'shield'
+  | 'leg'
+  | 'contact'
+  | 'pin-1'
+  | 'radio'
+  | 'low-level'
+  | 'starved'
+  | 'wrong-input'
+  | 'own-supply'
+  | 'several';
+
+export interface Hypothesis {
+  readonly id: string;
+  readonly code: CauseCode;
+  /** Device, cable or supply that it is about. */
+  readonly of: string | null;
+  readonly prior: number;
+  readonly situation: Situation;
+  /** The plan without it. */
+  readonly plain: Plan;
+  /** How it sounds, where that is not read off its spectrum. */
+  readonly sound?: Sound;
+}
+
+/** How often each is met on stages, our own estimate: what matters is which is met more often than another. */
+const PRIOR: Readonly<Record<CauseCode, number>> = {
+  loop: 0.24,
+  dimmers: 0.1,
+  pickup: 0.12,
+  transformer: 0.04,
+  electric: 0.1,
+  supply: 0.1,
+  shield: 0.08,
+  leg: 0.05,
+  contact: 0.06,
+  'pin-1': 0.03,
+  radio: 0.03,
+  'low-level': 0.06,
+  starved: 0.04,
+  'wrong-input': 0.04,
+  'own-supply': 0.04,
+  several: 0.06
+};
+
+/** How much stronger than planned a thing is when it is what one hears. */
+const STRONG = { emf: 10, least: 0.5, field: 12, electric: 25, leak: 12, radio: 40, hissDb: 24 } as const;
+/** Ripple of a tired supply in what a device puts out, under its playing, dB. */
+const OWN_DB = -30;
+/** A corroded contact in a shield, ohms. */
+const CORRODED_OHM = 3;
+/** What shield current and signal share in an input with its pin 1 on the board, ohms. */
+const PIN_OHM = 0.06;
+
+const only =
+  (kind: HumSource['kind'], of: string, times: number) =>
+  (s: HumSource): number =>
+    s.kind === kind && s.of === of ? times : 1;
+
+/** Everything that may be behind a noise on this line. @param times how strong against the usual, for a rig that is not quite as thought */
+export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
+  const out: Hypothesis[] = [];
+  const put = (code: CauseCode, of: string | null, situation: Partial<Situation>, sound?: Sound, share = 1): void =>
+    void out.push({
+      id: of === null ? code : `${code}:${of}`,
+      code,
+      of,
+      prior: PRIOR[code] * share,
+      situation: { plan, ...situation },
+      plain: plan,
+      ...(sound ? { sound } : {})
+    });
+  const changed = (change: (draft: Plan) => void): Plan => {
+    const draft = copyOf(plan);
+    change(draft);
+    return draft;
+  };
+  const supplies = Object.keys(plan.supplies);
+  put('loop', null, {
+    plan: changed((draft) => {
+      for (const id of supplies) {
+        const s = draft.supplies[id];
+        s.emf = Math.min(Math.max(s.emf * STRONG.emf, STRONG.least) * times, 50);
+        s.dimmers = false;
+      }
+    })
+  });
+  for (const id of supplies)
+    put(
+      'dimmers',
+      id,
+      {
+        plan: changed((draft) => {
+          draft.supplies[id].dimmers = true;
+          draft.supplies[id].emf = Math.min(Math.max(draft.supplies[id].emf * STRONG.emf, STRONG.least) * times, 50);
+        })
+      },
+      undefined,
+      (plan.supplies[id].dimmers ? 2 : 0.5) / supplies.length
+    );
+  const [source] = line.devices;
+  put('electric', source, { boost: only('electric', source, STRONG.electric * times) });
+  put('radio', source, { boost: only('electric', source, STRONG.radio * times) }, 'radio');
+  for (const id of line.devices) {
+    const read = readingsAt(plan, id);
+    const kind = id === source ? 'pickup' : 'transformer';
+    if ('area' in read.model.params) put(kind, id, { boost: only('winding', id, STRONG.field * times) });
+    if (id === source && read.feed.startsWith('mains'))
+      put('own-supply', id, { ownDb: OWN_DB + 20 * Math.log10(times) });
+    if (read.feed === 'mains-2') put('supply', id, { boost: only('leak', id, STRONG.leak * times) }, 'whine');
+  }
+  line.cables.forEach((id, k) => {
+    const cable = plan.cables[id];
+    const share = 1 / line.cables.length;
+    // A house's multicore is not what breaks first.
+    const often = (cable.kind === 'multicore' ? 0.5 : 1.25) * share;
+    put(
+      'shield',
+      id,
+      { plan: changed((d) => void (d.cables[id].wiring = ['plain', 'shield-open'])) },
+      undefined,
+      often
+    );
+    put(
+      'contact',
+      id,
+      {
+        plan: changed((d) => {
+          const metres = Math.max(d.cables[id].metres, 0.5);
+          d.cables[id].settings = { ...d.cables[id].settings, rShield: (CORRODED_OHM * times) / metres };
+        })
+      },
+      'crackle',
+      often
+    );
+    if (CABLES[cable.kind].cores === 2 && cable.kind !== 'speaker' && k > 0)
+      put('leg', id, { plan: changed((d) => void (d.cables[id].wiring = ['plain', 'cold-open'])) }, undefined, often);
+  });
+  put('pin-1', line.id, { pinOhm: PIN_OHM * times });
+  const hiss = { hissDb: STRONG.hissDb + 20 * Math.log10(times) };
+  put('low-level', null, hiss, 'hiss');
+  for (const id of line.devices.slice(1, -1))
+    if ('power' in modelOf(plan.devices[id].model).options && readingsAt(plan, id).feed === 'phantom')
+      put('starved', id, hiss, 'hiss');
+  if (plan.devices[line.id].host !== undefined) put('wrong-input', line.id, hiss, 'hiss');
+  return out;
+}
+
+/** Causes that are met beside one another; what only changes the gain, or one contact, is told apart by itself. */
+const BESIDE: ReadonlySet<CauseCode> = new Set(['loop', 'pickup', 'electric', 'supply', 'shield', 'leg']);
+
+/** Two causes at once, each strong enough to be heard beside the other. @param heardDb how loud each is by itself, dB */
+export function pairsOfCauses(singles: readonly Hypothesis[], heardDb: ReadonlyMap<string, number>): Hypothesis[] {
+  const list = singles.filter((h) => BESIDE.has(h.code));
+  const total = list.reduce((sum, h) => sum + h.prior, 0);
+  return list.flatMap((a, k) =>
+    list.slice(k + 1).flatMap((b): Hypothesis[] => {
+      const apart = Math.abs(heardDb.get(a.id)! - heardDb.get(b.id)!);
+      if (apart > ALIKE_DB || (a.of !== null && a.of === b.of)) return [];
+      const situation = bothOf(a, b);
+      if (!situation) return [];
+      const louder = heardDb.get(a.id)! > heardDb.get(b.id)! ? a : b;
+      return [
+        {
+          id: `${a.id}+${b.id}`,
+          code: 'several',
+          of: `${a.id}+${b.id}`,
+          prior: (PRIOR.several * 2 * a.prior * b.prior) / (total * total),
+          situation,
+          plain: a.plain,
+          ...(louder.sound ? { sound: louder.sound } : {})
+        }
+      ];
+    })
+  );
+}
+/** One that is more than this under the other is not noticed before that one is mended, dB. */
+const ALIKE_DB = 12;
+
+function bothOf(a: Hypothesis, b: Hypothesis): Situation | null {
+  const plain = a.plain;
+  const merged = applyEdit(a.situation.plan, { ops: diffPlans(plain, b.situation.plan) });
+  if (!merged.ok) return null;
+  const [one, two] = [a.situation.boost, b.situation.boost];
+  return {
+    plan: merged.plan,
+    ...(one || two ? { boost: (s: HumSource) => (one?.(s) ?? 1) * (two?.(s) ?? 1) } : {})
+  };
+}

@@ -1,0 +1,270 @@
+import { normalBelow } from '../check/normal';
+import { CircuitError } from '../circuit/network';
+import { judgeLine, type LineReport } from '../judge/judge';
+import { Whole } from '../judge/whole';
+import type { Line } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import { EarthSum, RigHum } from '../rig/hum';
+import { dbOf, heard, type Heard, type Stage } from './heard';
+import { type Hypothesis, hypothesesFor, pairsOfCauses, type Sound, SOUNDS } from './hypotheses';
+import { type Probe, type ProbeId, probesFor } from './probes';
+
+/** Finding what is behind a noise: beliefs over causes, each test's answer under each of them solved, the next test by what it tells a minute. */
+
+export const CHANGES = ['gone', 'quieter', 'same', 'louder'] as const;
+export type Change = (typeof CHANGES)[number];
+/** Which lines make it. */
+export const SPREADS = ['only-this', 'some', 'all'] as const;
+export type Spread = (typeof SPREADS)[number];
+
+/** Since when it is there. */
+export const SINCES = ['always', 'lights', 'plugged', 'comes-and-goes'] as const;
+export type Since = (typeof SINCES)[number];
+
+/** What somebody answered: how it sounds, which lines do it, or what a test did. */
+export type Answer =
+  | { readonly ask: 'sound'; readonly is: Sound }
+  | { readonly ask: 'lines'; readonly is: Spread }
+  | { readonly ask: 'since'; readonly is: Since }
+  | { readonly ask: ProbeId; readonly is: Change };
+export type Ask = Answer['ask'];
+export type Word = Answer['is'];
+
+/** What can be answered. */
+export const wordsOf = (ask: Ask): readonly Word[] =>
+  ask === 'sound' ? SOUNDS : ask === 'lines' ? SPREADS : ask === 'since' ? SINCES : CHANGES;
+
+export interface Belief {
+  readonly hypothesis: Hypothesis;
+  readonly share: number;
+}
+
+/** How well a change is told by ear, dB, one standard deviation; and how often something is told wrongly. */
+const EAR_DB = 4;
+const SLIP = 0.04;
+/** Where one word for a change ends and the next begins, dB. */
+const BOUNDS = [-18, -5, 5] as const;
+/** A cause that would not be heard over what is there anyway is none, dB. */
+const HEARD_DB = 4;
+/** What asking takes, minutes. */
+const ASKING = { sound: 0.3, lines: 0.5, since: 0.2 } as const;
+/** Sounds that are taken for one another, and how often. */
+const CONFUSED: Readonly<Record<Sound, Readonly<Partial<Record<Sound, number>>>>> = {
+  hum: { buzz: 0.15 },
+  buzz: { hum: 0.1, whine: 0.05 },
+  whine: { buzz: 0.12 },
+  hiss: { radio: 0.02, crackle: 0.03 },
+  crackle: { buzz: 0.06, hum: 0.06 },
+  radio: { whine: 0.04, buzz: 0.04 }
+};
+
+/** A trace of one line: everything is solved on first use and kept. */
+export class Trace {
+  readonly hypotheses: readonly Hypothesis[];
+  readonly probes: readonly Probe[];
+  /** How loud each single cause is by itself, dB. */
+  readonly loudness: ReadonlyMap<string, number>;
+  readonly #stage: Stage;
+  readonly #before = new Map<string, Heard>();
+  readonly #after = new Map<string, number>();
+  readonly #spread: SpreadOf;
+
+  constructor(
+    readonly plan: Plan,
+    readonly line: Line,
+    whole: Whole = new Whole(plan)
+  ) {
+    this.#stage = stageOf(plan, line, whole);
+    this.#spread = new SpreadOf(plan, line, whole);
+    const base = dbOf(this.heardIn({ plan })!.power);
+    const singles = hypothesesFor(plan, line).filter((h) => {
+      const at = this.heardIn(h.situation);
+      if (!at || dbOf(at.power) < base + HEARD_DB) return false;
+      this.#before.set(h.id, at);
+      return true;
+    });
+    const loud = (this.loudness = new Map(singles.map((h) => [h.id, dbOf(this.#before.get(h.id)!.power)])));
+    const pairs = pairsOfCauses(singles, loud).flatMap((h) => {
+      const at = this.heardIn(h.situation);
+      if (at) this.#before.set(h.id, at);
+      return at ? [h] : [];
+    });
+    this.hypotheses = [...singles, ...pairs];
+    this.probes = probesFor(plan, line);
+  }
+
+  /** Null where such a state cannot be solved. */
+  heardIn(situation: Parameters<typeof heard>[1]): Heard | null {
+    try {
+      return heard(this.#stage, situation);
+    } catch (error) {
+      if (error instanceof CircuitError) return null;
+      throw error;
+    }
+  }
+
+  /** What a test does to the noise under a cause, dB. */
+  changeOf(h: Hypothesis, probe: Probe): number {
+    const key = `${h.id} ${probe.id}`;
+    const known = this.#after.get(key);
+    if (known !== undefined) return known;
+    const after = this.heardIn(probe.change(h));
+    const db = after ? dbOf(after.power) - dbOf(this.#before.get(h.id)!.power) : 0;
+    this.#after.set(key, db);
+    return db;
+  }
+
+  soundOf(h: Hypothesis): Sound {
+    return soundIn(h, this.#before.get(h.id)!);
+  }
+
+  spreadOf(h: Hypothesis): Spread {
+    return this.#spread.of(h);
+  }
+
+  /** How likely an answer is under a cause. */
+  likelihood(h: Hypothesis, answer: Answer): number {
+    if (answer.ask === 'sound') {
+      const truth = this.soundOf(h);
+      const wrong = CONFUSED[truth];
+      const rest = Object.values(wrong).reduce((a, b) => a + b, 0);
+      return answer.is === truth ? 1 - rest - SLIP : (wrong[answer.is] ?? SLIP / 5);
+    }
+    if (answer.ask === 'since') return sinceOf(h.code)[SINCES.indexOf(answer.is)];
+    if (answer.ask === 'lines') {
+      const truth = this.#spread.of(h);
+      const off = Math.abs(SPREADS.indexOf(answer.is) - SPREADS.indexOf(truth));
+      return off === 0 ? 0.85 : off === 1 ? 0.12 : 0.03;
+    }
+    const probe = this.probes.find((p) => p.id === answer.ask);
+    return probe ? chance(this.changeOf(h, probe), answer.is) : 1;
+  }
+
+  /** Shares of all causes after some answers, most likely first (Bayes). */
+  beliefs(answers: readonly Answer[]): Belief[] {
+    const weights = this.hypotheses.map((h) => answers.reduce((w, a) => w * this.likelihood(h, a), h.prior));
+    const total = weights.reduce((a, b) => a + b, 0);
+    return this.hypotheses
+      .map((hypothesis, k) => ({ hypothesis, share: total > 0 ? weights[k] / total : 0 }))
+      .sort((a, b) => b.share - a.share);
+  }
+
+  /** What can still be asked, by what its answer tells a minute, most first. @param skip what nobody wants to, or could not tell */
+  next(beliefs: readonly Belief[], answers: readonly Answer[], skip: ReadonlySet<Ask> = new Set()): Step[] {
+    const done = new Set<Ask>([...answers.map((a) => a.ask), ...skip]);
+    const asks: readonly Pick<Step, 'ask' | 'minutes'>[] = [
+      { ask: 'sound', minutes: ASKING.sound },
+      { ask: 'lines', minutes: ASKING.lines },
+      { ask: 'since', minutes: ASKING.since },
+      ...this.probes.map((p) => ({ ask: p.id, minutes: p.minutes }))
+    ];
+    return asks
+      .filter(({ ask }) => !done.has(ask))
+      .map(({ ask, minutes }) => {
+        const bits = this.#gain(beliefs, ask);
+        return { ask, minutes, bits, worth: bits / (minutes + 0.5) };
+      })
+      .sort((a, b) => b.worth - a.worth);
+  }
+
+  /** Bits that an answer tells on average. */
+  #gain(beliefs: readonly Belief[], ask: Ask): number {
+    let gain = entropy(beliefs.map((b) => b.share));
+    for (const is of wordsOf(ask)) {
+      const joint = beliefs.map((b) => b.share * this.likelihood(b.hypothesis, { ask, is } as Answer));
+      const p = joint.reduce((a, b) => a + b, 0);
+      if (p > 0) gain -= p * entropy(joint.map((j) => j / p));
+    }
+    return Math.max(gain, 0);
+  }
+}
+
+export interface Step {
+  readonly ask: Ask;
+  readonly minutes: number;
+  /** What its answer tells on average, bits. */
+  readonly bits: number;
+  readonly worth: number;
+}
+
+const entropy = (shares: readonly number[]): number =>
+  -shares.reduce((sum, p) => sum + (p > 0 ? p * Math.log2(p) : 0), 0);
+
+export function soundIn(h: Hypothesis, at: Heard): Sound {
+  if (h.sound) return h.sound;
+  if (at.hiss > at.power / 2) return 'hiss';
+  return at.buzz > 0.5 ? 'buzz' : 'hum';
+}
+
+/** How often people say each of `SINCES` of a cause: nothing that a network could tell, our own estimate. */
+export function sinceOf(code: Hypothesis['code']): readonly [number, number, number, number] {
+  switch (code) {
+    case 'dimmers':
+      return [0.2, 0.6, 0.1, 0.1];
+    case 'contact':
+      return [0.15, 0.02, 0.13, 0.7];
+    case 'supply':
+    case 'loop':
+      return [0.5, 0.05, 0.35, 0.1];
+    case 'radio':
+      return [0.4, 0.02, 0.08, 0.5];
+    case 'shield':
+    case 'leg':
+      return [0.5, 0.02, 0.28, 0.2];
+    default:
+      return [0.7, 0.05, 0.15, 0.1];
+  }
+}
+
+/** The word for a change. */
+export function changeWord(db: number): Change {
+  const k = BOUNDS.findIndex((b) => db < b);
+  return CHANGES[k < 0 ? BOUNDS.length : k];
+}
+
+/** How likely a word is for a change that the network foresees. */
+function chance(db: number, is: Change): number {
+  const k = CHANGES.indexOf(is);
+  const high = k < BOUNDS.length ? normalBelow((BOUNDS[k] - db) / EAR_DB) : 1;
+  const low = k > 0 ? normalBelow((BOUNDS[k - 1] - db) / EAR_DB) : 0;
+  return SLIP / 4 + (1 - SLIP) * Math.max(high - low, 0);
+}
+
+function stageOf(plan: Plan, line: Line, whole: Whole): Stage {
+  const around = whole.around(line);
+  const report: LineReport = judgeLine(plan, line, { around, perOctave: 3 });
+  return { line, report, rest: new EarthSum(plan, around.hums) };
+}
+
+/** Which lines a cause is heard on: those of the building's earths on many, all others on their own. */
+class SpreadOf {
+  readonly #base: Map<string, number>;
+  readonly #known = new Map<string, Spread>();
+  constructor(
+    readonly plan: Plan,
+    readonly line: Line,
+    readonly whole: Whole
+  ) {
+    this.#base = this.#levels(plan);
+  }
+  #levels(plan: Plan): Map<string, number> {
+    const { hums } = this.whole.everything();
+    const rig = new RigHum(plan, hums);
+    return new Map(hums.flatMap((hum) => hum.outs.map((out) => [out, rig.at(hum, out).byKind.earths] as const)));
+  }
+  of(h: Hypothesis): Spread {
+    if (h.code !== 'loop' && h.code !== 'dimmers') return 'only-this';
+    let known = this.#known.get(h.id);
+    if (known === undefined) this.#known.set(h.id, (known = this.#count(h.situation.plan)));
+    return known;
+  }
+  #count(plan: Plan): Spread {
+    const now = this.#levels(plan);
+    const own = now.get(this.line.id) ?? 0;
+    // As loud as a tenth of this one, and more than it was.
+    const others = [...now].filter(
+      ([id, v]) => id !== this.line.id && v > own / 10 && v > 2 * (this.#base.get(id) ?? 0)
+    );
+    return others.length === 0 ? 'only-this' : others.length >= now.size - 1 ? 'all' : 'some';
+  }
+}

@@ -1,0 +1,173 @@
+// Trace: where hum comes from. The earths of a rig as a map, cures over all of it, and finding a cause by evidence. Solves variants of the plan.
+import { modelOf } from '../gear/catalogue';
+import type { Feed } from '../gear/types';
+import type { LineReport } from '../judge/judge';
+import { HUM, onLadder } from '../judge/limits';
+import type { Severity } from '../judge/types';
+import type { Whole } from '../judge/whole';
+import { readingsAt } from '../plan/devices';
+import { isComplete, type Line } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import type { Ring, RingBench } from '../rig/loops';
+
+/** A chassis on the map: a host with all its inputs, or a device that stands for itself. */
+export interface EarthPoint {
+  /** `host:desk` or `device:line1-src`. */
+  readonly id: string;
+  readonly feed: Feed;
+  /** Null where it has no way to the mains. */
+  readonly supply: string | null;
+  /** Lines that begin or end here. */
+  readonly lines: readonly string[];
+  /** Somebody has taken its protective earth away. */
+  readonly unearthed: boolean;
+}
+
+/** A line's shields from chassis to chassis. */
+export interface Thread {
+  readonly line: string;
+  readonly from: string;
+  readonly to: string;
+  readonly cables: readonly string[];
+  readonly balanced: boolean;
+  /** The shield is interrupted on its way: a lifted box, an open end. */
+  readonly open: boolean;
+}
+
+/** A ring with the line it is heard on most. */
+export interface EarthRing extends Ring {
+  readonly key: string;
+  readonly lines: readonly string[];
+  /** Chassis in it, by their ids on the map. */
+  readonly points: readonly string[];
+  /** What the earths of all supplies make at the worst of its inputs, dBu, and how far under the playing, dB. */
+  readonly worst: { readonly line: string; readonly dbu: number; readonly below: number } | null;
+  readonly severity: Severity;
+}
+
+export interface EarthMap {
+  readonly points: readonly EarthPoint[];
+  readonly threads: readonly Thread[];
+  /** Worst at an input first. */
+  readonly rings: readonly EarthRing[];
+}
+
+/** Chassis that a device is part of. */
+const pointOf = (plan: Plan, id: string): string =>
+  plan.devices[id].host === undefined ? `device:${id}` : `host:${plan.devices[id].host}`;
+
+/** A box or an adapter without mains of its own is part of a thread, not a chassis of the map. */
+function isPoint(plan: Plan, line: Line, id: string): boolean {
+  if (id === line.devices[0] || id === line.id) return true;
+  const { family } = modelOf(plan.devices[id].model);
+  return family === 'input' || (family === 'box' && readingsAt(plan, id).feed.startsWith('mains'));
+}
+
+/** The earths of a rig, with every ring and where it is heard. @param reports of the same plan */
+export function earthMap(
+  whole: Whole,
+  reports: ReadonlyMap<string, LineReport>,
+  benches?: Map<string, RingBench | null>
+): EarthMap {
+  const { plan } = whole;
+  const lines = whole.lines.filter((line) => isComplete(plan, line));
+  const points = new Map<string, EarthPoint>();
+  const take = (device: string, line: string): string => {
+    const id = pointOf(plan, device);
+    const known = points.get(id);
+    points.set(
+      id,
+      known ? { ...known, lines: [...new Set([...known.lines, line])] } : madePoint(plan, id, device, line)
+    );
+    return id;
+  };
+  const threads = lines.flatMap((line) => threadsOf(plan, line, take));
+  const rings = new Map<string, EarthRing>();
+  for (const ring of whole.rings(benches)) {
+    const key = [...ring.cables].sort().join(' ');
+    const known = rings.get(key);
+    if (!known || ring.ampere > known.ampere) rings.set(key, placed(plan, ring, key, lines, reports, points));
+  }
+  return {
+    points: [...points.values()],
+    threads,
+    rings: [...rings.values()].sort((a, b) => (a.worst?.below ?? Infinity) - (b.worst?.below ?? Infinity))
+  };
+}
+
+function madePoint(plan: Plan, id: string, device: string, line: string): EarthPoint {
+  const { host } = plan.devices[device];
+  if (host !== undefined) {
+    const { feed, supply } = plan.hosts[host];
+    return { id, feed, supply: feed.startsWith('mains') ? (supply ?? null) : null, lines: [line], unearthed: false };
+  }
+  const read = readingsAt(plan, device);
+  const mains = read.feed.startsWith('mains');
+  return {
+    id,
+    feed: read.feed,
+    supply: mains ? (plan.devices[device].supply ?? null) : null,
+    lines: [line],
+    unearthed: read.unearthed
+  };
+}
+
+/** A line cut at every chassis of its own on its way. */
+function threadsOf(plan: Plan, line: Line, take: (device: string, line: string) => string): Thread[] {
+  const out: Thread[] = [];
+  let from = 0;
+  line.devices.forEach((id, k) => {
+    if (k === 0 || !isPoint(plan, line, id)) return;
+    const cables = line.cables.slice(from, k);
+    const between = line.devices.slice(from + 1, k);
+    out.push({
+      line: line.id,
+      from: take(line.devices[from], line.id),
+      to: take(id, line.id),
+      cables,
+      balanced:
+        plan.cables[cables[cables.length - 1]]?.kind !== undefined && isBalanced(plan, cables[cables.length - 1]),
+      open:
+        between.some((b) => readingsAt(plan, b).choice('lift') === 'lifted') ||
+        cables.some((c) => plan.cables[c].wiring?.includes('shield-open'))
+    });
+    from = k;
+  });
+  return out;
+}
+
+function isBalanced(plan: Plan, cable: string): boolean {
+  const { from } = plan.cables[cable];
+  const port = modelOf(plan.devices[from.device].model).ports.find((p) => p.id === from.port);
+  return port?.carries === 'balanced';
+}
+
+function placed(
+  plan: Plan,
+  ring: Ring,
+  key: string,
+  lines: readonly Line[],
+  reports: ReadonlyMap<string, LineReport>,
+  known: ReadonlyMap<string, EarthPoint>
+): EarthRing {
+  const on = lines.filter((line) => line.cables.some((c) => ring.cables.includes(c)));
+  const heard = on.flatMap((line) => {
+    const hum = reports.get(line.id)?.hum;
+    const earths = hum?.byKind.find((k) => k.kind === 'earths')?.dbu;
+    if (!hum || earths === undefined) return [];
+    return [{ line: line.id, dbu: earths, below: hum.below + hum.dbu - earths }];
+  });
+  const worst = heard.sort((a, b) => a.below - b.below)[0] ?? null;
+  const ends = ring.cables.flatMap((c) => [plan.cables[c].from.device, plan.cables[c].to.device]);
+  return {
+    ...ring,
+    key,
+    lines: on.map((l) => l.id),
+    // A box on its way is no chassis of its own.
+    points: [...new Set([...ends.map((id) => pointOf(plan, id)), ...ring.hosts.map((h) => `host:${h}`)])].filter((id) =>
+      known.has(id)
+    ),
+    worst,
+    severity: worst ? onLadder(HUM, worst.below).severity : 'clean'
+  };
+}

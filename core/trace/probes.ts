@@ -1,0 +1,136 @@
+import { choicesOf, modelOf } from '../gear/catalogue';
+import { readingsAt } from '../plan/devices';
+import { copyOf } from '../plan/json';
+import type { Line } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import type { HumSource } from '../rig/stray';
+import type { Situation } from './heard';
+import type { Hypothesis } from './hypotheses';
+
+/** What can be tried on a line that makes a noise. Each changes the state of a plan; what it then reads is solved. */
+
+export const PROBE_IDS = [
+  'volume',
+  'touch',
+  'turn',
+  'short-box',
+  'short-input',
+  'swap-lead',
+  'swap-run',
+  'wiggle',
+  'lift',
+  'box-battery',
+  'source-battery',
+  'other-supply',
+  'dimmers-off',
+  'other-input',
+  'known-line'
+] as const;
+export type ProbeId = (typeof PROBE_IDS)[number];
+
+export interface Probe {
+  readonly id: ProbeId;
+  /** Minutes it takes, with what it risks (a thump, a box changed twice) counted in. */
+  readonly minutes: number;
+  /** State of the line under a cause once this is done; null where it changes nothing that the network knows of. */
+  readonly change: (under: Hypothesis) => Situation;
+}
+
+const MINUTES: Readonly<Record<ProbeId, number>> = {
+  volume: 0.3,
+  touch: 0.3,
+  turn: 0.5,
+  'short-box': 1.5,
+  'short-input': 2,
+  'swap-lead': 2,
+  'swap-run': 3,
+  wiggle: 0.7,
+  lift: 0.7,
+  'box-battery': 2,
+  'source-battery': 1.5,
+  'other-supply': 3,
+  'dimmers-off': 1.5,
+  'other-input': 2,
+  'known-line': 2
+};
+/** What touching the strings takes off what comes through the air, and turning off what comes by field. */
+const TOUCH = 0.15;
+const TURN = 0.25;
+
+/** Causes that lie in the input itself. */
+const AT_INPUT: ReadonlySet<Hypothesis['code']> = new Set(['wrong-input', 'pin-1']);
+
+const damped =
+  (kind: HumSource['kind'], of: string, by: number, boost: Situation['boost']) =>
+  (s: HumSource): number =>
+    (boost?.(s) ?? 1) * (s.kind === kind && s.of === of ? by : 1);
+
+/** Everything worth trying on this line. @param plan as it was meant to be: what is swapped in is as planned */
+export function probesFor(plan: Plan, line: Line): Probe[] {
+  const out: Probe[] = [];
+  const put = (id: ProbeId, change: Probe['change']): void => void out.push({ id, minutes: MINUTES[id], change });
+  const edit = (at: Situation, change: (draft: Plan) => void): Situation => {
+    const draft = copyOf(at.plan);
+    change(draft);
+    return { ...at, plan: draft };
+  };
+  const [source, ...others] = line.devices;
+  const model = modelOf(plan.devices[source].model);
+  const held = model.ports[0].level === 'instrument' || model.ports[0].level === 'microphone';
+  if ('turn' in model.params)
+    put('volume', (h) => edit(h.situation, (d) => void (d.devices[source].settings.turn = 0)));
+  if (held) {
+    put('touch', (h) => ({ ...h.situation, boost: damped('electric', source, TOUCH, h.situation.boost) }));
+    put('turn', (h) => ({ ...h.situation, boost: damped('winding', source, TURN, h.situation.boost) }));
+  }
+  const box = others.find((id) => modelOf(plan.devices[id].model).family === 'box');
+  if (box) put('short-box', (h) => ({ ...h.situation, shortedAt: box }));
+  put('short-input', (h) => ({ ...h.situation, shortedAt: line.id }));
+  const mended = (h: Hypothesis, cable: string): Situation =>
+    edit(h.situation, (d) => {
+      d.cables[cable] = copyOf(plan.cables[cable]);
+    });
+  put('swap-lead', (h) => mended(h, line.cables[0]));
+  if (line.cables.length > 1) put('swap-run', (h) => mended(h, line.cables[line.cables.length - 1]));
+  // While it is moved a bad contact makes and breaks: at its best it is as good as new.
+  put('wiggle', (h) => (h.code === 'contact' && h.of ? mended(h, h.of) : h.situation));
+  const lift = others.find((id) => choicesOf(modelOf(plan.devices[id].model), 'lift').length > 1);
+  if (lift)
+    put('lift', (h) =>
+      edit(h.situation, (d) => {
+        const now = readingsAt(h.situation.plan, lift).choice('lift');
+        d.devices[lift].settings.lift = now === 'lifted' ? 'joined' : 'lifted';
+      })
+    );
+  const powered = others.find((id) => choicesOf(modelOf(plan.devices[id].model), 'power').includes('battery'));
+  if (powered && readingsAt(plan, powered).feed === 'phantom')
+    put('box-battery', (h) => {
+      const fed = edit(h.situation, (d) => void (d.devices[powered].settings.power = 'battery'));
+      return h.code === 'starved' ? { ...fed, hissDb: 0 } : fed;
+    });
+  const feed = readingsAt(plan, source).feed;
+  if (feed.startsWith('mains') && choicesOf(model, 'feed').includes('battery'))
+    put('source-battery', (h) => edit(h.situation, (d) => void (d.devices[source].settings.feed = 'battery')));
+  const far = plan.devices[line.id].host;
+  const there = far ? plan.hosts[far].supply : undefined;
+  if (feed.startsWith('mains') && there && plan.devices[source].supply !== there)
+    put('other-supply', (h) => edit(h.situation, (d) => void (d.devices[source].supply = there)));
+  if (Object.keys(plan.supplies).length > 0)
+    put('dimmers-off', (h) =>
+      edit(h.situation, (d) => {
+        for (const [id, s] of Object.entries(d.supplies)) {
+          if (s.dimmers) s.emf = Math.min(plan.supplies[id].emf, s.emf) * 0.3;
+          s.dimmers = false;
+        }
+      })
+    );
+  // What is wrong with the input stays; what is wrong before it is not there any more.
+  if (far !== undefined) put('known-line', (h) => (AT_INPUT.has(h.code) ? h.situation : { plan: h.plain }));
+  if (far !== undefined)
+    put('other-input', (h) => ({
+      ...h.situation,
+      pinOhm: h.code === 'pin-1' ? 0 : h.situation.pinOhm,
+      hissDb: h.code === 'wrong-input' ? 0 : h.situation.hissDb
+    }));
+  return out;
+}

@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest';
+import { saltRoad } from '../../src/lib/server/demo-shows';
+import { lineIn } from '../plan/chain';
+import { onTwoSupplies, show } from '../tests/plans';
+import { askText, causeText, cureOfAsk, SOUND_TEXTS, SPREAD_TEXTS, whyAsk, wordText } from '../words/tracing';
+import { traceView } from './view';
+import { SOUNDS } from './hypotheses';
+import { type Answer, CHANGES, SPREADS, Trace } from './infer';
+import { PROBE_IDS } from './probes';
+import { customary, faultyRig, Stagehand, stageOfSeed, traced } from './rigs';
+
+const keys = () => {
+  const plan = onTwoSupplies(show(['Keys: keyboard earthed, 3 m, passive box, 30 m, mic 1']));
+  plan.devices['l0-src'].supply = 'stage';
+  return { plan, line: lineIn(plan, 'l0-in')! };
+};
+const first = (trace: Trace, ...answers: Answer[]) => trace.beliefs(answers)[0].hypothesis;
+
+describe('a trace', () => {
+  it('foresees for each cause what each test does: a lift opens a loop, and does nothing for a field', () => {
+    const { plan, line } = keys();
+    const trace = new Trace(plan, line);
+    const change = (id: string, probe: string): number =>
+      trace.changeOf(
+        trace.hypotheses.find((h) => h.id === id)!,
+        trace.probes.find((p) => p.id === probe)!
+      );
+    expect(change('loop', 'lift')).toBeLessThan(-18);
+    expect(change('loop', 'short-input')).toBeLessThan(-18);
+    expect(Math.abs(change('loop', 'swap-lead'))).toBeLessThan(0.5);
+    expect(change('contact:l0-lead', 'swap-lead')).toBeLessThan(-5);
+    // Two earths at both ends of it: what is broken is half made up for by the other way round.
+    expect(change('shield:l0-lead', 'swap-lead')).toBeLessThan(-18);
+  });
+  it('answers add up: chances of all words to one, shares of all causes to one', () => {
+    const { plan, line } = keys();
+    const trace = new Trace(plan, line);
+    for (const h of trace.hypotheses) {
+      for (const probe of trace.probes)
+        expect(CHANGES.reduce((sum, is) => sum + trace.likelihood(h, { ask: probe.id, is }), 0)).toBeCloseTo(1, 3);
+      expect(SPREADS.reduce((sum, is) => sum + trace.likelihood(h, { ask: 'lines', is }), 0)).toBeCloseTo(1, 9);
+      const sounds = SOUNDS.reduce((sum, is) => sum + trace.likelihood(h, { ask: 'sound', is }), 0);
+      expect(sounds).toBeGreaterThan(0.95);
+      expect(sounds).toBeLessThan(1.05);
+    }
+    const beliefs = trace.beliefs([{ ask: 'sound', is: 'hum' }]);
+    expect(beliefs.reduce((sum, b) => sum + b.share, 0)).toBeCloseTo(1, 9);
+    expect(beliefs.every((b, k) => k === 0 || b.share <= beliefs[k - 1].share)).toBe(true);
+  });
+  it('follows the evidence, in whatever order it comes', () => {
+    const { plan, line } = keys();
+    const trace = new Trace(plan, line);
+    const loop: Answer[] = [
+      { ask: 'sound', is: 'hum' },
+      { ask: 'lift', is: 'gone' }
+    ];
+    expect(first(trace, ...loop).code).toBe('loop');
+    expect(trace.beliefs(loop)[0].share).toBeCloseTo(trace.beliefs([...loop].reverse())[0].share, 12);
+    expect(first(trace, { ask: 'sound', is: 'crackle' }, { ask: 'swap-lead', is: 'gone' }).id).toBe('contact:l0-lead');
+    const voice = show(['Voice: dynamic mic, 20 m, mic 1']);
+    const hissing = new Trace(voice, lineIn(voice, 'l0-in')!);
+    expect(first(hissing, { ask: 'sound', is: 'hiss' }, { ask: 'other-input', is: 'gone' }).code).toBe('wrong-input');
+    expect(first(hissing, { ask: 'sound', is: 'hiss' }, { ask: 'other-input', is: 'same' }).code).toBe('low-level');
+    const next = trace.next(trace.beliefs([]), []);
+    expect(next[0].worth).toBeGreaterThanOrEqual(next[1].worth);
+    expect(trace.next(trace.beliefs(loop), loop).map((s) => s.ask)).not.toContain('lift');
+    expect(trace.next(trace.beliefs([]), [], new Set(['lift'])).map((s) => s.ask)).not.toContain('lift');
+  });
+  it('has words for every cause, test and answer', () => {
+    const plan = saltRoad();
+    for (const id of ['line2-in', 'line6-in', 'line8-in']) {
+      const line = lineIn(plan, id)!;
+      const trace = new Trace(plan, line);
+      expect(trace.hypotheses.length).toBeGreaterThan(4);
+      const name = (c: Parameters<typeof causeText>[2]): string => causeText(plan, line, c);
+      for (const h of trace.hypotheses) expect(name(h)).toMatch(/^[A-Z].*\.$/);
+      const view = traceView(trace, [], []);
+      expect(view.questions.length).toBeGreaterThan(4);
+      for (const q of view.questions) {
+        expect(whyAsk(q, name)).toMatch(/\.$/);
+        for (const a of q.answers)
+          expect([wordText(q.ask, a.is).length > 2, a.suspect.share > 0]).toEqual([true, true]);
+      }
+      for (const q of view.quiets) expect(cureOfAsk(q.ask)).toMatch(/^[A-Z]/);
+    }
+    for (const ask of [...PROBE_IDS, 'sound', 'lines'] as const) expect(askText(ask)).toMatch(/\w/);
+    for (const s of SOUNDS) expect(SOUND_TEXTS[s]).toBeTruthy();
+    for (const s of SPREADS) expect(SPREAD_TEXTS[s]).toBeTruthy();
+  });
+});
+
+describe('simulated rigs', () => {
+  it('are the same for the same seed', () => {
+    expect(stageOfSeed(5)).toEqual(stageOfSeed(5));
+    expect(faultyRig(5).hidden.id).toBe(faultyRig(5).hidden.id);
+    const hand = new Stagehand(faultyRig(5));
+    expect(hand.answer('sound')).toEqual(hand.answer('sound'));
+  });
+  it('their faults are found by evidence, in few tests, as often as it is claimed, and more often than by custom', () => {
+    const COUNT = 80;
+    let [right, byCustom, claimed, kept] = [0, 0, 0, 0];
+    const tests: number[] = [];
+    for (let seed = 1001; seed < 1001 + COUNT; seed++) {
+      const rig = faultyRig(seed);
+      const hand = new Stagehand(rig);
+      const found = traced(rig, hand);
+      const is = found.cause.id === rig.hidden.id;
+      if (is) right++;
+      if (customary(rig, hand).cause.id === rig.hidden.id) byCustom++;
+      tests.push(found.asks.length);
+      if (found.share < 0.8) continue;
+      claimed++;
+      if (is) kept++;
+    }
+    expect(right / COUNT).toBeGreaterThan(0.85);
+    expect(right).toBeGreaterThan(byCustom);
+    expect([...tests].sort((a, b) => a - b)[COUNT / 2]).toBeLessThanOrEqual(5);
+    expect(claimed).toBeGreaterThan(COUNT / 2);
+    expect(kept / claimed).toBeGreaterThan(0.9);
+  }, 60_000);
+});

@@ -1,0 +1,87 @@
+import type { Hypothesis } from './hypotheses';
+import { type Answer, type Ask, type Trace, type Word, wordsOf } from './infer';
+import { LEAST_BITS, SURE } from './rigs';
+
+/** A trace as far as it has come, as plain data: for a screen, or to be sent between threads. */
+
+export interface Suspect {
+  readonly id: string;
+  readonly code: Hypothesis['code'];
+  readonly of: string | null;
+  readonly share: number;
+}
+export interface Question {
+  readonly ask: Ask;
+  readonly minutes: number;
+  readonly bits: number;
+  readonly answers: readonly {
+    readonly is: Word;
+    /** The likeliest cause after this answer, and how likely it then is. */
+    readonly suspect: Suspect;
+  }[];
+  /** What it does to the noise under the likeliest two causes, dB; null for what is only asked. */
+  readonly foreseen: readonly { readonly suspect: Suspect; readonly db: number }[] | null;
+}
+/** What quietens a noise under its cause, dB: a test that is a cure. */
+interface Quiets {
+  readonly ask: Ask;
+  readonly db: number;
+}
+export interface TraceView {
+  readonly suspects: readonly Suspect[];
+  /** What to ask, by what it tells a minute; the first is the one to do. */
+  readonly questions: readonly Question[];
+  /** Sure enough, or nothing left that would tell more. */
+  readonly done: 'sure' | 'nothing-left' | null;
+  readonly quiets: readonly Quiets[];
+}
+
+const MOST_QUESTIONS = 16;
+/** A test that takes less than this off is no cure, dB. */
+const CURES_DB = 6;
+
+export function traceView(trace: Trace, answers: readonly Answer[], skipped: readonly Ask[]): TraceView {
+  const beliefs = trace.beliefs(answers);
+  const suspectOf = ({ hypothesis: h, share }: (typeof beliefs)[number]): Suspect => ({
+    id: h.id,
+    code: h.code,
+    of: h.of,
+    share
+  });
+  const steps = trace.next(beliefs, answers, new Set(skipped));
+  const [best] = beliefs;
+  return {
+    suspects: beliefs.map(suspectOf),
+    questions: steps.slice(0, MOST_QUESTIONS).map(({ ask, minutes, bits }): Question => {
+      const probe = trace.probes.find((p) => p.id === ask);
+      return {
+        ask,
+        minutes,
+        bits,
+        answers: wordsOf(ask).map((is) => ({
+          is,
+          suspect: suspectOf(trace.beliefs([...answers, { ask, is } as Answer])[0])
+        })),
+        foreseen: probe
+          ? beliefs.slice(0, 2).map((b) => ({ suspect: suspectOf(b), db: trace.changeOf(b.hypothesis, probe) }))
+          : null
+      };
+    }),
+    done:
+      best && best.share >= SURE ? 'sure' : steps.length === 0 || steps[0].bits < LEAST_BITS ? 'nothing-left' : null,
+    quiets: best
+      ? trace.probes
+          .filter(
+            (p) =>
+              p.id !== 'short-box' &&
+              p.id !== 'short-input' &&
+              p.id !== 'volume' &&
+              p.id !== 'wiggle' &&
+              p.id !== 'known-line'
+          )
+          .map((p) => ({ ask: p.id, db: trace.changeOf(best.hypothesis, p) }))
+          .filter((q) => q.db < -CURES_DB)
+          .sort((a, b) => a.db - b.db)
+      : []
+  };
+}

@@ -1,0 +1,38 @@
+import type { CureWhat } from '../trace/cures';
+import type { EarthPoint } from '../trace/map';
+import { remedyText } from './remedies';
+
+/** Earths and hum in words. */
+
+/** What to do against a ring, as one says it to a stagehand. */
+export function cureText(what: readonly CureWhat[]): string {
+  const [first] = what;
+  if (first.code === 'host-supply') return `Feed the ${first.host} from ${first.name}`;
+  return remedyText(what.flatMap((w) => (w.code === 'host-supply' ? [] : [w])));
+}
+
+/** How a chassis hangs on the mains. */
+export function feedText({ feed, unearthed }: Pick<EarthPoint, 'feed' | 'unearthed'>): string {
+  if (unearthed) return 'earth taken away';
+  switch (feed) {
+    case 'mains-1':
+      return 'earthed';
+    case 'mains-2':
+      return 'two-pin';
+    case 'battery':
+      return 'battery';
+    case 'phantom':
+      return 'phantom';
+    case 'plug-in':
+      return 'fed by the wire';
+    case 'none':
+      return 'no supply';
+  }
+}
+
+/** Why a protective earth stays, whoever asks. */
+export const EARTH_STAYS = [
+  'No. The protective earth is what trips the breaker when a mains wire touches the case; without it the case, the strings and whoever holds them are live.',
+  'Break the ring in the signal instead: a box with its ground lifted, a transformer, or one supply for both ends. What each brings stands beside it.',
+  'If somebody has felt a tingle: stop, keep away, and have the supply checked by someone licensed.'
+] as const;

@@ -1,0 +1,160 @@
+import type { Line } from '../plan/lines';
+import type { Plan } from '../plan/schema';
+import type { Hypothesis, Sound } from '../trace/hypotheses';
+import type { Ask, Change, Since, Spread, Word } from '../trace/infer';
+import type { Question, Suspect } from '../trace/view';
+import { formatNumber } from '../units/format';
+import { CABLE_NAMES, modelName } from './names';
+
+/** Finding a noise, in words: causes, tests, what an answer would mean. */
+
+export const SOUND_TEXTS: Readonly<Record<Sound, string>> = {
+  hum: 'a deep hum',
+  buzz: 'a buzz',
+  whine: 'a whine',
+  hiss: 'hiss',
+  crackle: 'crackling',
+  radio: 'radio'
+};
+export const SPREAD_TEXTS: Readonly<Record<Spread, string>> = {
+  'only-this': 'only this one',
+  some: 'some others too',
+  all: 'all of them'
+};
+const SINCE_TEXTS: Readonly<Record<Since, string>> = {
+  always: 'from the beginning',
+  lights: 'since the lights came on',
+  plugged: 'since something was plugged in',
+  'comes-and-goes': 'it comes and goes'
+};
+const CHANGE_TEXTS: Readonly<Record<Change, string>> = {
+  gone: 'gone',
+  quieter: 'quieter',
+  same: 'the same',
+  louder: 'louder'
+};
+
+/** A cause as one says it. */
+export function causeText(plan: Plan, line: Line, h: Pick<Hypothesis, 'code' | 'of'>): string {
+  const device = h.of !== null && plan.devices[h.of] ? modelName(plan.devices[h.of].model) : '';
+  const cable =
+    h.of !== null && plan.cables[h.of]
+      ? `the ${CABLE_NAMES[plan.cables[h.of].kind]}${line.cables.indexOf(h.of) === 0 ? ' at the source' : ''}`
+      : '';
+  switch (h.code) {
+    case 'loop':
+      return 'A ring of shields and mains earths carries current.';
+    case 'dimmers':
+      return `Dimmers on ${plan.supplies[h.of ?? '']?.name ?? 'the supply'} drive current round a ring.`;
+    case 'pickup':
+      return `A magnetic field gets into the ${device}.`;
+    case 'transformer':
+      return `A magnetic field gets into the transformer of the ${device}.`;
+    case 'electric':
+      return `Mains wiring couples into the ${device}, which is not screened or not earthed.`;
+    case 'own-supply':
+      return `The ${device} hums by itself: its own supply is tired, or leaks into its output.`;
+    case 'supply':
+      return `The two-pin supply of the ${device} leaks into the signal.`;
+    case 'shield':
+      return `The shield of ${cable} is broken.`;
+    case 'leg':
+      return `One leg of ${cable} is broken.`;
+    case 'contact':
+      return `A contact of ${cable} is corroded or loose.`;
+    case 'pin-1':
+      return `Pin 1 of the ${device} goes to its board: current in the shield gets into the signal.`;
+    case 'radio':
+      return `Radio gets into the ${device}.`;
+    case 'low-level':
+      return 'The level is too low, and the gain brings up hiss.';
+    case 'starved':
+      return `The ${device} gets too little phantom.`;
+    case 'wrong-input':
+      return 'It is in the wrong input, or that input is bad.';
+    case 'several':
+      return (h.of ?? '')
+        .split('+')
+        .map((id) => {
+          const [code, ...of] = id.split(':');
+          return causeText(plan, line, { code: code as Hypothesis['code'], of: of.join(':') || null });
+        })
+        .join(' And: ');
+  }
+}
+
+/** What is to be done, in one breath. */
+export function askText(ask: Ask): string {
+  switch (ask) {
+    case 'sound':
+      return 'What does it sound like?';
+    case 'lines':
+      return 'Which lines do it?';
+    case 'since':
+      return 'Since when?';
+    case 'volume':
+      return 'Turn the volume at the instrument to nothing.';
+    case 'touch':
+      return 'Touch the strings or the metal of the instrument.';
+    case 'turn':
+      return 'Turn the player or the instrument a quarter round.';
+    case 'short-box':
+      return 'Mute. Pull the lead from the box and put a shorting plug in. Unmute.';
+    case 'short-input':
+      return 'Mute, phantom off. Pull the plug at the input and put a shorting plug in. Unmute.';
+    case 'swap-lead':
+      return 'Mute. Change the lead at the source for another. Unmute.';
+    case 'swap-run':
+      return 'Mute, phantom off. Take another pair or another long cable. Phantom on, unmute.';
+    case 'wiggle':
+      return 'Move the plugs in their sockets, one after the other.';
+    case 'lift':
+      return 'Mute. Turn the ground switch at the box over. Unmute.';
+    case 'box-battery':
+      return 'Mute, phantom off. Run the box on its battery. Unmute.';
+    case 'source-battery':
+      return 'Run the source on its battery, its supply pulled out.';
+    case 'other-supply':
+      return 'Plug the source in where the desk is fed.';
+    case 'dimmers-off':
+      return 'Have the dimmers taken down to nothing.';
+    case 'known-line':
+      return 'Mute, phantom off. Put a line that is quiet into this input. Unmute.';
+    case 'other-input':
+      return 'Mute, phantom off. Put the line into another input. Phantom on, unmute.';
+  }
+}
+
+/** What is done about a cause, where a test is its cure. */
+export function cureOfAsk(ask: Ask): string {
+  return askText(ask)
+    .replace(/^Mute(, phantom off)?\. /, '')
+    .replace(/ (Phantom on, unmute|Unmute)\.$/, '');
+}
+
+const minutesText = (minutes: number): string =>
+  minutes < 1 ? 'less than a minute' : `${formatNumber(minutes, minutes % 1 ? 1 : 0)} minutes`;
+
+/** Why this test now: what it does under the causes that are likeliest. @param name a cause in words */
+export function whyAsk(q: Pick<Question, 'ask' | 'minutes' | 'foreseen'>, name: (s: Suspect) => string): string {
+  if (!q.foreseen) return 'It costs next to nothing.';
+  const does = (db: number): string =>
+    db < -3
+      ? `this takes ${formatNumber(-db)}\u202FdB off`
+      : db > 3
+        ? `this makes it ${formatNumber(db)}\u202FdB louder`
+        : 'this changes nothing';
+  const told = q.foreseen.map(({ suspect, db }) => `If ${lower(name(suspect))}, ${does(Math.max(db, -60))}.`);
+  return `${told.join(' ')} It takes ${minutesText(q.minutes)}.`;
+}
+const lower = (sentence: string): string => (sentence[0].toLowerCase() + sentence.slice(1)).replace(/\.$/, '');
+
+/** What an answer to a question is called. */
+export const wordText = (ask: Ask, is: Word): string =>
+  ask === 'sound'
+    ? SOUND_TEXTS[is as Sound]
+    : ask === 'lines'
+      ? SPREAD_TEXTS[is as Spread]
+      : ask === 'since'
+        ? SINCE_TEXTS[is as Since]
+        : CHANGE_TEXTS[is as Change];

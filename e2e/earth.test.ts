@@ -1,0 +1,87 @@
+import { expect, expectAccessibleInBoth, freshShow, row, settled, test } from './app';
+
+test('the tape loops’ ring is seen, predicted, cured in two keys, and the board agrees; the mains earth stays', async ({
+  page,
+  app,
+  troubles
+}) => {
+  test.setTimeout(120_000);
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.getByRole('link', { name: 'Earth', exact: true }).click();
+  await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
+  const ring = page.getByRole('region', { name: 'Rings' }).getByRole('button', { name: /Tape loops/ });
+  await expect(ring).toHaveAttribute('aria-pressed', 'true');
+  const cure = page.getByRole('button', { name: /^Apply cure 1/ });
+  await expect(cure).toBeVisible();
+  const [, before, after] = /(\d+)\s*dB → (\d+)\s*dB\s*$/.exec((await cure.textContent())!.trim())!;
+  await expectAccessibleInBoth(page);
+
+  // The board says the same of it, before and after.
+  const below = async (): Promise<string> => {
+    await page.goto(`${app.url}/show/${id}?line=line6-in`);
+    await settled(page);
+    return (await row(page, 'Tape loops').locator('[data-hum]').textContent())!.trim();
+  };
+  expect(await below()).toBe(before);
+  await page.goto(`${app.url}/show/${id}/earth?line=line6-in`);
+  await expect(cure).toBeVisible();
+  await page.keyboard.press('1');
+  await expect(page.getByRole('heading', { name: '2 rings will be heard' })).toBeVisible();
+  await expect(page.getByRole('status')).toHaveText('Saved');
+  expect(await below()).toBe(after);
+
+  // Asked to take the earth away, it says no, and why.
+  await page.goto(`${app.url}/show/${id}/earth`);
+  await page.getByRole('button', { name: 'Modular rack, earthed' }).click();
+  const panel = page.getByRole('region', { name: 'Modular rack' });
+  await panel.getByRole('button', { name: 'Lift its mains earth?' }).click();
+  await expect(panel.getByRole('alert')).toContainText('No. The protective earth');
+  await expectAccessibleInBoth(page);
+  // Moved to the desk's supply, its ring is quieter at once.
+  const rings = page.getByRole('region', { name: 'Rings' });
+  const rack = rings.getByRole('button', { name: /Modular rack/ });
+  const was = await rack.textContent();
+  await panel.getByLabel('On supply').selectOption({ label: 'Desk platform' });
+  await expect(rack).not.toHaveText(was!);
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(rack).toHaveText(was!);
+
+  // Dragged to another supply, and taken back.
+  const foley = page.getByRole('button', { name: 'Foley table, earthed' });
+  const from = (await foley.boundingBox())!;
+  const to = (await page.getByRole('button', { name: 'Supply Desk platform' }).boundingBox())!;
+  const current = await rings.getByRole('button', { name: /Foley table/ }).textContent();
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(to.x + to.width / 2, from.y + from.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect(rings.getByRole('button', { name: /Foley table/ })).not.toHaveText(current!);
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(rings.getByRole('button', { name: /Foley table/ })).toHaveText(current!);
+
+  // What was measured is believed.
+  await page.getByText('Measured something?').click();
+  await page.getByLabel('What was measured').selectOption({ label: 'Volts between Desk platform and Stage left' });
+  await page.getByLabel('Reading', { exact: true }).fill('twelve');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByRole('alert').filter({ hasNotText: 'No.' })).toBeVisible();
+  await page.getByLabel('Reading', { exact: true }).fill('1.2 V');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText('The map believes it now.')).toBeVisible();
+  await page.getByRole('button', { name: 'Supply Desk platform' }).click();
+  await expect(page.getByRole('dialog')).toContainText(/lie between\s+9\d\d\s*mV\s+and\s+1\.\d+\s*V/);
+  expect(troubles).toEqual([]);
+});
+
+test('on a phone the list comes first and the picture on demand', async ({ page, app }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/earth`);
+  await expect(page.getByRole('button', { name: /^Apply cure 1/ })).toBeVisible();
+  const picture = page.getByRole('group', { name: 'Supplies, chassis and shields' });
+  await expect(picture).toBeHidden();
+  await page.getByRole('button', { name: 'Show the picture' }).click();
+  await expect(picture).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await expectAccessibleInBoth(page);
+});

@@ -1,0 +1,190 @@
+import { expect, test, type APIResponse, type BrowserContext } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { inviteBy, joined, ownApp, sender } from './door';
+
+/** Every route there is, read off the folder, so that a new one cannot be forgotten. */
+const ROUTES = 'src/routes';
+const files = readdirSync(ROUTES, { recursive: true, encoding: 'utf8' });
+interface Route {
+  path: string;
+  method: string;
+}
+const routes: Route[] = files.flatMap((file) => {
+  const path = `/${file.replace(/\/?\+[^/]*$/, '')}`;
+  if (file.endsWith('+page.svelte')) return [{ path, method: 'GET' }];
+  if (!file.endsWith('+server.ts')) return [];
+  const text = readFileSync(join(ROUTES, file), 'utf8');
+  return [...text.matchAll(/export (?:const|async function|function) (GET|POST|PUT|PATCH|DELETE)\b/g)].map(
+    ([, method]) => ({ path, method })
+  );
+});
+/** Where whoever comes has to be let in, for they come with a secret or to give one. */
+const DOORS = ['/healthz', '/sign-in', '/invite/', '/join/', '/reset/', '/s/', '/api/auth/', '/api/crew/accept'];
+const isDoor = (r: Route): boolean => DOORS.some((d) => r.path === d || (d.endsWith('/') && r.path.startsWith(d)));
+const SECRET = 'Tallow Lane';
+
+test('strangers, other crews, readers and guests get nothing that is not theirs, by any route', async ({ browser }) => {
+  test.setTimeout(90_000);
+  const { app, sql, end } = await ownApp();
+  try {
+    const { url } = app;
+    const open = await browser.newContext();
+    const mira = await joined(browser, url, await inviteBy(open.request, url, 'owner'), 'Mira');
+    const miras = sender(mira.request, url);
+    await miras('PUT', '/api/crew/name', { name: SECRET });
+    const reader = await joined(browser, url, await inviteBy(mira.request, url, 'reader'), 'Rosa');
+    // Somebody who is in the same program, and owner of a crew of their own.
+    const other = await joined(browser, url, await inviteBy(mira.request, url, 'reader'), 'Otto');
+    const made = await sender(other.request, url)('POST', '/api/crew', { name: 'Elsewhere' });
+    expect(made.status()).toBe(201);
+    const theirShow = (await (await sender(other.request, url)('POST', '/api/shows', { name: 'Theirs' })).json()) as {
+      id: string;
+    };
+    const people = await sql<{ id: string; name: string }[]>`select id, name from person order by made_at`;
+    const ottoHere = people.find((p) => p.name === 'Otto')!;
+    expect((await miras('DELETE', `/api/crew/people/${ottoHere.id}`)).status()).toBe(200);
+
+    // One of everything, all of it Mira's.
+    const [{ id: show }] = await sql<{ id: string }[]>`select id from show where name = 'The Salt Road'`;
+    await miras('PATCH', `/api/shows/${show}`, { name: `${SECRET} show` });
+    const photo = crypto.randomUUID();
+    const put = await mira.request.put(`${url}/api/shows/${show}/photos/${photo}?line=x`, {
+      data: Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 4]),
+      headers: { origin: url, 'content-type': 'image/jpeg' }
+    });
+    expect(put.status()).toBe(200);
+    const [{ id: item }] = await sql<{ id: string }[]>`select id from kit_item limit 1`;
+    const token = ((await (await miras('POST', `/api/shows/${show}/shares`)).json()) as { token: string }).token;
+    const guest = await browser.newContext();
+    expect((await guest.request.get(`${url}/s/${token}`)).status()).toBe(200);
+    await inviteBy(mira.request, url, 'owner');
+    const [{ id: invite }] = await sql<{ id: string }[]>`select id from invite where used_at is null`;
+    const [{ id: share }] = await sql<{ id: string }[]>`select id from share`;
+    const [{ id: device }] = await sql<
+      { id: string }[]
+    >`select s.id from session s join "user" u on u.id = s.user_id where u.name = 'Mira'`;
+
+    const filled = (path: string): string =>
+      path
+        .replace('/invites/[id]', `/invites/${invite}`)
+        .replace('/crew/shares/[id]', `/crew/shares/${share}`)
+        .replace('/people/[id]', `/people/${people[0].id}`)
+        .replace('/devices/[id]', `/devices/${device}`)
+        .replace('[id]', show)
+        .replace('[photo]', photo)
+        .replace('[sheet]', 'patch.pdf')
+        .replace('[item]', item)
+        .replace('[line]', 'x')
+        .replace(/\[.*?\]/g, 'none');
+    const bodies: Readonly<Record<string, unknown>> = {
+      '/api/shows': { name: 'x' },
+      '/api/crew': { name: 'x' },
+      '/api/crew/name': { name: 'x' },
+      '/api/crew/invites': { role: 'owner' },
+      '/api/crew/people/[id]': { role: 'reader' },
+      '/api/crew/switch': { crewId: (await sql<{ id: string }[]>`select id from crew where name = ${SECRET}`)[0].id },
+      '/api/shows/[id]': { name: 'x' },
+      '/api/shows/[id]/ticks': { key: 'a/b', on: true }
+    };
+    const ask = (who: BrowserContext, r: Route): Promise<APIResponse> =>
+      sender(who.request, url)(r.method, filled(r.path), r.method === 'GET' ? undefined : (bodies[r.path] ?? {}));
+    const snapshot = async (): Promise<string> => {
+      const tables = [
+        'crew',
+        'person',
+        'show',
+        'edit',
+        'kit_item',
+        'print',
+        'tick',
+        'reading',
+        'photo',
+        'invite',
+        'share'
+      ];
+      const [{ id: mine }] = await sql<{ id: string }[]>`select id from crew where name = ${SECRET}`;
+      const rows = await Promise.all(
+        tables.map((t) =>
+          sql.unsafe(
+            `select md5(string_agg(x::text, '|' order by x::text)) from ${t} x where ${t === 'crew' ? 'id' : 'crew_id'} = $1`,
+            [mine]
+          )
+        )
+      );
+      const sessions =
+        await sql`select count(*) from session s join "user" u on u.id = s.user_id where u.name = 'Mira'`;
+      return JSON.stringify([rows, sessions]);
+    };
+    const before = await snapshot();
+    expect(routes.length).toBeGreaterThan(40);
+
+    const stranger = await browser.newContext();
+    for (const r of routes.filter((r) => !isDoor(r))) {
+      const answer = await ask(stranger, r);
+      const text = await answer.text();
+      expect(text, `${r.method} ${r.path}`).not.toContain(SECRET);
+      if (r.path.startsWith('/api/')) expect(answer.status(), `${r.method} ${r.path}`).toBe(401);
+      else
+        expect([answer.status(), answer.headers().location], r.path).toEqual([
+          303,
+          expect.stringMatching(/^\/sign-in\?to=/)
+        ]);
+    }
+    for (const r of routes.filter((r) => isDoor(r) && r.method === 'GET'))
+      expect(await (await ask(stranger, r)).text(), r.path).not.toContain(SECRET);
+
+    // Otto's own doings are his; whatever names something of Mira's is not there for him.
+    const naming = routes.filter((r) => r.path.includes('[') && !isDoor(r) && r.path !== '/api/kit/[item]');
+    expect(naming.length).toBeGreaterThan(25);
+    for (const r of naming) {
+      const answer = await ask(other, r);
+      expect(await answer.text(), `${r.method} ${r.path}`).not.toContain(SECRET);
+      // A body that is not complete may be refused before it is looked at whose it is.
+      expect([400, 404, 409, 415], `${r.method} ${r.path}: ${answer.status()}`).toContain(answer.status());
+    }
+    for (const r of routes.filter((r) => r.method === 'GET' && !isDoor(r)))
+      expect(await (await ask(other, r)).text(), r.path).not.toContain(SECRET);
+    expect((await sender(other.request, url)('POST', '/api/crew/switch', bodies['/api/crew/switch'])).status()).toBe(
+      404
+    );
+    expect(
+      ((await (await sender(other.request, url)('GET', `/api/kit/${item}`)).json()) as { history: unknown[] }).history
+    ).toEqual([]);
+
+    // A reader sees everything and changes nothing but their own devices and crews.
+    const changes = routes.filter(
+      (r) =>
+        r.method !== 'GET' &&
+        !isDoor(r) &&
+        !['/api/crew', '/api/crew/switch', '/api/crew/devices/[id]'].includes(r.path)
+    );
+    for (const r of changes) expect((await ask(reader, r)).status(), `${r.method} ${r.path}`).toBe(403);
+    expect((await sender(reader.request, url)('DELETE', `/api/crew/devices/${device}`)).status()).toBe(404);
+    expect(await (await reader.request.get(`${url}/api/shows/${show}`)).text()).toContain(SECRET);
+
+    // A guest sees that one show, and of it neither the kit nor who is in the crew.
+    expect(await (await guest.request.get(`${url}/api/shows/${show}`)).text()).toContain(SECRET);
+    expect((await guest.request.get(`${url}/show/${show}`)).status()).toBe(200);
+    for (const r of routes.filter((r) => !isDoor(r))) {
+      const ofShow = /^\/(api\/shows|show)\/\[id\]/.test(r.path);
+      if (ofShow && r.method === 'GET') continue;
+      const answer = await ask(guest, r);
+      expect([303, 401, 403], `${r.method} ${r.path}`).toContain(answer.status());
+    }
+    expect((await sender(guest.request, url)('GET', `/api/shows/${theirShow.id}`)).status()).toBe(401);
+    expect(await snapshot()).toBe(before);
+
+    // What is taken back is gone at once.
+    expect((await miras('DELETE', `/api/crew/shares/${share}`)).status()).toBe(200);
+    expect((await sender(guest.request, url)('GET', `/api/shows/${show}`)).status()).toBe(401);
+    expect((await sender(guest.request, url)('GET', `/s/${token}`)).status()).toBe(410);
+    const rosa = people.find((p) => p.name === 'Rosa')!;
+    expect((await miras('DELETE', `/api/crew/people/${rosa.id}`)).status()).toBe(200);
+    expect((await sender(reader.request, url)('GET', `/api/shows/${show}`)).status()).toBe(401);
+    // A crew keeps its last owner.
+    expect((await miras('DELETE', `/api/crew/people/${people[0].id}`)).status()).toBe(409);
+  } finally {
+    await end();
+  }
+});

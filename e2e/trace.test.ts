@@ -1,0 +1,146 @@
+import type { Page } from '@playwright/test';
+import { exampleOf } from '../core/sound/examples';
+import { writeWav } from '../core/sound/wav';
+import { expect, expectAccessibleInBoth, freshShow, test } from './app';
+
+const PHONE = { width: 390, height: 844 };
+const ask = (page: Page) => page.locator('[data-ask]');
+
+/** Answers whatever is asked as a hum that a lift takes away would. */
+async function answer(page: Page): Promise<void> {
+  const asked = (await ask(page).getAttribute('data-ask'))!;
+  const is =
+    ({ sound: 'hum', lift: 'gone', lines: 'some', 'short-box': 'gone' } as Record<string, string>)[asked] ?? 'same';
+  await page.locator(`[data-answer="${is}"]`).click();
+}
+
+test('on a phone a hum is traced to its ring, taken back, resumed, written down; a tingle stops it', async ({
+  page,
+  app,
+  troubles
+}) => {
+  test.setTimeout(90_000);
+  await page.setViewportSize(PHONE);
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/trace`);
+  await page.getByRole('button', { name: /Modular rack/ }).click();
+  await expect(ask(page)).toHaveAttribute('data-ask', 'sound');
+  await expectAccessibleInBoth(page);
+  await page.getByRole('button', { name: 'Hear a whine' }).click();
+  await answer(page);
+  await expect(ask(page)).not.toHaveAttribute('data-ask', 'sound');
+  // Not sure: it is not asked again, and costs nothing. Then the phone wakes where it was.
+  const second = await ask(page).getAttribute('data-ask');
+  await page.getByRole('button', { name: 'Not sure, or not now' }).click();
+  await expect(ask(page)).not.toHaveAttribute('data-ask', second!);
+  await page.reload();
+  await expect(ask(page)).toBeVisible();
+  await expect(ask(page)).not.toHaveAttribute('data-ask', 'sound');
+  await expect(ask(page)).not.toHaveAttribute('data-ask', second!);
+  await expectAccessibleInBoth(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
+
+  await page.getByRole('button', { name: 'A tingle, smoke or heat' }).click();
+  await expect(page.getByRole('alert').getByRole('heading', { name: 'Stop.' })).toBeVisible();
+  await expectAccessibleInBoth(page);
+  await page.getByRole('button', { name: 'It has been seen to' }).click();
+
+  // From the beginning, by whatever is asked, until it is sure.
+  await page.getByRole('button', { name: 'Another line' }).click();
+  await page.getByRole('button', { name: /Modular rack/ }).click();
+  for (let k = 0; k < 8 && (await page.locator('[data-cause]').count()) === 0; k++) {
+    await expect(ask(page)).toBeVisible();
+    await answer(page);
+    await page.waitForTimeout(200);
+  }
+  await expect(page.locator('[data-cause]')).toHaveAttribute('data-cause', 'loop');
+  await expect(page.getByText('Turn the ground switch at the box over.').first()).toBeVisible();
+  await expectAccessibleInBoth(page);
+  await page.getByRole('button', { name: 'Write it in the log' }).click();
+  await expect(page.getByText('Written in the log of this show.')).toBeVisible();
+  await page.reload();
+  await expect(page.locator('[data-found]')).toContainText(
+    'Modular rack: A ring of shields and mains earths carries current.'
+  );
+  expect(troubles).toEqual([]);
+});
+
+test('a recording is read on this machine, and what is heard goes into the trace; what is no recording is refused', async ({
+  page,
+  app,
+  troubles
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  const sent: string[] = [];
+  await page.goto(`${app.url}/show/${id}/listen`);
+  page.on('request', (r) => r.method() !== 'GET' && sent.push(r.url()));
+  const file = page.getByLabel('WAV file');
+  await file.setInputFiles({ name: 'x.wav', mimeType: 'audio/wav', buffer: Buffer.from('no recording at all') });
+  await expect(page.getByRole('alert')).toContainText('This is no WAV file');
+  await expectAccessibleInBoth(page);
+  const wav = Buffer.from(writeWav(exampleOf('buzz', 60, 44_100, 6), 44_100));
+  await file.setInputFiles({ name: 'stage.wav', mimeType: 'audio/wav', buffer: wav });
+  await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'buzz');
+  await expect(page.getByRole('heading', { name: /^A buzz of (59\.9\d|60\.0\d)\sHz/ })).toBeVisible();
+  await expectAccessibleInBoth(page);
+  // Nothing of it has left the machine.
+  expect(sent).toEqual([]);
+  await page.getByLabel('Line that makes it').selectOption({ label: 'Modular rack' });
+  await page.getByRole('link', { name: 'Trace it with this' }).click();
+  await page.waitForURL(/\/trace/);
+  await expect(page.getByRole('listitem').getByText('a buzz', { exact: true })).toBeVisible();
+  await expect(ask(page)).not.toHaveAttribute('data-ask', 'sound');
+
+  // Without a file and without a microphone: what is made here.
+  await page.goto(`${app.url}/show/${id}/listen`);
+  await page.getByLabel('Noise to make').selectOption('crackle');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'crackle');
+  await page.getByRole('button', { name: 'Use the microphone' }).click();
+  await expect(page.getByRole('alert')).toContainText(/microphone/);
+  expect(troubles).toEqual([]);
+});
+
+test('a drill: tests that cost minutes, a cause told, a score with its reasons, the same rig for whoever has its address', async ({
+  page,
+  app,
+  troubles
+}) => {
+  await page.setViewportSize(PHONE);
+  await page.goto(`${app.url}/drill`);
+  await expect(page.locator('[data-do]').first()).toBeVisible();
+  await expectAccessibleInBoth(page);
+  await page.getByRole('button', { name: 'Hear it' }).click();
+  await expect(page.getByRole('img', { name: /^Average spectrum/ })).toBeVisible();
+  await expectAccessibleInBoth(page);
+  await page.locator('[data-do="sound"]').click();
+  await expect(page.locator('[data-asked="sound"]')).toBeVisible();
+  await page.locator('[data-do="swap-lead"]').click();
+  await expect(page.locator('[data-asked]')).toHaveCount(2);
+  await page.getByRole('button', { name: 'I know what it is' }).click();
+  await expectAccessibleInBoth(page);
+  await page.locator('[data-suspect="loop"]').click();
+  const score = page.locator('[data-score]');
+  await expect(score).toContainText('Found:');
+  const points = Number(await score.getAttribute('data-score'));
+  expect(points).toBeGreaterThan(20);
+  expect(points).toBeLessThan(100);
+  await expect(page.getByText('then likeliest').first()).toBeVisible();
+  await expectAccessibleInBoth(page);
+  // A wrong one is worth nothing, and the right one is told.
+  await page.getByRole('button', { name: 'Once more' }).click();
+  await page.getByRole('button', { name: 'I know what it is' }).click();
+  await page.locator('[data-suspect]:not([data-suspect="loop"])').first().click();
+  await expect(score).toHaveAttribute('data-score', '0');
+  await expect(score).toContainText('A ring of shields and mains earths carries current.');
+
+  await page.goto(`${app.url}/drill?seed=7&level=3`);
+  const rig = page.getByRole('heading', { name: 'Rig 7, level 3' });
+  await expect(rig).toBeVisible();
+  const told = await page.locator('section').filter({ has: rig }).innerText();
+  await page.goto(`${app.url}/drill`);
+  await page.goto(`${app.url}/drill?seed=7&level=3`);
+  await expect(rig).toBeVisible();
+  expect(await page.locator('section').filter({ has: rig }).innerText()).toBe(told);
+  expect(troubles).toEqual([]);
+});

@@ -1,0 +1,56 @@
+<script lang="ts">
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import { type Snippet } from 'svelte';
+  import { toast } from 'svelte-sonner';
+
+  interface Props {
+    title: string;
+    path: string;
+    origin: string;
+    /** Under which other devices reach this server; null when none can. */
+    originForOthers: string | null;
+    onclose: () => void;
+    children: Snippet;
+  }
+  const { title, path, origin, originForOthers, onclose, children }: Props = $props();
+
+  const link = $derived(`${originForOthers ?? origin}${path}`);
+  let code = $state('');
+  $effect(() => {
+    const text = link;
+    void import('qrcode').then(async ({ toString }) => {
+      code = `data:image/svg+xml,${encodeURIComponent(await toString(text, { type: 'svg', margin: 2 }))}`;
+    });
+  });
+
+  let field: HTMLInputElement;
+  async function copy(): Promise<void> {
+    field.select();
+    try {
+      // Not there on pages without TLS; the older way still is.
+      if (navigator.clipboard) await navigator.clipboard.writeText(link);
+      else if (!document.execCommand('copy')) throw new Error();
+      toast('Copied.');
+    } catch {
+      toast('It is marked: copy it with the keys you always use.');
+    }
+  }
+</script>
+
+<Dialog {title} {onclose}>
+  <p>{@render children()}</p>
+  {#if originForOthers}
+    <div class="mt-3 flex justify-center">
+      <img src={code} alt="The link as a code to scan" class="size-56 rounded-[7px] bg-white" />
+    </div>
+  {:else}
+    <p class="mt-3 border-l-2 border-warning pl-3">
+      This server answers on this machine only. To let other devices in, start it with
+      <span class="num">HOST=0.0.0.0 npm start</span>.
+    </p>
+  {/if}
+  <div class="mt-3 flex gap-2">
+    <input bind:this={field} class="num input w-full text-[0.85em]" readonly value={link} aria-label="Link" />
+    <button type="button" class="btn btn-primary" onclick={copy}>Copy</button>
+  </div>
+</Dialog>

@@ -1,0 +1,291 @@
+<script lang="ts">
+  import { replaceState } from '$app/navigation';
+  import { page } from '$app/state';
+  import { traceLines } from '$core/plan/lines';
+  import type { Plan } from '$core/plan/schema';
+  import { LESSONS, type Lesson, MOST_LEVEL, type Score } from '$core/trace/drill';
+  import { type CauseCode } from '$core/trace/hypotheses';
+  import type { Answer, Ask } from '$core/trace/infer';
+  import type { Suspect, TraceView } from '$core/trace/view';
+  import { formatNumber, formatQuantity } from '$core/units/format';
+  import { LESSON_TEXTS } from '$core/words/drill';
+  import { askText, causeText, cureOfAsk, wordText } from '$core/words/tracing';
+  import WayInWords from '$lib/show/WayInWords.svelte';
+  import { play } from '$lib/show/play';
+  import SoundPicture from '$lib/show/SoundPicture.svelte';
+  import type { Analysis } from '$core/sound/analyse';
+  import { heardText } from '$core/words/sound';
+  import { type Remote, wrap } from 'comlink';
+  import { onMount } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import type { DrillApi } from './drill.worker';
+
+  interface Asked {
+    readonly ask: Ask;
+    readonly minutes: number;
+    readonly answer: Answer | null;
+    /** The likeliest cause after it, as evidence has it. */
+    readonly after: Suspect;
+  }
+
+  let api = $state.raw<Remote<DrillApi>>();
+  let rig = $state.raw<{ plan: Plan; lineId: string; view: TraceView } | null>(null);
+  let view = $state.raw<TraceView | null>(null);
+  let asked = $state.raw<readonly Asked[]>([]);
+  let end = $state.raw<{ score: Score; hidden: Pick<Suspect, 'id' | 'of'> & { code: string }; told: string } | null>(
+    null
+  );
+  let busy = $state(false);
+  let seed = $state(1);
+  let level = $state(1);
+  let lesson = $state<Lesson | null>(LESSONS[0].code);
+  let naming = $state(false);
+  let heard = $state.raw<Analysis | null>(null);
+  const RATE = 48_000;
+  let best = $state.raw<Readonly<Record<string, number>>>({});
+
+  const line = $derived(rig ? traceLines(rig.plan).find((l) => l.id === rig!.lineId)! : null);
+  const name = (s: { code: string; of: string | null }): string =>
+    rig && line ? causeText(rig.plan, line, { code: s.code as CauseCode, of: s.of }) : '';
+  const minutes = $derived(asked.reduce((sum, a) => sum + a.minutes, 0));
+  const KEPT = 'guanxi-drill';
+  const key = $derived(lesson ?? `${level}-${seed}`);
+
+  onMount(() => {
+    const worker = new Worker(new URL('./drill.worker.ts', import.meta.url), { type: 'module' });
+    api = wrap<DrillApi>(worker);
+    try {
+      best = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Record<string, number>;
+    } catch {
+      // Nothing kept, or nothing that can be read.
+    }
+    const { searchParams } = page.url;
+    const given = Number(searchParams.get('seed'));
+    if (Number.isInteger(given) && given > 0)
+      [seed, level, lesson] = [
+        Math.min(given, 1e6),
+        Math.min(Math.max(Number(searchParams.get('level')) || 1, 1), MOST_LEVEL),
+        null
+      ];
+    else lesson = LESSONS.find((l) => !(l.code in best))?.code ?? null;
+    void begin();
+    return () => worker.terminate();
+  });
+
+  async function begin(): Promise<void> {
+    if (!api) return;
+    busy = true;
+    [rig, view, asked, end, naming, heard] = [null, null, [], null, false, null];
+    rig = await api.begin(seed, level, lesson);
+    view = rig.view;
+    busy = false;
+    replaceState(lesson ? '/drill' : `/drill?seed=${seed}&level=${level}`, {});
+  }
+  async function ask(what: Ask, takes: number): Promise<void> {
+    if (!api || busy) return;
+    busy = true;
+    const answer = await api.ask(what);
+    const answers = [...asked.flatMap((a) => a.answer ?? []), ...(answer ? [answer] : [])];
+    const skipped = [...asked, { ask: what, answer }].filter((a) => !a.answer).map((a) => a.ask);
+    view = await api.view(answers, skipped);
+    asked = [...asked, { ask: what, minutes: takes, answer, after: view.suspects[0] }];
+    busy = false;
+  }
+  /** Hears the line, and looks at what is in it: the same picture as of any recording. */
+  async function listen(): Promise<void> {
+    if (!api) return;
+    const { samples, found } = await api.listen(RATE);
+    heard = found;
+    if (!(await play(() => samples))) toast('No sound can be played here; what is in it can be seen.');
+  }
+  async function tell(s: Suspect): Promise<void> {
+    if (!api) return;
+    const done = await api.finish(
+      asked.map(({ minutes, answer }) => ({ minutes, answer })),
+      s.id
+    );
+    end = { ...done, told: s.id };
+    if ((best[key] ?? -1) < done.score.points) best = { ...best, [key]: done.score.points };
+    try {
+      localStorage.setItem(KEPT, JSON.stringify(best));
+    } catch {
+      // A browser that keeps nothing drills all the same.
+    }
+    window.scrollTo({ top: 0 });
+  }
+  /** The next lesson; behind the last of them other rigs, harder when this one was found. */
+  function next(): void {
+    const at = LESSONS.findIndex((l) => l.code === lesson);
+    if (lesson && at < LESSONS.length - 1) lesson = LESSONS[at + 1].code;
+    else if (lesson) [lesson, seed, level] = [null, 1, 1];
+    else
+      [seed, level] = [seed + 1, end?.score.right && end.score.points >= 60 ? Math.min(level + 1, MOST_LEVEL) : level];
+    void begin();
+  }
+  function choose(of: Lesson | null): void {
+    lesson = of;
+    void begin();
+  }
+  async function share(): Promise<void> {
+    try {
+      await navigator.clipboard.writeText(location.href);
+      toast('The address of this rig is copied.');
+    } catch {
+      toast(`Its address: ${location.href}`);
+    }
+  }
+  /** Tests in the order of the list, asked ones left out. */
+  const open = $derived((view?.questions ?? []).toSorted((a, b) => a.minutes - b.minutes));
+  const suspects = $derived((rig?.view.suspects ?? []).toSorted((a, b) => name(a).localeCompare(name(b))));
+</script>
+
+<main class="mx-auto max-w-[980px] px-5 py-5 max-sm:px-3.5">
+  <div class="flex flex-wrap items-end justify-between gap-3">
+    <div>
+      <h1 class="text-[1.6em] leading-tight font-bold">Drill</h1>
+      <p class="text-quiet">A rig that is not there, with one fault in it. Find it in as little time as you can.</p>
+    </div>
+    {#if !lesson}
+      <div class="flex items-center gap-2">
+        <label class="flex items-center gap-2 text-quiet"
+          >Rig <input
+            type="number"
+            class="num input w-24 input-sm"
+            min="1"
+            max="1000000"
+            bind:value={seed}
+            onchange={() => void begin()}
+          /></label
+        >
+        <label class="flex items-center gap-2 text-quiet"
+          >Level
+          <select class="select w-20 select-sm" bind:value={level} onchange={() => void begin()}>
+            {#each { length: MOST_LEVEL } as _, k (k)}<option value={k + 1}>{k + 1}</option>{/each}
+          </select></label
+        >
+        <button type="button" class="btn btn-sm" onclick={() => void share()}>Share</button>
+      </div>
+    {/if}
+  </div>
+  <nav class="mt-3 flex gap-1.5 overflow-x-auto pb-1" aria-label="Drills">
+    {#each LESSONS as l, k (l.code)}
+      <button
+        type="button"
+        class="btn min-h-11 btn-sm {lesson === l.code ? 'btn-primary' : ''}"
+        aria-current={lesson === l.code ? 'true' : undefined}
+        onclick={() => choose(l.code)}
+        >{k + 1}{best[l.code] ? ` · ${best[l.code]}` : ''}<span class="sr-only">, {LESSON_TEXTS[l.code].title}</span
+        ></button
+      >
+    {/each}
+    <button type="button" class="btn min-h-11 btn-sm {lesson ? '' : 'btn-primary'}" onclick={() => choose(null)}
+      >Any rig</button
+    >
+  </nav>
+
+  {#if !rig || !line || !view}
+    <p class="py-14 text-center text-quiet" aria-live="polite">Setting up a rig …</p>
+  {:else}
+    <div class="mt-3 grid gap-x-10 gap-y-6 md:grid-cols-[1fr_1fr]">
+      <section>
+        <h2 class="text-[1.3em] font-bold">{lesson ? LESSON_TEXTS[lesson].title : `Rig ${seed}, level ${level}`}</h2>
+        <p class="pt-1 pb-2 leading-snug">
+          <strong>{line.info?.name}</strong> makes a noise that was not foreseen.
+          {Object.values(rig.plan.supplies)
+            .map((s) => `${s.name} ${formatQuantity('voltage', s.emf, 2)}${s.dimmers ? ', dimmers' : ''}`)
+            .join('; ')}. The desk is on {rig.plan.supplies[rig.plan.hosts.desk.supply ?? '']?.name}.
+        </p>
+        <WayInWords plan={rig.plan} {line} />
+        <button type="button" class="btn mt-2 min-h-12" onclick={() => void listen()}>Hear it</button>
+        {#if heard}
+          <p class="pt-2 font-semibold" data-heard={heard.heard[0]?.sound}>{heardText(heard)}</p>
+          <SoundPicture found={heard} />
+        {/if}
+        {#if end}
+          <div
+            class="mt-4 border-l-4 pl-4 {end.score.right ? 'border-primary' : 'border-error'}"
+            role="status"
+            data-score={end.score.points}
+          >
+            <p class="text-[1.3em] font-bold">{end.score.right ? `Found: ${end.score.points} points` : 'Not that'}</p>
+            <p class="pt-1">{name(end.hidden)}</p>
+            <p class="pt-1 text-quiet">
+              {asked.length}
+              {asked.length === 1 ? 'test' : 'tests'}, {formatNumber(end.score.minutes, 1)} minutes, by which the evidence
+              had made it {formatNumber(end.score.share * 100)} % likely. By the most telling test each time {end.score
+                .best.asks.length}, {formatNumber(end.score.best.minutes, 1)} minutes: {end.score.best.asks
+                .map((a) => cureOfAsk(a).replace(/[.?]$/, '').toLowerCase())
+                .join('; ')}.
+            </p>
+            {#if lesson}<p class="pt-2 leading-snug">{LESSON_TEXTS[lesson].teaches}</p>{/if}
+            <div class="flex gap-2 pt-3">
+              <button type="button" class="btn min-h-12 btn-primary" onclick={next}>Next</button>
+              <button type="button" class="btn min-h-12" onclick={() => void begin()}>Once more</button>
+            </div>
+          </div>
+        {/if}
+        {#if asked.length > 0}
+          <h3 class="heading mt-4 border-b border-base-300 pb-1">
+            What came of it, {formatNumber(minutes, 1)} minutes
+          </h3>
+          <ol>
+            {#each asked as a (a.ask)}
+              <li class="border-b border-base-300 py-1.5 leading-snug" data-asked={a.ask}>
+                {cureOfAsk(a.ask)}
+                <span class="font-semibold">{a.answer ? wordText(a.ask, a.answer.is) : 'cannot be told'}</span>
+                {#if end}<span class="block text-[0.93em] text-quiet"
+                    >then likeliest, {formatNumber(a.after.share * 100)} %: {name(a.after)}</span
+                  >{/if}
+              </li>
+            {/each}
+          </ol>
+        {/if}
+      </section>
+      {#if !end}
+        <section>
+          {#if naming}
+            <div class="flex items-baseline justify-between gap-3">
+              <h2 class="text-[1.3em] font-bold">What is it?</h2>
+              <button type="button" class="px-2 py-2 text-quiet underline" onclick={() => (naming = false)}
+                >Try more first</button
+              >
+            </div>
+            <ul class="mt-2 grid gap-1.5">
+              {#each suspects as s (s.id)}
+                <li>
+                  <button
+                    type="button"
+                    class="btn h-auto min-h-12 w-full justify-start px-4 py-2 text-left font-normal"
+                    data-suspect={s.id}
+                    onclick={() => void tell(s)}>{name(s)}</button
+                  >
+                </li>
+              {/each}
+            </ul>
+          {:else}
+            <h2 class="text-[1.3em] font-bold">What do you do?</h2>
+            <ul class="mt-2 grid gap-1.5">
+              {#each open as q (q.ask)}
+                <li>
+                  <button
+                    type="button"
+                    class="btn h-auto min-h-12 w-full justify-between gap-3 px-4 py-2 text-left font-normal"
+                    disabled={busy}
+                    data-do={q.ask}
+                    onclick={() => void ask(q.ask, q.minutes)}
+                    ><span>{askText(q.ask)}</span><span class="num whitespace-nowrap text-quiet"
+                      >{formatNumber(q.minutes, 1)} min</span
+                    ></button
+                  >
+                </li>
+              {/each}
+            </ul>
+            <button type="button" class="btn mt-3 min-h-14 w-full btn-primary" onclick={() => (naming = true)}
+              >I know what it is</button
+            >
+          {/if}
+        </section>
+      {/if}
+    </div>
+  {/if}
+</main>

@@ -1,0 +1,38 @@
+import type { Rank } from '../crew/roles';
+
+/** What it takes to ask for each route. A table, so that it can be read, and held against the routes there are. */
+
+/** Pages and data of one show. */
+export const isOfShow = (route: string | null): boolean => /^\/(api\/shows|show)\/\[id\]/.test(route ?? '');
+
+/** Routes that a stranger may ask for: each gives nothing away without a password or what a link holds. */
+export const FOR_ANYONE: ReadonlySet<string> = new Set([
+  '/healthz',
+  '/sign-in',
+  '/invite/[token]',
+  '/join/[code]',
+  '/reset/[token]',
+  '/s/[token]',
+  '/api/auth/[...all]',
+  '/api/crew',
+  '/api/crew/accept'
+]);
+export const FOR_OWNERS: ReadonlySet<string> = new Set([
+  '/api/crew/invites',
+  '/api/crew/invites/[id]',
+  '/api/crew/people/[id]',
+  '/api/crew/name'
+]);
+/** What everybody may change, for it is about themselves. */
+export const OWN_AFFAIRS: ReadonlySet<string> = new Set(['/api/crew/devices/[id]', '/api/crew/switch']);
+const SAFE: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
+export const isSafe = (method: string): boolean => SAFE.has(method);
+
+/** What it takes to ask for a route by a method; a route nobody thought of is for members, and changes are for engineers. */
+export function needs(route: string | null, method: string): Rank | 'nothing' {
+  if (route === null || FOR_ANYONE.has(route)) return 'nothing';
+  if (FOR_OWNERS.has(route)) return 'owner';
+  if (OWN_AFFAIRS.has(route)) return 'reader';
+  if (!isSafe(method) || route === '/api/shows/[id]/shares') return 'engineer';
+  return isOfShow(route) ? 'guest' : 'reader';
+}

@@ -1,0 +1,34 @@
+import { and, desc, eq } from 'drizzle-orm';
+import type { TraceRecord } from '../show/trace-record';
+import { db } from './db';
+import { person, trace } from './schema';
+import { getShow } from './shows';
+
+/** What was found behind noises, newest first. */
+
+const MOST = 200;
+export interface Found extends TraceRecord {
+  readonly by: string | null;
+}
+
+export async function tracesOf(crewId: string, showId: string): Promise<Found[]> {
+  const rows = await db()
+    .select({ record: trace.record, by: person.name })
+    .from(trace)
+    .leftJoin(person, eq(person.id, trace.personId))
+    .where(and(eq(trace.crewId, crewId), eq(trace.showId, showId)))
+    .orderBy(desc(trace.madeAt))
+    .limit(MOST);
+  return rows.map((row) => ({ ...row.record, by: row.by }));
+}
+
+/** Keeps what was found; sent twice it is there once. @returns false when there is no such show */
+export async function keepTrace(
+  { crewId, personId }: { crewId: string; personId: string },
+  showId: string,
+  record: TraceRecord
+): Promise<boolean> {
+  if (!(await getShow(crewId, showId))) return false;
+  await db().insert(trace).values({ id: record.id, crewId, personId, showId, record }).onConflictDoNothing();
+  return true;
+}

@@ -1,0 +1,75 @@
+<script lang="ts">
+  import type { Measured } from '$core/trace/belief';
+  import type { EarthMap } from '$core/trace/map';
+  import type { Plan } from '$core/plan/schema';
+  import { parseQuantity } from '$core/units/parse';
+  import { unitFaultText } from '$core/words/faults';
+
+  interface Props {
+    plan: Plan;
+    map: EarthMap;
+    nameOf: (id: string) => string;
+    onread: (what: Measured) => void;
+  }
+  /** Something measured on the stage: what it says of the EMFs is worked out, and the map believes it. */
+  const { plan, map, nameOf, onread }: Props = $props();
+
+  const supplies = $derived(Object.entries(plan.supplies));
+  const choices = $derived([
+    ...supplies.flatMap(([a, sa], k) =>
+      supplies
+        .slice(k + 1)
+        .map(([b, sb]) => ({ id: `volts ${a} ${b}`, text: `Volts between ${sa.name} and ${sb.name}` }))
+    ),
+    ...map.rings.map((r) => ({ id: `clamp ${r.cable}`, text: `Current in the shield of ${nameOf(r.lines[0])}` })),
+    ...map.rings.flatMap((r) =>
+      r.worst ? [{ id: `level ${r.worst.line}`, text: `Hum at the input of ${nameOf(r.worst.line)}` }] : []
+    )
+  ]);
+  let what = $state('');
+  let typed = $state('');
+  let wrong = $state<string | null>(null);
+  const chosen = $derived(choices.some((c) => c.id === what) ? what : (choices[0]?.id ?? ''));
+  const [kind, ...of] = $derived(chosen.split(' '));
+
+  function read(event: SubmitEvent): void {
+    event.preventDefault();
+    const parsed = parseQuantity(kind === 'clamp' ? 'current' : kind === 'level' ? 'level' : 'voltage', typed);
+    wrong = parsed.ok ? (parsed.value > 0 ? null : 'It must be more than nothing.') : unitFaultText(parsed.error);
+    if (!parsed.ok || parsed.value <= 0) return;
+    if (kind === 'volts') onread({ kind, supplies: [of[0], of[1]], volts: parsed.value });
+    else if (kind === 'clamp') onread({ kind, cable: of[0], ampere: parsed.value });
+    else if (kind === 'level') onread({ kind, line: of[0], volts: parsed.value });
+    typed = '';
+  }
+</script>
+
+<details class="border-t border-base-300 pt-2">
+  <summary class="cursor-pointer py-1 font-semibold">Measured something?</summary>
+  {#if choices.length === 0}
+    <p class="py-1 text-quiet">There is no ring and only one supply: nothing here would tell more.</p>
+  {:else}
+    <form class="grid gap-2 py-1" onsubmit={read}>
+      <select
+        class="select w-full select-sm"
+        aria-label="What was measured"
+        bind:value={() => chosen, (v) => (what = v)}
+      >
+        {#each choices as c (c.id)}<option value={c.id}>{c.text}</option>{/each}
+      </select>
+      <div class="flex gap-2">
+        <input
+          class="num input w-full input-sm"
+          aria-label="Reading"
+          placeholder={kind === 'clamp' ? '40 mA' : kind === 'level' ? '-42 dBu' : '0.3 V'}
+          bind:value={typed}
+        />
+        <button class="btn btn-primary btn-sm" disabled={typed.trim() === ''}>Take it in</button>
+      </div>
+      {#if wrong}<p class="text-error" role="alert">{wrong}</p>{/if}
+      {#if kind === 'volts'}
+        <p class="text-[0.93em] text-quiet">Between earths of the mains only by someone licensed.</p>
+      {/if}
+    </form>
+  {/if}
+</details>

@@ -1,0 +1,32 @@
+<script lang="ts">
+  import type { Suspect } from '$core/trace/view';
+  import { formatNumber } from '$core/units/format';
+
+  interface Props {
+    suspects: readonly Suspect[];
+    name: (s: Suspect) => string;
+  }
+  /** What it may be, as far as is known. */
+  const { suspects, name }: Props = $props();
+  const SHOWN = 5;
+</script>
+
+<section aria-label="What it may be">
+  <h2 class="heading">What it may be</h2>
+  <ul>
+    {#each suspects.slice(0, SHOWN) as s (s.id)}
+      <li class="border-b border-base-300 py-1.5" data-suspect={s.id}>
+        <span class="flex items-baseline justify-between gap-3 leading-snug"
+          ><span>{name(s)}</span><span class="num whitespace-nowrap text-quiet">{formatNumber(s.share * 100)} %</span
+          ></span
+        >
+        <span class="mt-1 block h-1.5 rounded-full bg-base-200" aria-hidden="true"
+          ><span class="block h-full rounded-full bg-primary" style:width="{s.share * 100}%"></span></span
+        >
+      </li>
+    {/each}
+  </ul>
+  {#if suspects.length > SHOWN}<p class="pt-1 text-[0.93em] text-quiet">
+      and {suspects.length - SHOWN} less likely
+    </p>{/if}
+</section>

@@ -1,0 +1,128 @@
+import type { EarthMap, EarthPoint, EarthRing, Thread } from '$core/trace/map';
+import type { Plan } from '$core/plan/schema';
+
+/** Where the parts of an earth map stand on the screen. Pure: sizes in, places out. */
+
+export const POINT_Y = 268;
+export const BAR_Y = 396;
+export const HEIGHT = 466;
+const TOP = 18;
+const LEAST_COLUMN = 58;
+/** More chassis than this in one group and those that nothing is heard of stand together. */
+const CROWD = 6;
+
+interface PlacedPoint {
+  /** Chassis that stand here: one, or quiet ones together. */
+  readonly points: readonly EarthPoint[];
+  readonly id: string;
+  readonly x: number;
+  readonly wide: number;
+}
+interface PlacedSupply {
+  readonly id: string;
+  readonly name: string;
+  readonly x: number;
+  readonly wide: number;
+}
+interface PlacedThread extends Thread {
+  readonly path: string;
+  /** The two ends of its gap, when it is open. */
+  readonly gap: readonly [x1: number, y1: number, x2: number, y2: number] | null;
+  readonly ring: EarthRing | null;
+  /** Middles of the chassis at its ends. */
+  readonly ends: readonly [number, number];
+}
+export interface EarthView {
+  readonly width: number;
+  readonly supplies: readonly PlacedSupply[];
+  readonly points: readonly PlacedPoint[];
+  readonly threads: readonly PlacedThread[];
+}
+
+/**
+ * @param width of the screen's part, pixels
+ * @param apart chassis that stand for themselves whatever is heard of them
+ */
+export function earthView(plan: Plan, map: EarthMap, width: number, apart: ReadonlySet<string>): EarthView {
+  const ringed = new Set(map.rings.filter((r) => r.severity !== 'clean').flatMap((r) => r.points));
+  const stands = (p: EarthPoint): boolean => ringed.has(p.id) || apart.has(p.id) || p.id.startsWith('host:');
+  const groups = [null, ...Object.keys(plan.supplies)].map((supply) => {
+    const here = map.points.filter((p) => p.supply === supply);
+    const quiet = here.filter((p) => !stands(p));
+    const shown = supply === null ? quiet.length > 2 : here.length > CROWD && quiet.length > 1;
+    const own = shown ? here.filter(stands) : here;
+    // The desk last: threads come to it from the left, as they do on a stage.
+    own.sort((a, b) => Number(a.id.startsWith('host:')) - Number(b.id.startsWith('host:')));
+    return { supply, cells: [...(shown ? [quiet] : []), ...own.map((p) => [p])] };
+  });
+  const shown = groups.filter((g) => g.cells.length > 0 || g.supply !== null);
+  // A supply has to have room for its name.
+  const weights = shown.map((g) => Math.max(wideOf(g.cells), g.supply === null ? 1 : 1.5));
+  const total = weights.reduce((a, b) => a + b, 0) + 0.35 * (shown.length - 1);
+  const column = Math.max(width / total, LEAST_COLUMN);
+  const supplies: PlacedSupply[] = [];
+  const points: PlacedPoint[] = [];
+  let x = 0;
+  shown.forEach(({ supply, cells }, k) => {
+    const wide = weights[k] * column;
+    if (supply !== null)
+      supplies.push({ id: supply, name: plan.supplies[supply].name, x: x + wide / 2, wide: wide - 8 });
+    let at = x + (wide - wideOf(cells) * column) / 2;
+    for (const cell of cells) {
+      const w = weight(cell) * column;
+      points.push({ points: cell, id: cell[0].id, x: at + w / 2, wide: w - 8 });
+      at += w;
+    }
+    x += wide + 0.35 * column;
+  });
+  return { width: Math.max(width, x - 0.35 * column), supplies, points, threads: placeThreads(map, points) };
+}
+
+/** A point of a thread, from 0 at its beginning to 1 at its end. */
+const along = (x1: number, x2: number, y: number, high: number, t: number): [number, number] => [
+  x1 + (x2 - x1) * (3 * t * t - 2 * t ** 3),
+  y - 3 * high * t * (1 - t)
+];
+const wideOf = (cells: readonly (readonly EarthPoint[])[]): number => cells.reduce((sum, c) => sum + weight(c), 0);
+const weight = (cell: readonly EarthPoint[]): number =>
+  cell.length > 1 ? 1.2 : cell[0].id.startsWith('host:') && cell[0].lines.length > 4 ? 1.7 : 1;
+
+function placeThreads(map: EarthMap, points: readonly PlacedPoint[]): PlacedThread[] {
+  const place = new Map(points.flatMap((p) => p.points.map((q) => [q.id, p] as const)));
+  const ends = map.threads.map((t) => ({ t, from: place.get(t.from)!, to: place.get(t.to)! }));
+  // Quiet ones that stand together go to the desk as one thread.
+  const seen = new Set<string>();
+  const drawn = ends.filter(({ t, from, to }) => {
+    if (from === to) return false;
+    const crowd = from.points.length > 1 || to.points.length > 1;
+    const key = crowd ? `${from.id} ${to.id}` : t.line + t.cables.join();
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+  // Threads that meet at one chassis are spread over its width, the farthest outermost.
+  const spread = (of: PlacedPoint, other: PlacedPoint): number => {
+    const all = drawn
+      .filter((d) => d.from === of || d.to === of)
+      .map((d) => (d.from === of ? d.to.x : d.from.x))
+      .sort((a, b) => b - a);
+    const k = all.indexOf(other.x);
+    return all.length < 2 ? 0 : ((k + 0.5) / all.length - 0.5) * Math.min(of.wide - 16, all.length * 12);
+  };
+  return drawn.map(({ t, from, to }) => {
+    const [x1, x2] = [from.x + spread(from, to), to.x + spread(to, from)];
+    const y = POINT_Y;
+    const high = Math.min(50 + Math.abs(x2 - x1) * 0.36, y - TOP) / 0.75;
+    return {
+      ...t,
+      path: `M${x1} ${y}C${x1} ${y - high} ${x2} ${y - high} ${x2} ${y}`,
+      // Of a crowd one thread stands for all: what is lifted in it is not told.
+      gap:
+        t.open && from.points.length === 1 && to.points.length === 1
+          ? [...along(x1, x2, y, high, 0.14), ...along(x1, x2, y, high, 0.19)]
+          : null,
+      ends: [from.x, to.x],
+      ring: map.rings.find((r) => t.cables.some((c) => r.cables.includes(c))) ?? null
+    };
+  });
+}

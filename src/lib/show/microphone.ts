@@ -1,0 +1,50 @@
+/** Longest recording that is kept in memory, seconds. */
+const MOST_SECONDS = 600;
+
+export interface Recording {
+  /** Ends it. @returns what was heard, and its rate */
+  readonly stop: () => Promise<{ samples: Float32Array; rate: number }>;
+}
+
+/** Records what the microphone hears, unprocessed. @throws with a reason in words */
+export async function record(onseconds: (seconds: number) => void): Promise<Recording> {
+  if (!navigator.mediaDevices?.getUserMedia)
+    throw new Error(
+      'This page may not use a microphone: it is reached without TLS. Open it at the machine itself, or record a file.'
+    );
+  const stream = await navigator.mediaDevices
+    .getUserMedia({ audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false } })
+    .catch((error: DOMException) => {
+      throw new Error(
+        error.name === 'NotAllowedError'
+          ? 'The microphone was not allowed. Allow it in the browser, or take a file.'
+          : 'There is no microphone here. Take a file, or try it with what is made here.'
+      );
+    });
+  const context = new AudioContext();
+  await context.audioWorklet.addModule('/worklets/capture.js');
+  const node = new AudioWorkletNode(context, 'capture');
+  const blocks: Float32Array[] = [];
+  let count = 0;
+  node.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {
+    if (count > MOST_SECONDS * context.sampleRate) return;
+    blocks.push(data);
+    count += data.length;
+    if (blocks.length % 64 === 0) onseconds(count / context.sampleRate);
+  };
+  context.createMediaStreamSource(stream).connect(node);
+  return {
+    stop: async () => {
+      for (const track of stream.getTracks()) track.stop();
+      const rate = context.sampleRate;
+      await context.close();
+      const samples = new Float32Array(count);
+      let at = 0;
+      for (const block of blocks) {
+        samples.set(block, at);
+        at += block.length;
+      }
+      return { samples, rate };
+    }
+  };
+}

@@ -1,0 +1,12 @@
+import { endDevice } from '$lib/server/crew';
+import { error, json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Signs one of one's own devices out; `others` stands for all but this one. */
+export const DELETE: RequestHandler = async ({ params, locals }) => {
+  const { user } = await locals.who();
+  if (!user) error(404, 'There are no accounts yet.');
+  const ended = await endDevice(user.userId, params.id === 'others' ? { allBut: user.sessionId } : { id: params.id });
+  if (!ended && params.id !== 'others') error(404, 'There is no such device.');
+  return json({});
+};

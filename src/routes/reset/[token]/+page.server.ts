@@ -1,0 +1,3 @@
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ params }) => ({ token: params.token });

@@ -1,0 +1,8 @@
+<script lang="ts">
+  import Listen from '$lib/show/Listen.svelte';
+
+  const { data } = $props();
+</script>
+
+<svelte:head><title>{data.name}, listen · Guanxi</title></svelte:head>
+<Listen />

@@ -1,0 +1,8 @@
+<script lang="ts">
+  import TraceNoise from '$lib/show/TraceNoise.svelte';
+
+  const { data } = $props();
+</script>
+
+<svelte:head><title>{data.name}, trace · Guanxi</title></svelte:head>
+<TraceNoise traces={data.traces} />
