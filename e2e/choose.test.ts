@@ -44,7 +44,7 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
   await expect(page.locator('[data-verdict="stop"]')).toHaveCount(6);
   await page.getByRole('link', { name: 'Propose' }).click();
   const changes = page.getByRole('list', { name: 'Proposed changes' }).getByRole('listitem');
-  await expect(changes.first()).toBeVisible({ timeout: 30_000 });
+  await expect(changes.first()).toBeVisible();
   await expect(page.locator('[data-tally="now stop"]')).toHaveText(/6 stop/);
   await expect(page.locator('[data-tally="then stop"]')).toHaveCount(0);
   await expect(page.locator('[data-tally="then danger"]')).toHaveCount(0);
@@ -52,7 +52,7 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
   await expectAccessible(page);
 
   await page.getByRole('button', { name: 'Lock Electric bouzouki as it is' }).click();
-  await expect(page.getByRole('button', { name: 'Unlock Electric bouzouki' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('button', { name: 'Unlock Electric bouzouki' })).toBeVisible();
   await expect(changes.filter({ hasText: 'Electric bouzouki' })).toHaveCount(0);
   await page.getByRole('checkbox', { name: 'Foley table' }).uncheck();
   const count = await changes.count();
@@ -84,7 +84,7 @@ test('schools side by side; choosing one is an edit and decides the proposal', a
   await expect(header(page)).toHaveText('Saved');
   await page.goto(`${app.url}/show/${id}/propose`);
   const upright = page.locator('[data-proposal]').filter({ hasText: 'Upright bass' });
-  await expect(upright.getByText('Active box 1 MΩ')).toBeVisible({ timeout: 30_000 });
+  await expect(upright.getByText('Active box 1 MΩ')).toBeVisible();
   expect(troubles).toEqual([]);
 });
 
@@ -214,7 +214,7 @@ test('a show with a list of its own; what the plan takes of it; a phone', async 
   for (const view of ['kit', 'propose', 'schools', '']) {
     await page.goto(`${app.url}/show/${id}/${view}`);
     await expect(page.locator('main')).toBeVisible();
-    if (view === 'propose') await expect(page.locator('[data-proposal]').first()).toBeVisible({ timeout: 30_000 });
+    if (view === 'propose') await expect(page.locator('[data-proposal]').first()).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await expectAccessible(page);
   }

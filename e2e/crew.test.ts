@@ -8,7 +8,6 @@ const link = (page: Page) => page.getByLabel('Link', { exact: true });
 test('from open on this machine to a crew: first account, a phone by its code, an invitation, a link, and each taken back', async ({
   browser
 }) => {
-  test.setTimeout(120_000);
   const { app, sql, end } = await ownApp();
   try {
     const { url } = app;
@@ -208,7 +207,6 @@ test('a session cookie is for the server alone, a password is kept as a hash, an
 test('an evening: a phone by its code, four lines on the stand-in, a picture, the network gone and back, and next week', async ({
   browser
 }) => {
-  test.setTimeout(150_000);
   const { app, sql, end } = await ownApp();
   try {
     const { url } = app;

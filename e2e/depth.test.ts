@@ -19,7 +19,7 @@ test('hiss, hum, contacts and tolerance of a line, one key away each', async ({ 
   await tolerance.getByRole('button', { name: 'Cancel' }).click();
   await expect(tolerance.getByRole('button', { name: 'Draw 400 times' })).toBeVisible();
   await tolerance.getByRole('button', { name: 'Draw 400 times' }).click();
-  await expect(tolerance.getByText('of 400 draws')).toBeVisible({ timeout: 30_000 });
+  await expect(tolerance.getByText('of 400 draws')).toBeVisible({ timeout: 120_000 });
   await expectAccessible(page);
   await page.keyboard.press('Escape');
   await expect(page.locator('[data-finding]').first()).toBeVisible();

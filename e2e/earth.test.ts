@@ -5,7 +5,6 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
   app,
   troubles
 }) => {
-  test.setTimeout(120_000);
   const id = await freshShow(page, app.url, 'The Salt Road');
   await page.getByRole('link', { name: 'Earth', exact: true }).click();
   await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();

@@ -62,7 +62,7 @@ function start(env: Record<string, string> = {}): Started {
     child,
     out: () => text,
     until: async (pattern) => {
-      await expect.poll(() => text, { timeout: 50_000 }).toMatch(pattern);
+      await expect.poll(() => text, { timeout: 200_000 }).toMatch(pattern);
       return pattern.exec(text)!;
     }
   };

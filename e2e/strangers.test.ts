@@ -25,7 +25,6 @@ const isDoor = (r: Route): boolean => DOORS.some((d) => r.path === d || (d.endsW
 const SECRET = 'Tallow Lane';
 
 test('strangers, other crews, readers and guests get nothing that is not theirs, by any route', async ({ browser }) => {
-  test.setTimeout(90_000);
   const { app, sql, end } = await ownApp();
   try {
     const { url } = app;

@@ -1,4 +1,5 @@
 import type { LineReport } from '../judge/judge';
+import type { Node } from '../circuit/network';
 import { System } from '../circuit/system';
 import { modelOf, portOf } from '../gear/catalogue';
 import type { Line } from '../plan/lines';
@@ -23,8 +24,10 @@ export interface Situation {
   readonly boost?: (source: HumSource) => number;
   /** Everything up to this device is taken away and a shorting plug put in its place: the first box, or the input itself. */
   readonly shortedAt?: string;
-  /** Resistance that the shield's current and the signal share inside the input, ohms: pin 1 on the signal's ground. */
-  readonly pinOhm?: number;
+  /** A device in which a shield's current and the signal share so many ohms: pin 1 on the signal's ground. */
+  readonly pin?: { readonly device: string; readonly ohm: number };
+  /** A device whose stages get no supply: its grounds stay joined, and nothing is amplified. */
+  readonly dead?: string;
   /** Hum that the source itself puts out, over its playing, dB: its own rectifier's ripple. */
   readonly ownDb?: number;
   /** Hiss louder than planned, dB: gain that makes up for a level that is missing. */
@@ -56,7 +59,7 @@ const RIPPLE = Array.from({ length: HARMONICS }, (_, k) => (k % 2 === 1 ? 2 / (k
 export function heard(stage: Stage, at: Situation): Heard {
   const { plan } = at;
   const { line } = stage;
-  const { rig, system } = networkOf(plan, line, at.shortedAt);
+  const { rig, system } = networkOf(plan, line, at);
   const boost = at.boost;
   const driven: Rig = boost
     ? {
@@ -69,20 +72,16 @@ export function heard(stage: Stage, at: Situation): Heard {
         })
       }
     : rig;
-  const cable = line.cables[line.cables.length - 1];
-  const own = domainHum(plan, driven, system, [[line.id, senseOf(plan, driven, cable)]]);
+  const sense = senseOf(plan, rig, line.cables[line.cables.length - 1]);
+  const own = domainHum(plan, driven, system, [[line.id, sense]]);
   const rigHum = new RigHum(plan, [own], stage.rest);
   const hum = rigHum.at(own, line.id, shapeOf(plan, line));
   const weighted = (spectrum: ArrayLike<number>): number[] =>
     Array.from({ length: HARMONICS }, (_, k) => (spectrum[k] * aWeight(plan.policy.mainsHz * (k + 1))) ** 2);
   const byHarmonic = weighted(hum.spectrum);
-  if (at.pinOhm && at.shortedAt !== line.id) {
-    system.at(plan.policy.mainsHz);
-    const volts = shieldAmpere(driven, system, rigHum, cable) * at.pinOhm;
-    const shape = Array.from({ length: HARMONICS }, (_, k) => volts * emfSpectrum(k + 1, false));
-    weighted(shape).forEach((p, k) => (byHarmonic[k] += p));
-  }
-  if (at.ownDb !== undefined && at.shortedAt === undefined && stage.report.arrives !== null) {
+  const pin = at.pin && pinSpectrum(stage, at, { rig: driven, system }, rigHum, sense);
+  if (pin) weighted(pin).forEach((p, k) => (byHarmonic[k] += p));
+  if (at.ownDb !== undefined && !at.shortedAt && !at.dead && stage.report.arrives !== null) {
     const volts = DBU_VOLTS * 10 ** ((stage.report.arrives + at.ownDb) / 20);
     weighted(RIPPLE.map((share) => volts * share)).forEach((p, k) => (byHarmonic[k] += p));
   }
@@ -96,21 +95,54 @@ export function heard(stage: Stage, at: Situation): Heard {
   };
 }
 
-/** Hiss at the input: the planned line's, less what is no longer connected. */
-function hissOf({ line, report }: Stage, { shortedAt, hissDb = 0 }: Situation): number {
+/** Socket of a device through which a shield's current gets into its board: that of what it puts out, the input's own. */
+const pinCable = (line: Line, device: string): string =>
+  line.cables[Math.min(line.devices.indexOf(device), line.cables.length - 1)];
+
+/** What a shield's current does in a device where it shares some ohms with the signal: an EMF in series with its output, harmonic by harmonic, volts at the input. */
+function pinSpectrum(
+  { line }: Stage,
+  { plan, pin, shortedAt }: Situation,
+  { rig, system }: { rig: Rig; system: System },
+  rigHum: RigHum,
+  sense: readonly [Node, Node]
+): number[] | null {
+  const { device, ohm } = pin!;
+  const cable = pinCable(line, device);
+  const core = rig.net.parts.find((p) => p.name === `${cable}/core-a-0`);
+  // A plug in the device itself, or beyond it, has taken the cable away.
+  if (core?.kind !== 'R' || shortedAt === line.id) return null;
+  const { mainsHz } = plan.policy;
+  const volts = ohm * shieldAmpere(rig, system.at(mainsHz), rigHum, cable);
+  const adjoint = system.blank();
+  return Array.from({ length: HARMONICS }, (_, k) => {
+    const share = emfSpectrum(k + 1, false);
+    if (share === 0) return 0;
+    system.at(mainsHz * (k + 1)).solveAdjoint(...sense, adjoint);
+    const [re, im] = adjoint.voltage(core.a, core.b);
+    return (volts * share * Math.hypot(re, im)) / core.ohm;
+  });
+}
+
+/** Hiss at the input: the planned line's, less what is no longer connected or no longer passed on. */
+function hissOf({ line, report }: Stage, { shortedAt, dead, hissDb = 0 }: Situation): number {
   if (!report.noise) return 0;
-  const gone = shortedAt === undefined ? [] : line.devices.slice(0, line.devices.indexOf(shortedAt));
-  const cables = gone.length > 0 ? line.cables.slice(0, gone.length) : [];
-  const left = report.noise.shares
-    .filter((s) => !gone.includes(s.of) && !cables.includes(s.of))
-    .reduce((sum, s) => sum + s.share, 0);
+  const gone = new Set<string>();
+  const drop = (count: number): void => {
+    for (const id of [...line.devices.slice(0, count), ...line.cables.slice(0, count)]) gone.add(id);
+  };
+  if (shortedAt !== undefined) drop(line.devices.indexOf(shortedAt));
+  if (dead !== undefined) drop(line.devices.indexOf(dead) + 1);
+  const left = report.noise.shares.filter((s) => !gone.has(s.of)).reduce((sum, s) => sum + s.share, 0);
   return (DBU_VOLTS * 10 ** ((report.noise.weightedDbu + hissDb) / 20)) ** 2 * left;
 }
 
-function networkOf(plan: Plan, line: Line, shortedAt: string | undefined): { rig: Rig; system: System } {
-  const whole = lineScope(plan, line);
+function networkOf(plan: Plan, line: Line, { shortedAt, dead }: Situation): { rig: Rig; system: System } {
   if (shortedAt === undefined) {
-    const rig = compileRig(plan, whole, 'held');
+    const rig = compileRig(plan, lineScope(plan, line), 'held');
+    // Its amplifiers give nothing any more; what joins its grounds is as it was.
+    for (const part of rig.net.parts)
+      if (part.kind === 'VCVS' && dead !== undefined && part.name.startsWith(`${dead}/`)) part.gain = 0;
     return { rig, system: new System(rig.net) };
   }
   const k = line.devices.indexOf(shortedAt);

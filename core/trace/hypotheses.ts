@@ -56,7 +56,7 @@ const PRIOR: Readonly<Record<CauseCode, number>> = {
   shield: 0.08,
   leg: 0.05,
   contact: 0.06,
-  'pin-1': 0.03,
+  'pin-1': 0.04,
   radio: 0.03,
   'low-level': 0.06,
   starved: 0.04,
@@ -71,8 +71,10 @@ const STRONG = { emf: 10, least: 0.5, field: 12, electric: 25, leak: 12, radio: 
 const OWN_DB = -30;
 /** A corroded contact in a shield, ohms. */
 const CORRODED_OHM = 3;
-/** What shield current and signal share in an input with its pin 1 on the board, ohms. */
+/** What shield current and signal share in a device with its pin 1 on the board, ohms. */
 const PIN_OHM = 0.06;
+/** Of devices that may have it, how much more often it is an input than anything before it. */
+const PIN_AT_INPUT = 2;
 
 const only =
   (kind: HumSource['kind'], of: string, times: number) =>
@@ -158,7 +160,19 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
     if (CABLES[cable.kind].cores === 2 && cable.kind !== 'speaker' && k > 0)
       put('leg', id, { plan: changed((d) => void (d.cables[id].wiring = ['plain', 'cold-open'])) }, undefined, often);
   });
-  put('pin-1', line.id, { pinOhm: PIN_OHM * times });
+  // A board that is fed has a ground of its own to land pin 1 on.
+  const boards = line.devices.slice(0, -1).filter((id, k) => {
+    const { feed, model } = readingsAt(plan, id);
+    return model.family !== 'joint' && (k === 0 ? feed.startsWith('mains') : feed !== 'none');
+  });
+  for (const id of [...boards, line.id])
+    put(
+      'pin-1',
+      id,
+      { pin: { device: id, ohm: PIN_OHM * times } },
+      undefined,
+      (id === line.id ? PIN_AT_INPUT : 1) / (boards.length + PIN_AT_INPUT)
+    );
   const hiss = { hissDb: STRONG.hissDb + 20 * Math.log10(times) };
   put('low-level', null, hiss, 'hiss');
   for (const id of line.devices.slice(1, -1))

@@ -8,55 +8,61 @@ import { EarthSum, RigHum } from '../rig/hum';
 import { dbOf, heard, type Heard, type Stage } from './heard';
 import { type Hypothesis, hypothesesFor, pairsOfCauses, type Sound, SOUNDS } from './hypotheses';
 import { type Probe, type ProbeId, probesFor } from './probes';
+import {
+  noticeChance,
+  type Notice,
+  NOTICED_AS,
+  NOTICES,
+  type Since,
+  sinceOf,
+  SINCES,
+  SLIP,
+  soundChance,
+  type Spread,
+  spreadChance,
+  SPREADS
+} from './told';
 
 /** Finding what is behind a noise: beliefs over causes, each test's answer under each of them solved, the next test by what it tells a minute. */
 
 export const CHANGES = ['gone', 'quieter', 'same', 'louder'] as const;
 export type Change = (typeof CHANGES)[number];
-/** Which lines make it. */
-export const SPREADS = ['only-this', 'some', 'all'] as const;
-export type Spread = (typeof SPREADS)[number];
-
-/** Since when it is there. */
-export const SINCES = ['always', 'lights', 'plugged', 'comes-and-goes'] as const;
-export type Since = (typeof SINCES)[number];
-
 /** What somebody answered: how it sounds, which lines do it, or what a test did. */
 export type Answer =
   | { readonly ask: 'sound'; readonly is: Sound }
   | { readonly ask: 'lines'; readonly is: Spread }
   | { readonly ask: 'since'; readonly is: Since }
+  | { readonly ask: 'noticed'; readonly is: Notice }
   | { readonly ask: ProbeId; readonly is: Change };
 export type Ask = Answer['ask'];
 export type Word = Answer['is'];
 
+/** What is asked before anything is tried, what can be said, and the minutes it takes to ask. */
+const TOLD = {
+  sound: { words: SOUNDS, minutes: 0.3 },
+  lines: { words: SPREADS, minutes: 0.5 },
+  since: { words: SINCES, minutes: 0.2 },
+  noticed: { words: NOTICES, minutes: 0.2 }
+} as const;
+type Told = keyof typeof TOLD;
+export const TOLD_ASKS = Object.keys(TOLD) as Told[];
+export const isTold = (ask: Ask): ask is Told => ask in TOLD;
+
 /** What can be answered. */
-export const wordsOf = (ask: Ask): readonly Word[] =>
-  ask === 'sound' ? SOUNDS : ask === 'lines' ? SPREADS : ask === 'since' ? SINCES : CHANGES;
+export const wordsOf = (ask: Ask): readonly Word[] => (isTold(ask) ? TOLD[ask].words : CHANGES);
 
 export interface Belief {
   readonly hypothesis: Hypothesis;
   readonly share: number;
 }
 
-/** How well a change is told by ear, dB, one standard deviation; and how often something is told wrongly. */
+/** How well a change is told by ear, dB, one standard deviation. */
 const EAR_DB = 4;
-const SLIP = 0.04;
 /** Where one word for a change ends and the next begins, dB. */
 const BOUNDS = [-18, -5, 5] as const;
 /** A cause that would not be heard over what is there anyway is none, dB. */
 const HEARD_DB = 4;
-/** What asking takes, minutes. */
-const ASKING = { sound: 0.3, lines: 0.5, since: 0.2 } as const;
-/** Sounds that are taken for one another, and how often. */
-const CONFUSED: Readonly<Record<Sound, Readonly<Partial<Record<Sound, number>>>>> = {
-  hum: { buzz: 0.15 },
-  buzz: { hum: 0.1, whine: 0.05 },
-  whine: { buzz: 0.12 },
-  hiss: { radio: 0.02, crackle: 0.03 },
-  crackle: { buzz: 0.06, hum: 0.06 },
-  radio: { whine: 0.04, buzz: 0.04 }
-};
+const NONE: ReadonlySet<Ask> = new Set();
 
 /** A trace of one line: everything is solved on first use and kept. */
 export class Trace {
@@ -68,6 +74,8 @@ export class Trace {
   readonly #before = new Map<string, Heard>();
   readonly #after = new Map<string, number>();
   readonly #spread: SpreadOf;
+  /** What may happen by chance on this line, with the test that does it on purpose. */
+  readonly #happens: readonly (readonly [Notice, Probe])[];
 
   constructor(
     readonly plan: Plan,
@@ -91,6 +99,10 @@ export class Trace {
     });
     this.hypotheses = [...singles, ...pairs];
     this.probes = probesFor(plan, line);
+    this.#happens = NOTICES.flatMap((notice) => {
+      const probe = notice === 'nothing' ? undefined : this.probes.find((p) => p.id === NOTICED_AS[notice]);
+      return probe ? [[notice, probe] as const] : [];
+    });
   }
 
   /** Null where such a state cannot be solved. */
@@ -122,27 +134,38 @@ export class Trace {
     return this.#spread.of(h);
   }
 
-  /** How likely an answer is under a cause. */
-  likelihood(h: Hypothesis, answer: Answer): number {
-    if (answer.ask === 'sound') {
-      const truth = this.soundOf(h);
-      const wrong = CONFUSED[truth];
-      const rest = Object.values(wrong).reduce((a, b) => a + b, 0);
-      return answer.is === truth ? 1 - rest - SLIP : (wrong[answer.is] ?? SLIP / 5);
+  /** How likely an answer is under a cause. @param tried what was tried on purpose: what was noticed of it in passing is not counted again */
+  likelihood(h: Hypothesis, answer: Answer, tried: ReadonlySet<Ask> = NONE): number {
+    switch (answer.ask) {
+      case 'sound':
+        return soundChance(this.soundOf(h), answer.is);
+      case 'since':
+        return sinceOf(h.code)[SINCES.indexOf(answer.is)];
+      case 'lines':
+        return spreadChance(this.#spread.of(h), answer.is);
+      case 'noticed':
+        if (answer.is !== 'nothing' && tried.has(NOTICED_AS[answer.is])) return 1;
+        return noticeChance(this.inPassing(h, tried), answer.is);
+      default: {
+        const probe = this.probes.find((p) => p.id === answer.ask);
+        return probe ? chance(this.changeOf(h, probe), answer.is) : 1;
+      }
     }
-    if (answer.ask === 'since') return sinceOf(h.code)[SINCES.indexOf(answer.is)];
-    if (answer.ask === 'lines') {
-      const truth = this.#spread.of(h);
-      const off = Math.abs(SPREADS.indexOf(answer.is) - SPREADS.indexOf(truth));
-      return off === 0 ? 0.85 : off === 1 ? 0.12 : 0.03;
-    }
-    const probe = this.probes.find((p) => p.id === answer.ask);
-    return probe ? chance(this.changeOf(h, probe), answer.is) : 1;
+  }
+
+  /** What each thing that may happen by chance does to the noise under a cause, dB. */
+  inPassing(h: Hypothesis, tried: ReadonlySet<Ask> = NONE): Map<Notice, number> {
+    return new Map(
+      this.#happens.flatMap(([notice, probe]) =>
+        tried.has(probe.id) ? [] : [[notice, this.changeOf(h, probe)] as const]
+      )
+    );
   }
 
   /** Shares of all causes after some answers, most likely first (Bayes). */
   beliefs(answers: readonly Answer[]): Belief[] {
-    const weights = this.hypotheses.map((h) => answers.reduce((w, a) => w * this.likelihood(h, a), h.prior));
+    const tried = new Set(answers.map((a) => a.ask));
+    const weights = this.hypotheses.map((h) => answers.reduce((w, a) => w * this.likelihood(h, a, tried), h.prior));
     const total = weights.reduce((a, b) => a + b, 0);
     return this.hypotheses
       .map((hypothesis, k) => ({ hypothesis, share: total > 0 ? weights[k] / total : 0 }))
@@ -151,27 +174,28 @@ export class Trace {
 
   /** What can still be asked, by what its answer tells a minute, most first. @param skip what nobody wants to, or could not tell */
   next(beliefs: readonly Belief[], answers: readonly Answer[], skip: ReadonlySet<Ask> = new Set()): Step[] {
-    const done = new Set<Ask>([...answers.map((a) => a.ask), ...skip]);
+    const tried = new Set(answers.map((a) => a.ask));
+    const done = new Set<Ask>([...tried, ...skip]);
+    // What was noticed by chance is not asked for again.
+    for (const a of answers) if (a.ask === 'noticed' && a.is !== 'nothing') done.add(NOTICED_AS[a.is]);
     const asks: readonly Pick<Step, 'ask' | 'minutes'>[] = [
-      { ask: 'sound', minutes: ASKING.sound },
-      { ask: 'lines', minutes: ASKING.lines },
-      { ask: 'since', minutes: ASKING.since },
+      ...TOLD_ASKS.map((ask) => ({ ask, minutes: TOLD[ask].minutes })),
       ...this.probes.map((p) => ({ ask: p.id, minutes: p.minutes }))
     ];
     return asks
       .filter(({ ask }) => !done.has(ask))
       .map(({ ask, minutes }) => {
-        const bits = this.#gain(beliefs, ask);
+        const bits = this.#gain(beliefs, ask, tried);
         return { ask, minutes, bits, worth: bits / (minutes + 0.5) };
       })
       .sort((a, b) => b.worth - a.worth);
   }
 
   /** Bits that an answer tells on average. */
-  #gain(beliefs: readonly Belief[], ask: Ask): number {
+  #gain(beliefs: readonly Belief[], ask: Ask, tried: ReadonlySet<Ask>): number {
     let gain = entropy(beliefs.map((b) => b.share));
     for (const is of wordsOf(ask)) {
-      const joint = beliefs.map((b) => b.share * this.likelihood(b.hypothesis, { ask, is } as Answer));
+      const joint = beliefs.map((b) => b.share * this.likelihood(b.hypothesis, { ask, is } as Answer, tried));
       const p = joint.reduce((a, b) => a + b, 0);
       if (p > 0) gain -= p * entropy(joint.map((j) => j / p));
     }
@@ -194,26 +218,6 @@ export function soundIn(h: Hypothesis, at: Heard): Sound {
   if (h.sound) return h.sound;
   if (at.hiss > at.power / 2) return 'hiss';
   return at.buzz > 0.5 ? 'buzz' : 'hum';
-}
-
-/** How often people say each of `SINCES` of a cause: nothing that a network could tell, our own estimate. */
-export function sinceOf(code: Hypothesis['code']): readonly [number, number, number, number] {
-  switch (code) {
-    case 'dimmers':
-      return [0.2, 0.6, 0.1, 0.1];
-    case 'contact':
-      return [0.15, 0.02, 0.13, 0.7];
-    case 'supply':
-    case 'loop':
-      return [0.5, 0.05, 0.35, 0.1];
-    case 'radio':
-      return [0.4, 0.02, 0.08, 0.5];
-    case 'shield':
-    case 'leg':
-      return [0.5, 0.02, 0.28, 0.2];
-    default:
-      return [0.7, 0.05, 0.15, 0.1];
-  }
 }
 
 /** The word for a change. */

@@ -17,9 +17,11 @@ export const PROBE_IDS = [
   'short-input',
   'swap-lead',
   'swap-run',
+  'swap-box',
   'wiggle',
   'lift',
   'box-battery',
+  'phantom-off',
   'source-battery',
   'other-supply',
   'dimmers-off',
@@ -44,9 +46,11 @@ const MINUTES: Readonly<Record<ProbeId, number>> = {
   'short-input': 2,
   'swap-lead': 2,
   'swap-run': 3,
+  'swap-box': 2.5,
   wiggle: 0.7,
   lift: 0.7,
   'box-battery': 2,
+  'phantom-off': 0.8,
   'source-battery': 1.5,
   'other-supply': 3,
   'dimmers-off': 1.5,
@@ -56,9 +60,6 @@ const MINUTES: Readonly<Record<ProbeId, number>> = {
 /** What touching the strings takes off what comes through the air, and turning off what comes by field. */
 const TOUCH = 0.15;
 const TURN = 0.25;
-
-/** Causes that lie in the input itself. */
-const AT_INPUT: ReadonlySet<Hypothesis['code']> = new Set(['wrong-input', 'pin-1']);
 
 const damped =
   (kind: HumSource['kind'], of: string, by: number, boost: Situation['boost']) =>
@@ -92,6 +93,8 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     });
   put('swap-lead', (h) => mended(h, line.cables[0]));
   if (line.cables.length > 1) put('swap-run', (h) => mended(h, line.cables[line.cables.length - 1]));
+  // Another of its kind has its pin 1 where it belongs; what comes from outside it stays.
+  if (box) put('swap-box', (h) => withoutPin(h, box));
   // While it is moved a bad contact makes and breaks: at its best it is as good as new.
   put('wiggle', (h) => (h.code === 'contact' && h.of ? mended(h, h.of) : h.situation));
   const lift = others.find((id) => choicesOf(modelOf(plan.devices[id].model), 'lift').length > 1);
@@ -108,6 +111,8 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
       const fed = edit(h.situation, (d) => void (d.devices[powered].settings.power = 'battery'));
       return h.code === 'starved' ? { ...fed, hissDb: 0 } : fed;
     });
+  const fed = line.devices.slice(0, -1).find((id) => readingsAt(plan, id).feed === 'phantom');
+  if (fed) put('phantom-off', (h) => ({ ...h.situation, dead: fed }));
   const feed = readingsAt(plan, source).feed;
   if (feed.startsWith('mains') && choicesOf(model, 'feed').includes('battery'))
     put('source-battery', (h) => edit(h.situation, (d) => void (d.devices[source].settings.feed = 'battery')));
@@ -125,12 +130,21 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
       })
     );
   // What is wrong with the input stays; what is wrong before it is not there any more.
-  if (far !== undefined) put('known-line', (h) => (AT_INPUT.has(h.code) ? h.situation : { plan: h.plain }));
+  if (far !== undefined) put('known-line', (h) => (isAtInput(h, line) ? h.situation : { plan: h.plain }));
   if (far !== undefined)
     put('other-input', (h) => ({
-      ...h.situation,
-      pinOhm: h.code === 'pin-1' ? 0 : h.situation.pinOhm,
+      ...withoutPin(h, line.id),
       hissDb: h.code === 'wrong-input' ? 0 : h.situation.hissDb
     }));
   return out;
+}
+
+/** Causes that lie in the input itself. */
+const isAtInput = (h: Hypothesis, line: Line): boolean =>
+  h.code === 'wrong-input' || (h.code === 'pin-1' && h.of === line.id);
+
+/** The state with another device in the place of one: its pin 1 is where it belongs. */
+function withoutPin({ situation }: Hypothesis, device: string): Situation {
+  const { pin, ...rest } = situation;
+  return pin && pin.device !== device ? situation : rest;
 }

@@ -10,7 +10,8 @@ import type { Plan } from '../plan/schema';
 import type { CableSpec } from '../plan/spec';
 import { dbOf, type Heard } from './heard';
 import { type Hypothesis, hypothesesFor, pairsOfCauses, type Sound } from './hypotheses';
-import { type Answer, type Ask, changeWord, SINCES, sinceOf, soundIn, SPREADS, Trace } from './infer';
+import { type Answer, type Ask, changeWord, soundIn, Trace } from './infer';
+import { HAPPENED, NOTICED_DB, NOTICED_SPREAD_DB, NOTICES, NOTICED_AS, SINCES, sinceOf, SPREADS } from './told';
 
 /** Simulated rigs with a fault in them, drawn from a seed: to practise on, and to hold the tracing to what it claims. */
 
@@ -214,11 +215,27 @@ export class Stagehand {
       return { ask, is: SINCES[Math.max(k, 0)] };
     }
     if (ask === 'lines') return { ask, is: wrong ? pick(SPREADS, random) : this.#trace.spreadOf(hidden) };
-    const probe = this.#trace.probes.find((p) => p.id === ask)!;
+    if (ask === 'noticed') {
+      if (wrong) return { ask, is: pick(NOTICES, random) };
+      const changes = NOTICES.filter((notice) => {
+        if (notice === 'nothing' || random() >= HAPPENED) return false;
+        const db = this.#change(NOTICED_AS[notice]);
+        return db !== null && Math.abs(db + NOTICED_SPREAD_DB * normalDraw(random)) > NOTICED_DB;
+      });
+      return { ask, is: changes.length > 0 ? pick(changes, random) : 'nothing' };
+    }
+    const db = this.#change(ask) ?? 0;
+    return { ask, is: changeWord(wrong ? -db : db + EAR_DB * normalDraw(random)) };
+  }
+
+  /** What a test does on the rig as it is, dB; null where it cannot be done on this line. */
+  #change(ask: Ask): number | null {
+    const { hidden } = this.rig;
+    const probe = this.#trace.probes.find((p) => p.id === ask);
+    if (!probe) return null;
     const before = this.#trace.heardIn(hidden.situation)!;
     const after = this.#trace.heardIn(probe.change(hidden)) ?? before;
-    const db = dbOf(after.power) - dbOf(before.power);
-    return { ask, is: changeWord(wrong ? -db : db + EAR_DB * normalDraw(random)) };
+    return dbOf(after.power) - dbOf(before.power);
   }
 }
 

@@ -1,5 +1,6 @@
 import type { Hypothesis } from './hypotheses';
 import { type Answer, type Ask, type Trace, type Word, wordsOf } from './infer';
+import type { ProbeId } from './probes';
 import { LEAST_BITS, SURE } from './rigs';
 
 /** A trace as far as it has come, as plain data: for a screen, or to be sent between threads. */
@@ -40,6 +41,16 @@ const MOST_QUESTIONS = 16;
 /** A test that takes less than this off is no cure, dB. */
 const CURES_DB = 6;
 
+/** Tests that take the signal away with the noise, or last no longer than a hand is there. */
+const NO_CURES: ReadonlySet<ProbeId> = new Set([
+  'short-box',
+  'short-input',
+  'volume',
+  'wiggle',
+  'known-line',
+  'phantom-off'
+]);
+
 export function traceView(trace: Trace, answers: readonly Answer[], skipped: readonly Ask[]): TraceView {
   const beliefs = trace.beliefs(answers);
   const suspectOf = ({ hypothesis: h, share }: (typeof beliefs)[number]): Suspect => ({
@@ -71,14 +82,7 @@ export function traceView(trace: Trace, answers: readonly Answer[], skipped: rea
       best && best.share >= SURE ? 'sure' : steps.length === 0 || steps[0].bits < LEAST_BITS ? 'nothing-left' : null,
     quiets: best
       ? trace.probes
-          .filter(
-            (p) =>
-              p.id !== 'short-box' &&
-              p.id !== 'short-input' &&
-              p.id !== 'volume' &&
-              p.id !== 'wiggle' &&
-              p.id !== 'known-line'
-          )
+          .filter((p) => !NO_CURES.has(p.id))
           .map((p) => ({ ask: p.id, db: trace.changeOf(best.hypothesis, p) }))
           .filter((q) => q.db < -CURES_DB)
           .sort((a, b) => a.db - b.db)

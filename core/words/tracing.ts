@@ -1,7 +1,8 @@
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { Hypothesis, Sound } from '../trace/hypotheses';
-import type { Ask, Change, Since, Spread, Word } from '../trace/infer';
+import type { Ask, Change, Word } from '../trace/infer';
+import type { Notice, Since, Spread } from '../trace/told';
 import type { Question, Suspect } from '../trace/view';
 import { formatNumber } from '../units/format';
 import { CABLE_NAMES, modelName } from './names';
@@ -26,6 +27,14 @@ const SINCE_TEXTS: Readonly<Record<Since, string>> = {
   lights: 'since the lights came on',
   plugged: 'since something was plugged in',
   'comes-and-goes': 'it comes and goes'
+};
+const NOTICE_TEXTS: Readonly<Record<Notice, string>> = {
+  nothing: 'nothing that anybody noticed',
+  touching: 'touching strings or metal',
+  turning: 'where the player stands or turns',
+  lighting: 'the lights',
+  'volume-knob': 'the volume at the instrument',
+  'moving-plugs': 'moving a plug or a cable'
 };
 const CHANGE_TEXTS: Readonly<Record<Change, string>> = {
   gone: 'gone',
@@ -92,6 +101,8 @@ export function askText(ask: Ask): string {
       return 'Which lines do it?';
     case 'since':
       return 'Since when?';
+    case 'noticed':
+      return 'What changes it?';
     case 'volume':
       return 'Turn the volume at the instrument to nothing.';
     case 'touch':
@@ -106,12 +117,16 @@ export function askText(ask: Ask): string {
       return 'Mute. Change the lead at the source for another. Unmute.';
     case 'swap-run':
       return 'Mute, phantom off. Take another pair or another long cable. Phantom on, unmute.';
+    case 'swap-box':
+      return 'Mute, phantom off. Put another box of the kind in its place. Phantom on, unmute.';
     case 'wiggle':
       return 'Move the plugs in their sockets, one after the other.';
     case 'lift':
       return 'Mute. Turn the ground switch at the box over. Unmute.';
     case 'box-battery':
       return 'Mute, phantom off. Run the box on its battery. Unmute.';
+    case 'phantom-off':
+      return 'Mute. Phantom off, wait a breath. Unmute.';
     case 'source-battery':
       return 'Run the source on its battery, its supply pulled out.';
     case 'other-supply':
@@ -157,4 +172,6 @@ export const wordText = (ask: Ask, is: Word): string =>
       ? SPREAD_TEXTS[is as Spread]
       : ask === 'since'
         ? SINCE_TEXTS[is as Since]
-        : CHANGE_TEXTS[is as Change];
+        : ask === 'noticed'
+          ? NOTICE_TEXTS[is as Notice]
+          : CHANGE_TEXTS[is as Change];

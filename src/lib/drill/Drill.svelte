@@ -2,23 +2,26 @@
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
   import { traceLines } from '$core/plan/lines';
-  import type { Plan } from '$core/plan/schema';
   import { LESSONS, type Lesson, MOST_LEVEL, type Score } from '$core/trace/drill';
   import { type CauseCode } from '$core/trace/hypotheses';
   import type { Answer, Ask } from '$core/trace/infer';
   import type { Suspect, TraceView } from '$core/trace/view';
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { LESSON_TEXTS } from '$core/words/drill';
-  import { askText, causeText, cureOfAsk, wordText } from '$core/words/tracing';
+  import { causeText, cureOfAsk } from '$core/words/tracing';
+  import { earthName } from '$lib/show/earth-view';
+  import EarthPicture from '$lib/show/EarthPicture.svelte';
   import WayInWords from '$lib/show/WayInWords.svelte';
   import { play } from '$lib/show/play';
+  import TraceAsks from '$lib/show/TraceAsks.svelte';
+  import TraceTold from '$lib/show/TraceTold.svelte';
   import SoundPicture from '$lib/show/SoundPicture.svelte';
   import type { Analysis } from '$core/sound/analyse';
   import { heardText } from '$core/words/sound';
   import { type Remote, wrap } from 'comlink';
   import { onMount } from 'svelte';
   import { toast } from 'svelte-sonner';
-  import type { DrillApi } from './drill.worker';
+  import type { DrillApi, DrillRig } from './drill.worker';
 
   interface Asked {
     readonly ask: Ask;
@@ -29,7 +32,7 @@
   }
 
   let api = $state.raw<Remote<DrillApi>>();
-  let rig = $state.raw<{ plan: Plan; lineId: string; view: TraceView } | null>(null);
+  let rig = $state.raw<DrillRig | null>(null);
   let view = $state.raw<TraceView | null>(null);
   let asked = $state.raw<readonly Asked[]>([]);
   let end = $state.raw<{ score: Score; hidden: Pick<Suspect, 'id' | 'of'> & { code: string }; told: string } | null>(
@@ -41,6 +44,8 @@
   let lesson = $state<Lesson | null>(LESSONS[0].code);
   let naming = $state(false);
   let heard = $state.raw<Analysis | null>(null);
+  let ring = $state<string | null>(null);
+  let chassis = $state<string | null>(null);
   const RATE = 48_000;
   let best = $state.raw<Readonly<Record<string, number>>>({});
 
@@ -75,7 +80,7 @@
   async function begin(): Promise<void> {
     if (!api) return;
     busy = true;
-    [rig, view, asked, end, naming, heard] = [null, null, [], null, false, null];
+    [rig, view, asked, end, naming, heard, ring, chassis] = [null, null, [], null, false, null, null, null];
     rig = await api.begin(seed, level, lesson);
     view = rig.view;
     busy = false;
@@ -134,6 +139,7 @@
       toast(`Its address: ${location.href}`);
     }
   }
+  const dbu = (v: number): string => `${formatNumber(v)}\u202FdBu`;
   /** Tests in the order of the list, asked ones left out. */
   const open = $derived((view?.questions ?? []).toSorted((a, b) => a.minutes - b.minutes));
   const suspects = $derived((rig?.view.suspects ?? []).toSorted((a, b) => name(a).localeCompare(name(b))));
@@ -196,6 +202,10 @@
             .join('; ')}. The desk is on {rig.plan.supplies[rig.plan.hosts.desk.supply ?? '']?.name}.
         </p>
         <WayInWords plan={rig.plan} {line} />
+        <p class="pt-1 text-quiet">
+          It reads <span class="num text-base-content" data-reads>{dbu(rig.reads)}</span> at the input, weighted by the
+          ear; <span class="num">{dbu(rig.foreseen)}</span> was foreseen.
+        </p>
         <button type="button" class="btn mt-2 min-h-12" onclick={() => void listen()}>Hear it</button>
         {#if heard}
           <p class="pt-2 font-semibold" data-heard={heard.heard[0]?.sound}>{heardText(heard)}</p>
@@ -225,20 +235,7 @@
           </div>
         {/if}
         {#if asked.length > 0}
-          <h3 class="heading mt-4 border-b border-base-300 pb-1">
-            What came of it, {formatNumber(minutes, 1)} minutes
-          </h3>
-          <ol>
-            {#each asked as a (a.ask)}
-              <li class="border-b border-base-300 py-1.5 leading-snug" data-asked={a.ask}>
-                {cureOfAsk(a.ask)}
-                <span class="font-semibold">{a.answer ? wordText(a.ask, a.answer.is) : 'cannot be told'}</span>
-                {#if end}<span class="block text-[0.93em] text-quiet"
-                    >then likeliest, {formatNumber(a.after.share * 100)} %: {name(a.after)}</span
-                  >{/if}
-              </li>
-            {/each}
-          </ol>
+          <TraceTold title="What came of it, {formatNumber(minutes, 1)} minutes" told={asked} beside={then} />
         {/if}
       </section>
       {#if !end}
@@ -264,22 +261,14 @@
             </ul>
           {:else}
             <h2 class="text-[1.3em] font-bold">What do you do?</h2>
-            <ul class="mt-2 grid gap-1.5">
-              {#each open as q (q.ask)}
-                <li>
-                  <button
-                    type="button"
-                    class="btn h-auto min-h-12 w-full justify-between gap-3 px-4 py-2 text-left font-normal"
-                    disabled={busy}
-                    data-do={q.ask}
-                    onclick={() => void ask(q.ask, q.minutes)}
-                    ><span>{askText(q.ask)}</span><span class="num whitespace-nowrap text-quiet"
-                      >{formatNumber(q.minutes, 1)} min</span
-                    ></button
-                  >
-                </li>
-              {/each}
-            </ul>
+            <div class="mt-2">
+              <TraceAsks
+                questions={open}
+                figure={(q) => `${formatNumber(q.minutes, 1)} min`}
+                disabled={busy}
+                onpick={(what, takes) => void ask(what, takes)}
+              />
+            </div>
             <button type="button" class="btn mt-3 min-h-14 w-full btn-primary" onclick={() => (naming = true)}
               >I know what it is</button
             >
@@ -287,5 +276,23 @@
         </section>
       {/if}
     </div>
+    <details class="mt-5">
+      <summary class="min-h-12 cursor-pointer py-3 font-semibold">Its earths, as planned</summary>
+      <EarthPicture
+        plan={rig.plan}
+        map={rig.map}
+        {ring}
+        point={chassis}
+        nameOf={(id) => earthName(rig!.plan, rig!.map, id)}
+        onring={(key) => (ring = ring === key ? null : key)}
+        onpoint={(id) => (chassis = chassis === id ? null : id)}
+      />
+    </details>
   {/if}
 </main>
+
+{#snippet then(k: number)}
+  {#if end}<span class="block text-[0.93em] text-quiet"
+      >then likeliest, {formatNumber(asked[k].after.share * 100)} %: {name(asked[k].after)}</span
+    >{/if}
+{/snippet}

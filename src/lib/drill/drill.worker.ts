@@ -1,8 +1,12 @@
+import { judgeWhole } from '$core/judge/judge';
+import { Whole } from '$core/judge/whole';
 import type { Plan } from '$core/plan/schema';
 import { type Asked, drillRig, type Lesson, lessonRig, type Score, scoreOf } from '$core/trace/drill';
 import { type Answer, type Ask, Trace } from '$core/trace/infer';
 import { type FaultyRig, Stagehand } from '$core/trace/rigs';
+import { type EarthMap, earthMap } from '$core/trace/map';
 import { type TraceView, traceView } from '$core/trace/view';
+import { toDbu } from '$core/units/quantity';
 import { type Analysis, analyse } from '$core/sound/analyse';
 import { noiseOf } from '$core/sound/noise';
 import { expose } from 'comlink';
@@ -12,15 +16,34 @@ let rig: FaultyRig;
 let hand: Stagehand;
 let trace: Trace;
 
+/** A rig as it is handed to somebody: as planned, and what its line reads at the input with nobody playing, dBu, weighted by the ear. */
+export interface DrillRig {
+  readonly plan: Plan;
+  readonly lineId: string;
+  readonly view: TraceView;
+  readonly map: EarthMap;
+  readonly reads: number;
+  readonly foreseen: number;
+}
+
 /** Of a recording of a drill's noise. */
 const SECONDS = 4;
 
 const api = {
-  begin(seed: number, level: number, lesson: Lesson | null): { plan: Plan; lineId: string; view: TraceView } {
+  begin(seed: number, level: number, lesson: Lesson | null): DrillRig {
     rig = lesson ? lessonRig(lesson) : drillRig(seed, level);
     hand = new Stagehand(rig);
-    trace = new Trace(rig.plan, rig.line);
-    return { plan: rig.plan, lineId: rig.line.id, view: traceView(trace, [], []) };
+    const whole = new Whole(rig.plan);
+    trace = new Trace(rig.plan, rig.line, whole);
+    const dbuOf = ({ power }: { power: number }): number => toDbu(Math.sqrt(power));
+    return {
+      plan: rig.plan,
+      lineId: rig.line.id,
+      view: traceView(trace, [], []),
+      map: earthMap(whole, new Map(judgeWhole(whole).map((r) => [r.id, r]))),
+      reads: dbuOf(hand.sound().heard),
+      foreseen: dbuOf(trace.heardIn({ plan: rig.plan })!)
+    };
   },
   /** What somebody at the rig tells; null when they cannot. */
   ask: (ask: Ask): Answer | null => hand.answer(ask),

@@ -7,7 +7,6 @@
   import { blankSupply } from '$core/plan/blank';
   import type { Edit } from '$core/plan/schema';
   import { formatNumber, formatQuantity } from '$core/units/format';
-  import { modelShort } from '$core/words/names';
   import { CAUTION_TEXTS } from '$core/words/check';
   import { cureText } from '$core/words/trace';
   import { unlessTyping } from '$lib/ui/keys';
@@ -18,6 +17,7 @@
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
   import { useShow } from './context';
+  import { earthName } from './earth-view';
   import EarthPicture from './EarthPicture.svelte';
   import EarthPointPanel from './EarthPointPanel.svelte';
   import EarthReading from './EarthReading.svelte';
@@ -71,15 +71,7 @@
       .catch(() => now === asked && (cures = []));
   });
 
-  const nameOf = (id: string): string => {
-    if (plan.lines[id]) return plan.lines[id].name;
-    const [kind, of] = id.split(':');
-    if (kind === 'host') return plan.hosts[of]?.name ?? of;
-    const at = map?.points.find((p) => p.id === id);
-    const line = plan.lines[at?.lines[0] ?? ''];
-    const ends = at?.lines.includes(of);
-    return ends ? `${line?.name ?? ''} ${modelShort(plan.devices[of]?.model ?? '')}` : (line?.name ?? of);
-  };
+  const nameOf = (id: string): string => earthName(plan, map, id);
   const audible = $derived(map?.rings.filter((r) => r.severity !== 'clean').length ?? 0);
   const headline = $derived(
     !map

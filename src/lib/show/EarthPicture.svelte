@@ -16,9 +16,10 @@
     nameOf: (id: string) => string;
     onring: (key: string) => void;
     onpoint: (id: string) => void;
-    onsupply: (id: string) => void;
+    /** Left out where a rig is only looked at. */
+    onsupply?: (id: string) => void;
     /** A chassis is put on another supply. */
-    onmove: (point: EarthPoint, supply: string) => void;
+    onmove?: (point: EarthPoint, supply: string) => void;
   }
   const { plan, map, ring, point, nameOf, onring, onpoint, onsupply, onmove }: Props = $props();
 
@@ -42,12 +43,12 @@
   let picture: SVGSVGElement;
   const xOf = (event: PointerEvent): number => event.clientX - picture.getBoundingClientRect().left;
   function begin(event: PointerEvent, p: EarthPoint): void {
-    if (p.supply === null || event.button !== 0) return;
+    if (!onmove || p.supply === null || event.button !== 0) return;
     dragged = { point: p, from: xOf(event), x: xOf(event) };
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
   }
   function end(): void {
-    if (dragged && over && over !== dragged.point.supply) onmove(dragged.point, over);
+    if (dragged && over && over !== dragged.point.supply) onmove?.(dragged.point, over);
     dragged = null;
   }
   const pick = (event: KeyboardEvent, act: () => void): void => {
@@ -95,12 +96,11 @@
     {/if}
     {#each view.supplies as supply (supply.id)}
       <g
-        role="button"
-        tabindex="0"
+        {...onsupply ? { role: 'button', tabindex: 0 } : { role: 'img' }}
         aria-label="Supply {supply.name}"
-        class="cursor-pointer"
-        onclick={() => onsupply(supply.id)}
-        onkeydown={(e) => pick(e, () => onsupply(supply.id))}
+        class={onsupply ? 'cursor-pointer' : ''}
+        onclick={() => onsupply?.(supply.id)}
+        onkeydown={(e) => pick(e, () => onsupply?.(supply.id))}
       >
         <rect
           x={supply.x - supply.wide / 2}
@@ -195,7 +195,7 @@
           ? `${p.points.length} quiet ones, show each`
           : `${nameOf(only.id)}, ${feedText(only)}`}
         aria-pressed={point === only.id}
-        class="cursor-pointer {only.supply === null || p.points.length > 1 ? '' : 'touch-none'}"
+        class="cursor-pointer {!onmove || only.supply === null || p.points.length > 1 ? '' : 'touch-none'}"
         transform={dragged?.point.id === only.id ? `translate(${dragged.x - dragged.from} 0)` : undefined}
         onclick={() =>
           p.points.length > 1 ? (apart = new Set([...apart, ...p.points.map((q) => q.id)])) : onpoint(only.id)}

@@ -1,12 +1,12 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { SOUNDS } from '$core/trace/hypotheses';
-  import type { Answer, Ask, Word } from '$core/trace/infer';
+  import { type Answer, type Ask, isTold, TOLD_ASKS, type Word } from '$core/trace/infer';
   import type { Suspect, TraceView } from '$core/trace/view';
   import { isComplete, traceLines } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
   import { CAUTION_TEXTS, sureText } from '$core/words/check';
-  import { askText, causeText, cureOfAsk, wordText } from '$core/words/tracing';
+  import { causeText, cureOfAsk } from '$core/words/tracing';
   import { dateTime } from '$lib/ui/when';
   import { send } from '$lib/ui/send';
   import { uuid } from '$lib/uuid';
@@ -15,8 +15,11 @@
   import { useShow } from './context';
   import { lineName } from './edits';
   import { type TraceRecord } from './trace-record';
+  import TraceAsks from './TraceAsks.svelte';
+  import TraceOpening from './TraceOpening.svelte';
   import TraceQuestion from './TraceQuestion.svelte';
   import TraceSuspects from './TraceSuspects.svelte';
+  import TraceTold from './TraceTold.svelte';
 
   const { traces: kept }: { traces: readonly (TraceRecord & { by: string | null })[] } = $props();
 
@@ -26,16 +29,20 @@
   const lines = $derived(traceLines(plan).filter((l) => isComplete(plan, l)));
 
   let lineId = $state<string | null>(null);
-  let answers = $state.raw<readonly Answer[]>([]);
-  let skipped = $state.raw<readonly Ask[]>([]);
+  /** What was asked, in its order; null where it could not be told, or was not done. */
+  let steps = $state.raw<readonly { readonly ask: Ask; readonly answer: Answer | null }[]>([]);
   /** A test that somebody would rather do than the one that tells most. */
   let instead = $state<Ask | null>(null);
+  /** What can be said before anything is tried is asked all at once. */
+  let opening = $state(true);
   let stopped = $state(false);
   let ended = $state(false);
   let view = $state.raw<TraceView | null>(null);
   let failed = $state(false);
   let written = $state.raw<readonly TraceRecord[]>([]);
 
+  const answers = $derived(steps.flatMap((s) => s.answer ?? []));
+  const skipped = $derived(steps.flatMap((s) => (s.answer ? [] : [s.ask])));
   const line = $derived(lines.find((l) => l.id === lineId) ?? null);
   const name = (s: Pick<Suspect, 'code' | 'of'>): string => (line ? causeText(plan, line, s) : '');
   const question = $derived(view?.questions.find((q) => q.ask === instead) ?? view?.questions[0] ?? null);
@@ -48,21 +55,21 @@
     try {
       const state = JSON.parse(localStorage.getItem(KEY) ?? '{}') as {
         line?: string;
-        answers?: Answer[];
-        skipped?: Ask[];
+        steps?: typeof steps;
+        opening?: boolean;
       };
-      if (state.line) [lineId, answers, skipped] = [state.line, state.answers ?? [], state.skipped ?? []];
+      if (state.line) [lineId, steps, opening] = [state.line, state.steps ?? [], state.opening ?? true];
     } catch {
       // Nothing kept, or nothing that can be read.
     }
     const asked = page.url.searchParams.get('line');
     const sound = SOUNDS.find((s) => s === page.url.searchParams.get('sound'));
     if (asked && asked !== lineId) begin(asked);
-    if (sound) answers = [...answers.filter((a) => a.ask !== 'sound'), { ask: 'sound', is: sound }];
+    if (sound) say('sound', sound);
   });
   $effect(() => {
     try {
-      if (lineId) localStorage.setItem(KEY, JSON.stringify({ line: lineId, answers, skipped }));
+      if (lineId) localStorage.setItem(KEY, JSON.stringify({ line: lineId, steps, opening }));
       else localStorage.removeItem(KEY);
     } catch {
       // A browser that keeps nothing traces all the same.
@@ -82,23 +89,35 @@
 
   function begin(id: string | null): void {
     lineId = id;
-    answers = [];
-    skipped = [];
+    steps = [];
     instead = null;
+    opening = true;
     ended = false;
     failed = false;
     view = null;
     window.scrollTo({ top: 0 });
   }
-  function take(ask: Ask, is: Word): void {
-    answers = [...answers, { ask, is } as Answer];
+  /** @param is null where it could not be told */
+  function take(ask: Ask, is: Word | null): void {
+    steps = [...steps, { ask, answer: is === null ? null : ({ ask, is } as Answer) }];
     instead = null;
+    window.scrollTo({ top: 0 });
+  }
+  function say(ask: Ask, is: Word | null): void {
+    const others = steps.filter((s) => s.ask !== ask);
+    steps = is === null ? others : [...others, { ask, answer: { ask, is } as Answer }];
+  }
+  /** What was left out is not asked again, but for the other lines: those can be listened to. */
+  function go(): void {
+    const left = TOLD_ASKS.filter((ask) => ask !== 'lines' && !steps.some((s) => s.ask === ask));
+    steps = [...steps, ...left.map((ask) => ({ ask, answer: null }))];
+    opening = false;
     window.scrollTo({ top: 0 });
   }
   function back(): void {
     if (ended) ended = false;
-    else if (skipped.length > 0 && answers.length === 0) skipped = skipped.slice(0, -1);
-    else answers = answers.slice(0, -1);
+    else if (steps.every((s) => isTold(s.ask))) [opening, steps] = [true, steps.filter((s) => s.answer)];
+    else steps = steps.slice(0, -1);
   }
   async function write(): Promise<void> {
     if (!line || !best) return;
@@ -187,12 +206,7 @@
         <span class="text-quiet max-sm:hidden">{answers.length} answered</span>
       </p>
       <div class="flex gap-1">
-        <button
-          type="button"
-          class="btn min-h-12 btn-ghost px-2.5"
-          disabled={answers.length + skipped.length === 0}
-          onclick={back}>Back</button
-        >
+        <button type="button" class="btn min-h-12 btn-ghost px-2.5" disabled={opening} onclick={back}>Back</button>
         <button type="button" class="btn min-h-12 btn-ghost px-2.5" onclick={() => begin(null)}>Another line</button>
       </div>
     </div>
@@ -208,7 +222,9 @@
     {:else}
       <div class="grid gap-x-10 gap-y-6 md:grid-cols-[1.3fr_1fr]">
         <div>
-          {#if over && best}
+          {#if opening}
+            <TraceOpening {answers} mainsHz={plan.policy.mainsHz} onsay={say} ongo={go} />
+          {:else if over && best}
             <section data-cause={best.id}>
               <p class="text-quiet">
                 {view.done === 'sure' ? 'Sure enough' : 'As far as can be told'}: {sureText(best)}, {formatNumber(
@@ -255,24 +271,16 @@
                 mainsHz={plan.policy.mainsHz}
                 {name}
                 onanswer={(is) => take(question.ask, is)}
-                onskip={() => ((skipped = [...skipped, question.ask]), (instead = null))}
+                onskip={() => take(question.ask, null)}
               />
             {/key}
             <details class="mt-4">
               <summary class="min-h-12 cursor-pointer py-3 text-quiet">Something else, or enough</summary>
-              <ul class="grid gap-1">
-                {#each view.questions.filter((q) => q.ask !== question.ask) as q (q.ask)}
-                  <li>
-                    <button
-                      type="button"
-                      class="btn h-auto min-h-12 w-full justify-between gap-3 px-3 py-2 text-left font-normal"
-                      onclick={() => (instead = q.ask)}
-                      ><span>{askText(q.ask)}</span><span class="num text-quiet">{formatNumber(q.bits, 1)} bit</span
-                      ></button
-                    >
-                  </li>
-                {/each}
-              </ul>
+              <TraceAsks
+                questions={view.questions.filter((q) => q.ask !== question.ask)}
+                figure={(q) => `${formatNumber(q.bits, 1)} bit`}
+                onpick={(ask) => (instead = ask)}
+              />
               <button type="button" class="btn mt-2 min-h-12 w-full" onclick={() => (ended = true)}
                 >Enough: what is it?</button
               >
@@ -282,14 +290,7 @@
         <div>
           <TraceSuspects suspects={view.suspects} {name} />
           {#if answers.length > 0}
-            <h2 class="heading mt-4">Told so far</h2>
-            <ol>
-              {#each answers as a (a.ask)}
-                <li class="border-b border-base-300 py-1.5 leading-snug">
-                  {cureOfAsk(a.ask)} <span class="font-semibold">{wordText(a.ask, a.is)}</span>
-                </li>
-              {/each}
-            </ol>
+            <TraceTold title="Told so far" told={steps.filter((s) => s.answer)} />
           {/if}
         </div>
       </div>

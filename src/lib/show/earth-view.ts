@@ -1,5 +1,6 @@
 import type { EarthMap, EarthPoint, EarthRing, Thread } from '$core/trace/map';
 import type { Plan } from '$core/plan/schema';
+import { modelShort } from '$core/words/names';
 
 /** Where the parts of an earth map stand on the screen. Pure: sizes in, places out. */
 
@@ -76,6 +77,17 @@ export function earthView(plan: Plan, map: EarthMap, width: number, apart: Reado
     x += wide + 0.35 * column;
   });
   return { width: Math.max(width, x - 0.35 * column), supplies, points, threads: placeThreads(map, points) };
+}
+
+/** What a line, a host or a chassis of the map is called. @param id a line's, or a point's: `host:desk`, `device:line1-src` */
+export function earthName(plan: Plan, map: EarthMap | null, id: string): string {
+  if (plan.lines[id]) return plan.lines[id].name;
+  const [kind, of] = id.split(':');
+  if (kind === 'host') return plan.hosts[of]?.name ?? of;
+  const at = map?.points.find((p) => p.id === id);
+  const line = plan.lines[at?.lines[0] ?? ''];
+  const ends = at?.lines.includes(of);
+  return ends ? `${line?.name ?? ''} ${modelShort(plan.devices[of]?.model ?? '')}` : (line?.name ?? of);
 }
 
 /** A point of a thread, from 0 at its beginning to 1 at its end. */

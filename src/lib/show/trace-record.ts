@@ -1,4 +1,5 @@
-import { CHANGES, SINCES, SPREADS } from '$core/trace/infer';
+import { CHANGES } from '$core/trace/infer';
+import { NOTICES, SINCES, SPREADS } from '$core/trace/told';
 import { SOUNDS } from '$core/trace/hypotheses';
 import { PROBE_IDS } from '$core/trace/probes';
 import * as z from 'zod';
@@ -9,6 +10,7 @@ const AnswerSchema = z.discriminatedUnion('ask', [
   z.strictObject({ ask: z.literal('sound'), is: z.enum(SOUNDS) }),
   z.strictObject({ ask: z.literal('lines'), is: z.enum(SPREADS) }),
   z.strictObject({ ask: z.literal('since'), is: z.enum(SINCES) }),
+  z.strictObject({ ask: z.literal('noticed'), is: z.enum(NOTICES) }),
   z.strictObject({ ask: z.enum(PROBE_IDS), is: z.enum(CHANGES) })
 ]);
 
