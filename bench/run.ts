@@ -102,7 +102,8 @@ const at64 = sizes.indexOf(64);
 const chosen = await choosing();
 const tolerance = await toleranceSeconds();
 const simulator = againstSimulator();
-const traced = tracing();
+const rigs = Number(process.argv.find((a) => a.startsWith('--rigs='))?.slice(7)) || undefined;
+const traced = tracing(rigs);
 const tenMinutes = exampleOf('buzz', 50, 48_000, 600);
 const listened = time(() => analyse(tenMinutes, 48_000), 3, 1);
 const percent = (v: number): string => `${(v * 100).toFixed(0)} %`;
@@ -164,9 +165,8 @@ else
         '  minutes, median',
         `${traced.medianMinutes.toFixed(1)}, by custom ${traced.medianMinutesByCustom.toFixed(1)}`
       ),
-      row(
-        '  right of those told at 80 to 90 % / above',
-        `${traced.claimed80[1]} of ${traced.claimed80[0]} / ${traced.claimed90[1]} of ${traced.claimed90[0]}`
+      ...traced.claims.flatMap(({ told, right }, k) =>
+        told > 0 ? [row(`  told at ${k * 10} to ${k * 10 + 10} %, and right`, `${told}, ${percent(right / told)}`)] : []
       ),
       ...(simulator
         ? [

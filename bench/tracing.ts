@@ -6,7 +6,8 @@ export function tracing(count = 500) {
   const found = { evidence: 0, custom: 0 };
   const tests: Record<keyof typeof kinds, number[]> = { evidence: [], custom: [] };
   const minutes: Record<keyof typeof kinds, number[]> = { evidence: [], custom: [] };
-  const claims = { of80: [0, 0], of90: [0, 0] };
+  /** By tenths of how sure it was: told, and right of those. */
+  const claims = Array.from({ length: 10 }, () => ({ told: 0, right: 0 }));
   for (let seed = 1; seed <= count; seed++) {
     const rig = faultyRig(seed);
     const hand = new Stagehand(rig);
@@ -16,10 +17,10 @@ export function tracing(count = 500) {
       if (right) found[kind]++;
       tests[kind].push(told.asks.length);
       minutes[kind].push(told.minutes);
-      if (kind === 'custom' || told.share < 0.8) continue;
-      const claim = told.share < 0.9 ? claims.of80 : claims.of90;
-      claim[0]++;
-      if (right) claim[1]++;
+      if (kind === 'custom') continue;
+      const claim = claims[Math.min(Math.floor(told.share * 10), 9)];
+      claim.told++;
+      if (right) claim.right++;
     }
   }
   const middle = (list: number[]): number => [...list].sort((a, b) => a - b)[list.length >> 1];
@@ -31,7 +32,6 @@ export function tracing(count = 500) {
     medianTestsByCustom: middle(tests.custom),
     medianMinutes: middle(minutes.evidence),
     medianMinutesByCustom: middle(minutes.custom),
-    claimed80: claims.of80,
-    claimed90: claims.of90
+    claims
   };
 }

@@ -44,6 +44,24 @@ test('the theme follows the system, can be changed, and is remembered', async ({
   await expect(page.getByRole('button', { name: 'Show theme' })).toBeVisible();
 });
 
+test('what is clicked before the page can answer is done once it can', async ({ page, path }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  let release = (): void => {};
+  const held = new Promise<void>((done) => (release = done));
+  await page.route(/\/_app\/immutable\/.*\.js$/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(path('/'), { waitUntil: 'commit' });
+  await page.getByRole('button', { name: / theme$/ }).click();
+  expect(await page.evaluate(() => document.documentElement.dataset.theme)).not.toBe('day');
+  release();
+  await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).toBe('day');
+  // Afterwards clicks are what they always are.
+  await page.getByRole('button', { name: 'Show theme' }).click();
+  await expect(page.getByRole('button', { name: 'Day theme' })).toBeVisible();
+});
+
 test('on a phone nothing runs out of the screen, and a line can be mended by thumb', async ({ page, app, path }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(path('/'));

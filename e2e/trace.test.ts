@@ -157,7 +157,11 @@ test('a drill: tests that cost minutes, a cause told, a score with its reasons, 
   await expectAccessibleInBoth(page);
   await expect(page.locator('[data-reads]')).toHaveText(/^−\d+\sdBu$/);
   await page.getByText('Its earths, as planned').click();
-  await page.getByRole('group', { name: 'Supplies, chassis and shields' }).getByLabel(/, earthed$/).first().click();
+  await page
+    .getByRole('group', { name: 'Supplies, chassis and shields' })
+    .getByLabel(/, earthed$/)
+    .first()
+    .click();
   await expectAccessibleInBoth(page);
   await page.getByText('Its earths, as planned').click();
   await page.getByRole('button', { name: 'Hear it' }).click();

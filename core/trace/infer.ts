@@ -134,6 +134,12 @@ export class Trace {
     return this.#spread.of(h);
   }
 
+  /** What can be answered on this line: nobody notices what cannot happen on it. */
+  wordsOf(ask: Ask): readonly Word[] {
+    if (ask !== 'noticed') return wordsOf(ask);
+    return NOTICES.filter((notice) => notice === 'nothing' || this.#happens.some(([n]) => n === notice));
+  }
+
   /** How likely an answer is under a cause. @param tried what was tried on purpose: what was noticed of it in passing is not counted again */
   likelihood(h: Hypothesis, answer: Answer, tried: ReadonlySet<Ask> = NONE): number {
     switch (answer.ask) {

@@ -1,5 +1,5 @@
 import type { Hypothesis } from './hypotheses';
-import { type Answer, type Ask, type Trace, type Word, wordsOf } from './infer';
+import { type Answer, type Ask, TOLD_ASKS, type Trace, type Word } from './infer';
 import type { ProbeId } from './probes';
 import { LEAST_BITS, SURE } from './rigs';
 
@@ -29,6 +29,8 @@ interface Quiets {
   readonly db: number;
 }
 export interface TraceView {
+  /** What can be said before anything is tried, and the words there are for it on this line. */
+  readonly told: readonly { readonly ask: Ask; readonly words: readonly Word[] }[];
   readonly suspects: readonly Suspect[];
   /** What to ask, by what it tells a minute; the first is the one to do. */
   readonly questions: readonly Question[];
@@ -62,6 +64,7 @@ export function traceView(trace: Trace, answers: readonly Answer[], skipped: rea
   const steps = trace.next(beliefs, answers, new Set(skipped));
   const [best] = beliefs;
   return {
+    told: TOLD_ASKS.map((ask) => ({ ask, words: trace.wordsOf(ask) })),
     suspects: beliefs.map(suspectOf),
     questions: steps.slice(0, MOST_QUESTIONS).map(({ ask, minutes, bits }): Question => {
       const probe = trace.probes.find((p) => p.id === ask);
@@ -69,7 +72,7 @@ export function traceView(trace: Trace, answers: readonly Answer[], skipped: rea
         ask,
         minutes,
         bits,
-        answers: wordsOf(ask).map((is) => ({
+        answers: trace.wordsOf(ask).map((is) => ({
           is,
           suspect: suspectOf(trace.beliefs([...answers, { ask, is } as Answer])[0])
         })),

@@ -31,7 +31,7 @@
   }
 </script>
 
-<form class="grid gap-4" onsubmit={submit}>
+<form class="grid gap-4" method="post" onsubmit={submit}>
   {#each fields as field, k (field.name)}
     <label class="grid gap-1">
       <span class="font-semibold">{field.label}</span>

@@ -223,7 +223,7 @@
       <div class="grid gap-x-10 gap-y-6 md:grid-cols-[1.3fr_1fr]">
         <div>
           {#if opening}
-            <TraceOpening {answers} mainsHz={plan.policy.mainsHz} onsay={say} ongo={go} />
+            <TraceOpening told={view.told} {answers} mainsHz={plan.policy.mainsHz} onsay={say} ongo={go} />
           {:else if over && best}
             <section data-cause={best.id}>
               <p class="text-quiet">

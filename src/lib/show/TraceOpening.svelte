@@ -1,12 +1,13 @@
 <script lang="ts">
   import type { Answer, Ask, Word } from '$core/trace/infer';
-  import { TOLD_ASKS, wordsOf } from '$core/trace/infer';
   import type { Sound } from '$core/trace/hypotheses';
+  import type { TraceView } from '$core/trace/view';
   import { askText, wordText } from '$core/words/tracing';
   import { toast } from 'svelte-sonner';
   import { playExample } from './play';
 
   interface Props {
+    told: TraceView['told'];
     answers: readonly Answer[];
     mainsHz: number;
     /** Null takes an answer back. */
@@ -14,7 +15,7 @@
     ongo: () => void;
   }
   /** What can be said of a noise before anything is tried, all on one screen; whatever nobody knows is left out. */
-  const { answers, mainsHz, onsay, ongo }: Props = $props();
+  const { told, answers, mainsHz, onsay, ongo }: Props = $props();
 
   const said = (ask: Ask): Word | undefined => answers.find((a) => a.ask === ask)?.is;
 
@@ -26,13 +27,13 @@
 <section data-ask="told">
   <h2 class="text-[1.5em] leading-snug font-bold">What can be said already?</h2>
   <p class="pt-1 leading-snug text-quiet">Leave out what nobody knows.</p>
-  {#each TOLD_ASKS as ask (ask)}
-    <fieldset class="mt-4" data-told={ask}>
-      <legend class="heading pb-1.5">{askText(ask)}</legend>
-      <ul class={ask === 'sound' ? 'grid grid-cols-2 gap-1.5' : 'flex flex-wrap gap-1.5'}>
-        {#each wordsOf(ask) as is (is)}
+  {#each told as { ask, words } (ask)}
+    <fieldset class="mt-3" data-told={ask}>
+      <legend class="pb-1 text-[0.93em] font-semibold text-quiet">{askText(ask)}</legend>
+      <ul class="grid gap-1.5 {ask === 'lines' ? 'grid-cols-3' : 'grid-cols-2'}">
+        {#each words as is (is)}
           {@const on = said(ask) === is}
-          <li class="flex {ask === 'sound' ? '' : 'grow'}">
+          <li class="flex">
             {#if ask === 'sound'}
               <button
                 type="button"
@@ -43,7 +44,7 @@
             {/if}
             <button
               type="button"
-              class="btn h-auto min-h-12 flex-1 px-3 py-1 leading-tight {on ? 'btn-primary' : ''} {ask === 'sound'
+              class="btn h-auto min-h-12 flex-1 px-2 py-1 leading-tight {on ? 'btn-primary' : ''} {ask === 'sound'
                 ? 'rounded-l-none'
                 : ''}"
               aria-pressed={on}
