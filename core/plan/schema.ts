@@ -53,6 +53,10 @@ const CableSchema = z.strictObject({
 });
 const SupplySchema = z.strictObject({
   name: text,
+  /** Where its sockets are. */
+  place: z.string().max(LIMITS.text).optional(),
+  /** Which phase it is on; where that is not known, all leaks count as if they were in phase. */
+  phase: z.union([z.literal(1), z.literal(2), z.literal(3)]).optional(),
   /** Voltage of its earth point against the building's, volts RMS. */
   emf: z.number().min(0).max(50),
   /** That voltage is known within this factor either way; three where it is not said. */

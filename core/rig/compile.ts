@@ -5,7 +5,7 @@ import type { Model, PortNodes, PortSpec } from '../gear/types';
 import { readingsAt } from '../plan/devices';
 import type { Device, Plan } from '../plan/schema';
 import { type Builder, INSULATION_OHM, type Rig, type Scope } from './builder';
-import { CLASS_2_FARAD } from './stray';
+import { CLASS_2_FARAD, type HumPart } from './stray';
 import { stampCable } from './wire';
 
 /** Protective conductor of a class I device's own cord, ohms (IEC 61140 allows 0.1 for the bond alone). */
@@ -105,9 +105,16 @@ function stampEarth(b: Builder, id: string, chassis: Node, read: Readings, suppl
     b.grounds.push({ a: chassis, b: point, what: { device: id } });
   } else {
     net.capacitor(`${id}/class-2`, chassis, point, CLASS_2_FARAD);
-    b.hums.push({ kind: 'leak', of: id, m2: 0, parts: [{ a: chassis, b: point, farad: CLASS_2_FARAD }] });
+    b.hums.push({ kind: 'leak', of: id, m2: 0, parts: [leak(b.plan, chassis, point, supply)] });
   }
 }
+
+const leak = (plan: Plan, a: Node, b: Node, supply: string | undefined): HumPart => ({
+  a,
+  b,
+  farad: CLASS_2_FARAD,
+  phase: plan.supplies[supply ?? '']?.phase
+});
 
 function stampHost(b: Builder, id: string): void {
   const { net, plan } = b;
@@ -121,7 +128,7 @@ function stampHost(b: Builder, id: string): void {
   else if (feed === 'mains-1') net.resistor(`host:${id}/bond`, node, point, BOND_OHM);
   else if (feed === 'mains-2') {
     net.capacitor(`host:${id}/class-2`, node, point, CLASS_2_FARAD);
-    b.hums.push({ kind: 'leak', of: `host:${id}`, m2: 0, parts: [{ a: node, b: point, farad: CLASS_2_FARAD }] });
+    b.hums.push({ kind: 'leak', of: `host:${id}`, m2: 0, parts: [leak(plan, node, point, supply)] });
   } else net.capacitor(`host:${id}/stray`, node, 0, STRAY_FARAD);
 }
 

@@ -5,7 +5,7 @@ import { type Complex, type Solution } from '../circuit/system';
 import type { Plan } from '../plan/schema';
 import type { Rig } from './builder';
 import { BOND_OHM, STRAY_FARAD } from './compile';
-import { CLASS_2_FARAD, emfSpectrum, HARMONICS, type HumSource, strayVolts } from './stray';
+import { CLASS_2_FARAD, emfSpectrum, HARMONICS, type HumSource, type Phase, phaseTurn, strayVolts } from './stray';
 
 /** Ways the mains gets in, as one is told of them. `earths`: EMFs between supplies. */
 export const HUM_KINDS = ['earths', 'leak', 'electric', 'winding', 'cable'] as const;
@@ -79,13 +79,13 @@ export function domainHum(
   const branches = bounds.map((bound) => adjoint.branch(`bound:${bound}`));
   const volts = new Float64Array(STRAYS.length);
   /** Writes what each boundary's volts make at the adjoint's output, and what each kind of stray does, `step` places apart. */
-  const read = (byBound: number, sign: number, byKind: number, step: number): void => {
+  const read = (h: number, byBound: number, sign: number, byKind: number, step: number): void => {
     for (let j = 0; j < k; j++) {
       data[byBound + 2 * j] = sign * adjoint.re[branches[j]];
       data[byBound + 2 * j + 1] = sign * adjoint.im[branches[j]];
     }
     drives.forEach((drive, g) => {
-      sum(adjoint, drive, volts[g], drive.capacitive ? system.hz : null, data, byKind + 2 * g * step);
+      for (const of of drive) sum(adjoint, of, volts[g], system.hz, h, data, byKind + 2 * g * step);
     });
   };
   for (let h = 1; h <= HARMONICS; h++) {
@@ -96,48 +96,56 @@ export function domainHum(
     for (let i = 0; i < k; i++) {
       system.solveAdjointCurrent(`bound:${bounds[i]}`, adjoint);
       // What leaves through a boundary is what the others receive; its answer to their volts is an admittance.
-      read(base + 2 * i * k, -1, base + layout.pushed + 2 * i, k);
+      read(h, base + 2 * i * k, -1, base + layout.pushed + 2 * i, k);
     }
     for (let o = 0; o < m; o++) {
       system.solveAdjoint(...outs[o][1], adjoint);
-      read(base + layout.h + 2 * o * k, 1, base + layout.direct + 2 * o, m);
+      read(h, base + layout.h + 2 * o * k, 1, base + layout.direct + 2 * o, m);
     }
   }
   return { ...shape, data };
 }
 
-/** All stray sources of one kind: between which unknowns each drives, and how much of it for one volt. */
+/** Stray sources of one kind and one phase: between which unknowns each drives, and how much of it for one volt. */
 interface Drives {
+  readonly phase: Phase;
   readonly from: Int32Array;
   readonly to: Int32Array;
   readonly weight: Float64Array;
   /** In series with capacitors: a volt drives jωC. */
   readonly capacitive: boolean;
 }
+const PHASES: readonly Phase[] = [1, 2, 3];
 
-/** Stray EMFs as currents across the parts they are in series with: amperes for a volt, over ω where the part is a capacitor. */
-function drivesOf(hums: readonly HumSource[], like: Solution): Drives[] {
+/** Stray EMFs as currents across the parts they are in series with, by kind and phase: amperes for a volt, over ω where the part is a capacitor. */
+function drivesOf(hums: readonly HumSource[], like: Solution): Drives[][] {
   return STRAYS.map((kind) => {
-    const parts = hums.filter((s) => s.kind === kind).flatMap((s) => s.parts.map((part) => ({ ...part, m2: s.m2 })));
+    const all = hums.filter((s) => s.kind === kind).flatMap((s) => s.parts.map((part) => ({ ...part, m2: s.m2 })));
     const field = kind === 'winding' || kind === 'cable';
-    return {
-      capacitive: !field,
-      from: Int32Array.from(parts, ({ a }) => like.unknownOf[a]),
-      to: Int32Array.from(parts, ({ b }) => like.unknownOf[b]),
-      weight: Float64Array.from(
-        parts,
-        ({ ohm, farad, share = 1, m2 }) => share * (field ? m2 : 1) * (ohm === undefined ? farad! : 1 / ohm)
-      )
-    };
+    return PHASES.flatMap((phase) => {
+      const parts = all.filter((part) => (part.phase ?? 1) === phase);
+      if (parts.length === 0) return [];
+      return {
+        phase,
+        capacitive: !field,
+        from: Int32Array.from(parts, ({ a }) => like.unknownOf[a]),
+        to: Int32Array.from(parts, ({ b }) => like.unknownOf[b]),
+        weight: Float64Array.from(
+          parts,
+          ({ ohm, farad, share = 1, m2 }) => share * (field ? m2 : 1) * (ohm === undefined ? farad! : 1 / ohm)
+        )
+      };
+    });
   });
 }
 
-/** What the sources of a kind make at an adjoint's output at a harmonic, written into `data`. @param hz null for resistances */
+/** What the sources of a kind and phase make at an adjoint's output at a harmonic, added to what is in `data`. */
 function sum(
   { re, im }: Solution,
-  { from, to, weight }: Drives,
+  { phase, from, to, weight, capacitive }: Drives,
   volts: number,
-  hz: number | null,
+  hz: number,
+  h: number,
   data: Float64Array,
   at: number
 ): void {
@@ -150,9 +158,11 @@ function sum(
     r += weight[k] * ((i < 0 ? 0 : re[i]) - (j < 0 ? 0 : re[j]));
     x += weight[k] * ((i < 0 ? 0 : im[i]) - (j < 0 ? 0 : im[j]));
   }
-  const omega = 2 * Math.PI * (hz ?? 0);
-  data[at] = hz === null ? r * volts : -x * volts * omega;
-  data[at + 1] = hz === null ? x * volts : r * volts * omega;
+  const omega = 2 * Math.PI * hz;
+  const [ampere, reactive] = capacitive ? [-x * volts * omega, r * volts * omega] : [r * volts, x * volts];
+  const [c, s] = phaseTurn(phase, h);
+  data[at] += ampere * c - reactive * s;
+  data[at + 1] += ampere * s + reactive * c;
 }
 
 /** Hum of one input: by harmonic, volts RMS; and the share of the power by kind. */
@@ -299,8 +309,14 @@ export class RigHum {
         between(host, point, 0, omega * CLASS_2_FARAD);
         const ampere = strayVolts(plan.policy, 'leak', 0, h) * omega * CLASS_2_FARAD;
         const leak = (this.#supplies + STRAYS.indexOf('leak')) * this.#index.size;
-        standing.im[leak + host] += ampere;
-        if (point !== undefined) standing.im[leak + point] -= ampere;
+        // jωC times the volts of its phase.
+        const [c, s] = phaseTurn(plan.supplies[supply ?? '']?.phase ?? 1, h);
+        const push = (node: number, sign: number): void => {
+          standing.re[leak + node] -= sign * ampere * s;
+          standing.im[leak + node] += sign * ampere * c;
+        };
+        push(host, 1);
+        if (point !== undefined) push(point, -1);
       } else between(host, undefined, 0, omega * STRAY_FARAD);
     }
   }

@@ -23,6 +23,15 @@ export interface HumPart {
   readonly share?: number;
   /** A core of a cable, not its shield. */
   readonly core?: true;
+  /** Phase of the mains that drives it, 1 to 3; 1 where it is not known. */
+  readonly phase?: Phase;
+}
+
+export type Phase = 1 | 2 | 3;
+/** A supply's phase at a harmonic, as a turn: 120° each at the mains frequency (IEC 60038), none at every third harmonic. */
+export function phaseTurn(phase: Phase, h: number): readonly [re: number, im: number] {
+  const angle = (-2 * Math.PI * h * (phase - 1)) / 3;
+  return [Math.cos(angle), Math.sin(angle)];
 }
 
 /** Class II: interference capacitor from the middle of the mains, farads; up to 0.25 mA flows (IEC 60335-1). */

@@ -1,3 +1,4 @@
+import type { Plan } from '../plan/schema';
 import type { CureWhat } from '../trace/cures';
 import type { EarthPoint } from '../trace/map';
 import { remedyText } from './remedies';
@@ -28,6 +29,11 @@ export function feedText({ feed, unearthed }: Pick<EarthPoint, 'feed' | 'unearth
     case 'none':
       return 'no supply';
   }
+}
+
+/** Of a supply, in a few words: its phase and whether dimmers are on it; where it is. What is not said is left out. */
+export function supplyFacts({ place, phase, dimmers }: Plan['supplies'][string]): string[] {
+  return [[phase && `phase ${phase}`, dimmers && 'dimmers'].filter(Boolean).join(', '), place ?? ''].filter(Boolean);
 }
 
 /** Why a protective earth stays, whoever asks. */

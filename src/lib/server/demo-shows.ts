@@ -48,9 +48,9 @@ export function saltRoad(): Plan {
     {
       ...blankPlan(),
       supplies: {
-        'stage-left': { name: 'Stage left', emf: 0.012, ohm: 0.2, dimmers: false },
-        'stage-right': { name: 'Stage right', emf: 0.04, ohm: 0.2, dimmers: true },
-        platform: { name: 'Desk platform', emf: 0.3, ohm: 0.25, dimmers: false }
+        'stage-left': { name: 'Stage left', place: 'spinning floor', phase: 1, emf: 0.012, ohm: 0.2, dimmers: false },
+        'stage-right': { name: 'Stage right', place: 'spinning floor', phase: 2, emf: 0.04, ohm: 0.2, dimmers: true },
+        platform: { name: 'Desk platform', place: 'annex', phase: 3, emf: 0.3, ohm: 0.25, dimmers: false }
       },
       hosts: {
         desk: { name: 'Desk', supply: 'platform', feed: 'mains-1' },

@@ -3,8 +3,8 @@
   import type { Plan } from '$core/plan/schema';
   import { rangeOf } from '$core/trace/belief';
   import { formatQuantity } from '$core/units/format';
-  import { feedText } from '$core/words/trace';
-  import { BAR_Y, earthView, HEIGHT, POINT_Y } from './earth-view';
+  import { feedText, supplyFacts } from '$core/words/trace';
+  import { BAR_Y, earthView, HEIGHT, placeOf, POINT_Y } from './earth-view';
 
   interface Props {
     plan: Plan;
@@ -118,9 +118,11 @@
             .map((v) => formatQuantity('voltage', v, 2))
             .join(' to ')}</text
         >
-        {#if plan.supplies[supply.id].dimmers}
-          <text x={supply.x} y={BAR_Y + 67} text-anchor="middle" class="fill-quiet" font-size="11">dimmers</text>
-        {/if}
+        {#each supplyFacts(plan.supplies[supply.id]) as fact, k (k)}
+          <text x={inside(supply.x)} y={BAR_Y + 66 + 14 * k} text-anchor="middle" class="fill-quiet" font-size="11"
+            >{short(fact, supply.wide + 40)}</text
+          >
+        {/each}
       </g>
     {/each}
     {#each view.points as p (p.id)}
@@ -187,13 +189,12 @@
     {#each view.points as p (p.id)}
       {@const [only] = p.points}
       {@const lit = p.points.length === 1 && inRing(p.id)}
-      {@const name = inTwo(p.points.length > 1 ? `${p.points.length} quiet` : nameOf(only.id), p.wide)}
+      {@const crowd = `${p.points.length} quiet${placeOf(plan, only) ? `, ${placeOf(plan, only)}` : ''}`}
+      {@const name = inTwo(p.points.length > 1 ? crowd : nameOf(only.id), p.wide)}
       <g
         role="button"
         tabindex="0"
-        aria-label={p.points.length > 1
-          ? `${p.points.length} quiet ones, show each`
-          : `${nameOf(only.id)}, ${feedText(only)}`}
+        aria-label={p.points.length > 1 ? `${crowd}: show each` : `${nameOf(only.id)}, ${feedText(only)}`}
         aria-pressed={point === only.id}
         class="cursor-pointer {!onmove || only.supply === null || p.points.length > 1 ? '' : 'touch-none'}"
         transform={dragged?.point.id === only.id ? `translate(${dragged.x - dragged.from} 0)` : undefined}

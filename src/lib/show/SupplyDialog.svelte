@@ -35,6 +35,30 @@
       }}
     />
   </label>
+  <label class="grid grid-cols-[1fr_9.5rem] items-center gap-x-3 py-1">
+    Where its sockets are
+    <input
+      class="input w-full input-sm"
+      maxlength="80"
+      placeholder="not said"
+      value={supply.place ?? ''}
+      onchange={(e) => change({ place: e.currentTarget.value.trim() || undefined })}
+    />
+  </label>
+  <ChoiceField
+    label="Phase"
+    value={String(supply.phase ?? 'unknown')}
+    choices={[
+      { value: 'unknown', text: 'not known' },
+      { value: '1', text: '1' },
+      { value: '2', text: '2' },
+      { value: '3', text: '3' }
+    ]}
+    onset={(value) => change({ phase: value === 'unknown' ? undefined : (Number(value) as 1 | 2 | 3) })}
+  />
+  <p class="py-1 text-quiet">
+    Leaks of two-pin supplies on different phases partly cancel; where a phase is not known they count as in phase.
+  </p>
   <QuantityField
     label="EMF of its earth against the building’s"
     kind="voltage"

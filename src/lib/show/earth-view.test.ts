@@ -7,7 +7,7 @@ import { readLine } from '$core/say/read';
 import { earthMap } from '$core/trace/map';
 import { saltRoad } from '$lib/server/demo-shows';
 import { describe, expect, it } from 'vitest';
-import { earthView } from './earth-view';
+import { earthView, placeOf } from './earth-view';
 
 function mapOf(plan: Plan) {
   const whole = new Whole(plan);
@@ -60,5 +60,15 @@ describe('where the parts of the map stand', () => {
     const crowd = view.points.find((p) => p.points.length > 1)!;
     const opened = earthView(plan, map, 900, new Set(crowd.points.map((p) => p.id)));
     expect(opened.points.length).toBeGreaterThan(view.points.length);
+  });
+  it('quiet ones stand together by where they are on stage', () => {
+    const plan = large();
+    const lines = Object.values(plan.lines);
+    lines.forEach((line, k) => (line.place = ['Pit', 'Gallery', ''][Math.floor(k / 4) % 3] || undefined));
+    const view = earthView(plan, mapOf(plan), 900, new Set());
+    const crowds = view.points.filter((p) => p.points.length > 1);
+    expect(new Set(crowds.map((c) => placeOf(plan, c.points[0])))).toEqual(new Set(['Pit', 'Gallery', '']));
+    for (const { points } of crowds)
+      expect(new Set(points.map((p) => placeOf(plan, p))).size === 1 || placeOf(plan, points[0]) === '').toBe(true);
   });
 });

@@ -6,7 +6,7 @@ import { modelShort } from '$core/words/names';
 
 export const POINT_Y = 268;
 export const BAR_Y = 396;
-export const HEIGHT = 466;
+export const HEIGHT = 482;
 const TOP = 18;
 const LEAST_COLUMN = 58;
 /** More chassis than this in one group and those that nothing is heard of stand together. */
@@ -50,11 +50,12 @@ export function earthView(plan: Plan, map: EarthMap, width: number, apart: Reado
   const groups = [null, ...Object.keys(plan.supplies)].map((supply) => {
     const here = map.points.filter((p) => p.supply === supply);
     const quiet = here.filter((p) => !stands(p));
-    const shown = supply === null ? quiet.length > 2 : here.length > CROWD && quiet.length > 1;
-    const own = shown ? here.filter(stands) : here;
+    const crowded = supply === null ? quiet.length > 2 : here.length > CROWD && quiet.length > 1;
+    const crowds = crowded ? crowdsOf(plan, quiet) : [];
+    const own = here.filter((p) => !crowds.some((c) => c.includes(p)));
     // The desk last: threads come to it from the left, as they do on a stage.
     own.sort((a, b) => Number(a.id.startsWith('host:')) - Number(b.id.startsWith('host:')));
-    return { supply, cells: [...(shown ? [quiet] : []), ...own.map((p) => [p])] };
+    return { supply, cells: [...crowds, ...own.map((p) => [p])] };
   });
   const shown = groups.filter((g) => g.cells.length > 0 || g.supply !== null);
   // A supply has to have room for its name.
@@ -88,6 +89,17 @@ export function earthName(plan: Plan, map: EarthMap | null, id: string): string 
   const line = plan.lines[at?.lines[0] ?? ''];
   const ends = at?.lines.includes(of);
   return ends ? `${line?.name ?? ''} ${modelShort(plan.devices[of]?.model ?? '')}` : (line?.name ?? of);
+}
+
+/** Where on stage a chassis stands, as its line says. */
+export const placeOf = (plan: Plan, point: EarthPoint): string => plan.lines[point.lines[0]]?.place ?? '';
+
+/** Quiet chassis together by where they stand; whoever is alone at his place stands with those of no place. */
+function crowdsOf(plan: Plan, quiet: readonly EarthPoint[]): EarthPoint[][] {
+  const places = new Set(quiet.map((p) => placeOf(plan, p)).filter(Boolean));
+  const crowds = [...places].map((at) => quiet.filter((p) => placeOf(plan, p) === at)).filter((c) => c.length > 1);
+  const rest = quiet.filter((p) => !crowds.some((c) => c.includes(p)));
+  return rest.length > 0 ? [...crowds, rest] : crowds;
 }
 
 /** A point of a thread, from 0 at its beginning to 1 at its end. */
