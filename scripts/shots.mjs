@@ -169,8 +169,9 @@ const VIEWS = [
       await page.getByRole('heading', { name: 'Which line makes the noise?' }).waitFor();
       await page.getByRole('button', { name: /Modular rack/ }).click();
       await page.locator('[data-answer="hum"]').click();
-      await page.locator('[data-ask]:not([data-ask="sound"])').waitFor();
-      await page.waitForTimeout(300);
+      await page.locator('[data-answer="plugged"]').click();
+      await page.locator('[data-suspect]').first().waitFor();
+      await page.waitForTimeout(500);
     }
   },
   {

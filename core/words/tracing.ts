@@ -17,7 +17,7 @@ export const SOUND_TEXTS: Readonly<Record<Sound, string>> = {
   crackle: 'crackling',
   radio: 'radio'
 };
-export const SPREAD_TEXTS: Readonly<Record<Spread, string>> = {
+const SPREAD_TEXTS: Readonly<Record<Spread, string>> = {
   'only-this': 'only this one',
   some: 'some others too',
   all: 'all of them'
