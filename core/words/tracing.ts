@@ -128,9 +128,9 @@ export function askText(ask: Ask): string {
     case 'phantom-off':
       return 'Mute. Phantom off, wait a breath. Unmute.';
     case 'source-battery':
-      return 'Run the source on its battery, its supply pulled out.';
+      return 'Mute. Run the source on its battery, its supply pulled out. Unmute.';
     case 'other-supply':
-      return 'Plug the source in where the desk is fed.';
+      return 'Mute. Plug the source in where the desk is fed. Unmute.';
     case 'dimmers-off':
       return 'Have the dimmers taken down to nothing.';
     case 'known-line':
