@@ -84,3 +84,80 @@ test('on a phone the list comes first and the picture on demand', async ({ page,
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await expectAccessibleInBoth(page);
 });
+
+test('a supply is said to be somewhere, on a phase, undone, and known again after a reload', async ({
+  page,
+  app,
+  troubles
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/earth`);
+  const picture = page.getByRole('group', { name: 'Supplies, chassis and shields' });
+  await expect(picture.getByText('phase 2, dimmers')).toBeVisible();
+  await picture.getByRole('button', { name: 'Supply Stage right' }).focus();
+  await page.keyboard.press('Enter');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Where its sockets are').fill('hemp store');
+  await page.keyboard.press('Tab');
+  await dialog.getByLabel('Phase').selectOption('3');
+  await expectAccessibleInBoth(page);
+  // An EMF that is none is refused where it was typed, and kept there to be mended.
+  const emf = dialog.getByLabel('EMF of its earth against the building’s');
+  await emf.fill('90 V');
+  await emf.press('Tab');
+  await expect(dialog.getByRole('alert')).toBeVisible();
+  await expect(emf).toHaveValue('90 V');
+  await emf.fill('25 mV');
+  await emf.press('Tab');
+  await expect(dialog.getByRole('alert')).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(picture.getByText('phase 3, dimmers')).toBeVisible();
+  await expect(picture.getByText('hemp store')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(picture.getByText('phase 2, dimmers')).toBeVisible();
+  await page.keyboard.press('Control+Shift+z');
+  await expect(picture.getByText('phase 3, dimmers')).toBeVisible();
+  await expect(page.getByRole('status')).toHaveText('Saved');
+  await page.reload();
+  await expect(picture.getByText('phase 3, dimmers')).toBeVisible();
+  await expect(picture.getByText('hemp store')).toBeVisible();
+  // A new one that nothing hangs on can be taken out again.
+  await page.getByRole('button', { name: 'Add a supply' }).click();
+  await dialog.getByRole('button', { name: 'Take it out' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(picture.getByRole('button', { name: /^Supply/ })).toHaveCount(3);
+  expect(troubles).toEqual([]);
+});
+
+test('by keyboard alone: from ring to ring, a cure applied and taken back, a chassis looked at', async ({
+  page,
+  app,
+  troubles
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/earth`);
+  const rings = page.getByRole('region', { name: 'Rings' });
+  const chosen = rings.locator('[aria-pressed="true"]');
+  await expect(chosen).toContainText('Tape loops');
+  await page.keyboard.press('ArrowDown');
+  await expect(chosen).toContainText('Hearing assist');
+  await page.keyboard.press('k');
+  await expect(chosen).toContainText('Tape loops');
+  await expect(page.getByRole('button', { name: /^Apply cure 2/ })).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.getByRole('heading', { name: '2 rings will be heard' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
+  const rack = page.getByRole('button', { name: 'Modular rack, earthed' });
+  await rack.focus();
+  await page.keyboard.press('Space');
+  await expect(rack).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('region', { name: 'Modular rack' })).toBeVisible();
+  // What is typed into a field is text, no command.
+  await page.getByText('Measured something?').click();
+  await page.getByLabel('Reading', { exact: true }).fill('');
+  await page.keyboard.type('12');
+  await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
+  expect(troubles).toEqual([]);
+});

@@ -146,6 +146,66 @@ test('a microphone is recorded as it hears, and what it hears told like a file',
   }
 });
 
+test('a long recording tells how far it is, and can be left; a second one ends the first', async ({
+  page,
+  app,
+  troubles
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/listen`);
+  const RATE = 16_000;
+  /** Four seconds, over and over. */
+  const wav = (sound: 'hum' | 'hiss', seconds: number) => {
+    const piece = exampleOf(sound, 50, RATE, 4);
+    const samples = Float32Array.from({ length: RATE * seconds }, (_, k) => piece[k % piece.length]);
+    return { name: `${sound}.wav`, mimeType: 'audio/wav', buffer: Buffer.from(writeWav(samples, RATE)) };
+  };
+  const file = page.getByLabel('WAV file');
+  await file.setInputFiles(wav('hum', 600));
+  await expect(page.getByRole('progressbar', { name: 'Analysed so far' })).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('progressbar')).toHaveCount(0);
+  await expect(page.locator('[data-heard]')).toHaveCount(0);
+  await file.setInputFiles(wav('hum', 600));
+  await file.setInputFiles(wav('hiss', 4));
+  await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'hiss');
+  await expect(page.getByText(/^hiss\.wav, 4\.0 s/)).toBeVisible();
+  // The first one, whole: nothing of the second is left in it.
+  await file.setInputFiles(wav('hum', 600));
+  await expect(page.getByText(/^hum\.wav, 600\.0 s/)).toBeVisible();
+  await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'hum');
+  expect(troubles).toEqual([]);
+});
+
+test('a trace by keyboard alone, to its end and on', async ({ page, app, troubles }) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/trace`);
+  const press = async (name: string | RegExp): Promise<void> => {
+    await page.getByRole('button', { name }).first().focus();
+    await page.keyboard.press('Enter');
+  };
+  await press(/Theremin/);
+  await expect(ask(page)).toHaveAttribute('data-ask', 'told');
+  await press('a whine');
+  await press('Go on');
+  await expect(ask(page)).not.toHaveAttribute('data-ask', 'told');
+  // Something else than what it would do next.
+  const asked = (await ask(page).getAttribute('data-ask'))!;
+  await page.getByText('Something else, or enough').focus();
+  await page.keyboard.press('Enter');
+  const other = page.locator('[data-do]').first();
+  const instead = (await other.getAttribute('data-do'))!;
+  expect(instead).not.toBe(asked);
+  await other.focus();
+  await page.keyboard.press('Enter');
+  await expect(ask(page)).toHaveAttribute('data-ask', instead);
+  await press('Enough: what is it?');
+  await expect(page.locator('[data-cause]')).toBeVisible();
+  await press('Go on asking');
+  await expect(ask(page)).toBeVisible();
+  expect(troubles).toEqual([]);
+});
+
 test('a drill: tests that cost minutes, a cause told, a score with its reasons, the same rig for whoever has its address', async ({
   page,
   app,

@@ -40,4 +40,33 @@ describe('drills', () => {
     const wrong = trace.hypotheses.find((h) => h.id !== rig.hidden.id)!;
     expect(scoreOf(rig, asked, wrong.id)).toMatchObject({ right: false, points: 0 });
   });
+  it('never score more for more time, nor for less evidence', () => {
+    const rig = lessonRig('loop');
+    const hand = new Stagehand(rig);
+    const { asks } = traced(rig, hand);
+    const answers = asks.map((ask) => hand.answer(ask));
+    const points = (minutes: number, told: number): number =>
+      scoreOf(
+        rig,
+        [{ minutes, answer: null }, ...answers.slice(0, told).map((answer) => ({ minutes: 0, answer }))],
+        rig.hidden.id
+      ).points;
+    const slower = [0, 2, 5, 9, 30, 500].map((m) => points(m, answers.length));
+    expect([...slower].sort((a, b) => b - a)).toEqual(slower);
+    expect(slower[0]).toBe(100);
+    // However long it took, finding it is worth something.
+    expect(slower[slower.length - 1]).toBeGreaterThan(0);
+    expect(points(0, 0)).toBeLessThan(points(0, answers.length));
+  });
+  it('each rig of a level is another, can be named, and is found by most who go by the evidence', () => {
+    const COUNT = 20;
+    for (let level = 1; level <= MOST_LEVEL; level++) {
+      const rigs = Array.from({ length: COUNT }, (_, k) => drillRig(k + 1, level));
+      expect(new Set(rigs.map((r) => JSON.stringify(r.plan))).size).toBe(COUNT);
+      for (const { plan, line, hidden } of rigs)
+        expect(new Trace(plan, line).hypotheses.map((h) => h.id)).toContain(hidden.id);
+      const right = rigs.filter((rig) => traced(rig).cause.id === rig.hidden.id).length;
+      expect(right / COUNT).toBeGreaterThanOrEqual(0.75);
+    }
+  });
 });
