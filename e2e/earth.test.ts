@@ -161,3 +161,30 @@ test('by keyboard alone: from ring to ring, a cure applied and taken back, a cha
   await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
   expect(troubles).toEqual([]);
 });
+
+test('metal that touches metal: a ring of its own, drawn, cured by keeping it apart, brought back', async ({
+  page,
+  app,
+  troubles
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/earth`);
+  await page.getByRole('button', { name: 'Cue laptop, two-pin' }).click();
+  const panel = page.getByRole('region', { name: 'Cue laptop' });
+  await panel.getByText('What touches metal').click();
+  await panel.getByLabel('Its chassis').selectOption({ label: 'metal earthed at Stage left' });
+  await expect(page.getByRole('heading', { name: '4 rings will be heard' })).toBeVisible();
+  const rings = page.getByRole('region', { name: 'Rings' });
+  await rings.getByRole('button', { name: /Cue laptop/ }).click();
+  await expect(page.getByTitle('Cue laptop touches metal')).toHaveCount(1);
+  await expectAccessibleInBoth(page);
+  await page.getByRole('button', { name: /^Apply cure \d: Put something dry between the metal that touches/ }).click();
+  await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
+  await expect(panel.getByLabel('Its chassis')).toHaveValue('');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('heading', { name: '4 rings will be heard' })).toBeVisible();
+  await expect(page.getByRole('status')).toHaveText('Saved');
+  await page.reload();
+  await expect(page.getByRole('heading', { name: '4 rings will be heard' })).toBeVisible();
+  expect(troubles).toEqual([]);
+});

@@ -32,7 +32,8 @@ export function applyEdit(plan: Plan, edit: Pick<Edit, 'ops'>): Applied {
   const next = { ...plan };
   for (const [table, rows] of changed) {
     if (table === 'policy') next.policy = rows.show as unknown as Plan['policy'];
-    else if ((table === 'models' || table === 'kit') && Object.keys(rows).length === 0) delete next[table];
+    else if ((table === 'models' || table === 'touches' || table === 'kit') && Object.keys(rows).length === 0)
+      delete next[table];
     else (next as unknown as Record<string, Rows>)[table] = rows;
   }
   const faults = planFaults(next);
@@ -47,6 +48,7 @@ const MOST: Readonly<Record<TableName, number>> = {
   lines: LIMITS.devices,
   policy: 1,
   models: LIMITS.models,
+  touches: LIMITS.touches,
   kit: KIT_LIMITS.items
 };
 

@@ -53,8 +53,14 @@ export function timesOf(lines: readonly Line[]): readonly (string | undefined)[]
 export function lineScope(plan: Plan, line: Line): { devices: string[]; cables: string[] } {
   const devices = new Set(line.devices);
   const cables = new Set(line.cables);
+  const touching = touchingDevices(plan);
   for (let grown = true; grown;) {
     grown = false;
+    for (const [a, b] of touching)
+      if (devices.has(a) !== devices.has(b)) {
+        devices.add(a).add(b);
+        grown = true;
+      }
     for (const [id, { from, to }] of Object.entries(plan.cables)) {
       if (cables.has(id) || (!devices.has(from.device) && !devices.has(to.device))) continue;
       cables.add(id);
@@ -73,6 +79,16 @@ export interface Domain {
   readonly lines: readonly Line[];
 }
 
+/** Devices whose chassis, or a plug of whose cables, touch the chassis of one another. */
+function touchingDevices(plan: Plan): [string, string][] {
+  return Object.values(plan.touches ?? {}).flatMap(({ a, b }) => {
+    const [kind, id] = a.split(':');
+    const one = kind === 'cable' ? plan.cables[id]?.to.device : id;
+    const [other, to] = b.split(':');
+    return other === 'device' && plan.devices[one ?? ''] && plan.devices[to] ? [[one!, to] as [string, string]] : [];
+  });
+}
+
 /** All pieces of a plan in the order of their first lines; each line is in exactly one. */
 export function domainsOf(plan: Plan, lines: readonly Line[] = traceLines(plan)): Domain[] {
   const parent = new Map<string, string>(Object.keys(plan.devices).map((id) => [id, id]));
@@ -85,6 +101,7 @@ export function domainsOf(plan: Plan, lines: readonly Line[] = traceLines(plan))
     return at;
   };
   for (const { from, to } of Object.values(plan.cables)) parent.set(root(from.device), root(to.device));
+  for (const [a, b] of touchingDevices(plan)) parent.set(root(a), root(b));
   const made = new Map<string, { devices: string[]; cables: string[]; lines: Line[] }>();
   const domain = (id: string): { devices: string[]; cables: string[]; lines: Line[] } => {
     const key = root(id);
@@ -99,7 +116,7 @@ export function domainsOf(plan: Plan, lines: readonly Line[] = traceLines(plan))
 }
 
 /** What every piece's numbers depend on, as text. Few and small: telling which of them a line hangs on would cost more. */
-export const sharedKey = (plan: Plan): string => JSON.stringify([plan.policy, plan.supplies, plan.hosts]);
+export const sharedKey = (plan: Plan): string => JSON.stringify([plan.policy, plan.supplies, plan.hosts, plan.touches]);
 
 /** What the numbers of a piece depend on, as text: equal text, equal answer but for what the rest of the rig's earths do. */
 export function scopeKey(

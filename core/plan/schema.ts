@@ -11,6 +11,7 @@ export const LIMITS = {
   supplies: 50,
   hosts: 50,
   models: 100,
+  touches: 200,
   response: 400,
   text: 80,
   note: 500,
@@ -130,6 +131,11 @@ const PolicySchema = z.strictObject({
   /** What may be used: the crew's kit, the show's own list, or whatever can be had. */
   kit: z.enum(['any', 'crew', 'own']).optional()
 });
+/** Metal that touches metal: a chassis or a cable's far plug, and a chassis or what is earthed at a supply. Of what is gone it says nothing. */
+const TouchSchema = z.strictObject({
+  a: z.string().regex(/^(device|cable):[a-z0-9-]{1,40}$/),
+  b: z.string().regex(/^(device|host|supply):[a-z0-9-]{1,40}$/)
+});
 export const PlanSchema = z.strictObject({
   format: z.literal('guanxi-plan'),
   version: z.literal(1),
@@ -140,6 +146,7 @@ export const PlanSchema = z.strictObject({
   cables: table(CableSchema, LIMITS.cables),
   lines: table(LineSchema, LIMITS.devices),
   models: table(OwnModelSchema, LIMITS.models).optional(),
+  touches: table(TouchSchema, LIMITS.touches).optional(),
   /** What there is for this show, where it does not use the crew's kit. */
   kit: table(KitItemSchema, KIT_LIMITS.items).optional()
 });
@@ -148,6 +155,7 @@ export type Plan = z.infer<typeof PlanSchema>;
 export type Device = z.infer<typeof DeviceSchema>;
 export type Cable = z.infer<typeof CableSchema>;
 export type Wiring = (typeof WIRINGS)[number];
+export type Touch = z.infer<typeof TouchSchema>;
 export type OwnModel = z.infer<typeof OwnModelSchema>;
 export type LineInfo = z.infer<typeof LineSchema>;
 export type Policy = z.infer<typeof PolicySchema>;
@@ -165,7 +173,7 @@ const json: z.ZodType<Json> = z.lazy(() =>
 );
 export type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 
-const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy', 'models', 'kit']);
+const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy', 'models', 'touches', 'kit']);
 const pathPart = z.string().regex(/^(?!__proto__$|constructor$|prototype$)[A-Za-z0-9-]{1,40}$/);
 const OpSchema = z.discriminatedUnion('op', [
   z.strictObject({ op: z.literal('add'), table: tableName, id, value: json }),
@@ -193,6 +201,7 @@ export const ROWS = {
   lines: LineSchema,
   policy: PolicySchema,
   models: OwnModelSchema,
+  touches: TouchSchema,
   kit: KitItemSchema
 } as const satisfies Record<z.infer<typeof tableName>, z.ZodType>;
 

@@ -7,7 +7,7 @@ import type { HumSource } from './stray';
 export interface GroundEdge {
   readonly a: Node;
   readonly b: Node;
-  readonly what: { cable: string } | { device: string } | { host: string } | { supply: string };
+  readonly what: { cable: string } | { device: string } | { host: string } | { supply: string } | { touch: string };
 }
 
 /** Where in a compiled network a plan's ports are. */

@@ -3,13 +3,15 @@ import { Network, type Node } from '../circuit/network';
 import { portOf, type Readings } from '../gear/catalogue';
 import type { Model, PortNodes, PortSpec } from '../gear/types';
 import { readingsAt } from '../plan/devices';
-import type { Device, Plan } from '../plan/schema';
+import type { Device, Plan, Touch } from '../plan/schema';
 import { type Builder, INSULATION_OHM, type Rig, type Scope } from './builder';
 import { CLASS_2_FARAD, type HumPart } from './stray';
-import { stampCable } from './wire';
+import { farShield, stampCable } from './wire';
 
 /** Protective conductor of a class I device's own cord, ohms (IEC 61140 allows 0.1 for the bond alone). */
 export const BOND_OHM = 0.15;
+/** Bare metal held against bare metal by its weight or a screw, ohms: our own estimate between milliohms and an ohm. */
+const TOUCH_OHM = 0.1;
 /** Stray capacitance of a body or instrument to the room, farads. */
 export const STRAY_FARAD = 50e-12;
 
@@ -34,10 +36,34 @@ export function compileRig(plan: Plan, scope: Scope, earths: 'whole' | 'held' = 
   };
   const into = new Map(scope.cables.map((id) => [plan.cables[id].to.device, id]));
   for (const id of scope.devices) stampDevice(b, id, plan.devices[id], into.get(id));
+  const touches = touchesIn(plan, scope);
+  for (const [, { b: other }] of touches) if (!other.startsWith('device:')) b.bounds.add(other);
   for (const bound of [...b.bounds]) if (bound.startsWith('host:')) stampHost(b, bound.slice(5));
   for (const bound of b.bounds) if (bound.startsWith('supply:')) stampSupply(b, bound.slice(7));
   for (const id of scope.cables) stampCable(b, id, plan.cables[id]);
+  for (const [id, touch] of touches) stampTouch(b, id, touch);
   return { ...b, bounds: [...b.bounds] };
+}
+
+/** What touches what in a scope, both of them still there. */
+function touchesIn(plan: Plan, scope: Scope): [string, Touch][] {
+  const there = new Set([
+    ...scope.devices.map((id) => `device:${id}`),
+    ...scope.cables.map((id) => `cable:${id}`),
+    ...Object.keys(plan.hosts).map((id) => `host:${id}`),
+    ...Object.keys(plan.supplies).map((id) => `supply:${id}`)
+  ]);
+  return Object.entries(plan.touches ?? {}).filter(([, { a, b }]) => there.has(a) && there.has(b) && a !== b);
+}
+
+/** Metal on metal. A cable touches with its far plug, whose shell is on its shield. */
+function stampTouch(b: Builder, id: string, touch: Touch): void {
+  const { net } = b;
+  const [kind, of] = touch.a.split(':');
+  const from = kind === 'device' ? b.chassis.get(of)! : farShield(b, of);
+  const to = touch.b.startsWith('device:') ? b.chassis.get(touch.b.slice(7))! : net.node(touch.b);
+  net.resistor(`touch:${id}/contact`, from, to, TOUCH_OHM);
+  b.grounds.push({ a: from, b: to, what: { touch: id } });
 }
 
 function stampDevice(b: Builder, id: string, device: Device, through: string | undefined): void {

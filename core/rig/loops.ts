@@ -118,6 +118,8 @@ export interface Ring {
   readonly devices: readonly string[];
   readonly hosts: readonly string[];
   readonly supplies: readonly string[];
+  /** Contacts of metal with metal in it, by their ids in the plan. */
+  readonly touches: readonly string[];
   readonly ampere: number;
 }
 
@@ -136,7 +138,7 @@ export function ringsOf({ rig, answers }: RingBench, hum: RigHum, beyond: readon
   return answers.flatMap(({ cable, perVolt }): Ring[] => {
     const ring = ringThrough(rig, cable, beyond);
     if (!ring) return [];
-    const of = (kind: 'cable' | 'device' | 'host' | 'supply'): string[] => [
+    const of = (kind: 'cable' | 'device' | 'host' | 'supply' | 'touch'): string[] => [
       ...new Set(ring.flatMap(({ what }) => (kind in what ? [(what as Record<string, string>)[kind]] : [])))
     ];
     return [
@@ -146,6 +148,7 @@ export function ringsOf({ rig, answers }: RingBench, hum: RigHum, beyond: readon
         devices: of('device'),
         hosts: of('host'),
         supplies: of('supply'),
+        touches: of('touch'),
         ampere: ampereFrom(rig.bounds, perVolt, hum)
       }
     ];

@@ -19,7 +19,7 @@ export function stampCable(b: Builder, id: string, cable: Cable): void {
   const kind = CABLES[cable.kind];
   const per = (name: 'cShield' | 'cCores' | 'rShield' | 'rCore'): number =>
     cable.settings?.[name] ?? kind.params[name].typ;
-  const sections = Math.max(1, Math.ceil(cable.metres / SECTION_METRES));
+  const sections = sectionsOf(cable);
   const step = cable.metres / sections;
   const contact = (ENDS_OHM + COUPLER_OHM * (cable.couplers ?? 0)) / sections;
   const at = (name: string, k: number): Node => net.node(`${id}/${name}${k}`);
@@ -63,6 +63,10 @@ export function stampCable(b: Builder, id: string, cable: Cable): void {
   b.entries.set(id, entriesOf(b, id, cable));
   b.mated.set(id, [plugIn(b, id, cable, 0, 0), plugIn(b, id, cable, 1, sections)]);
 }
+
+/** The far end of a cable's shield. */
+export const farShield = (b: Builder, id: string): Node => b.net.node(`${id}/s${sectionsOf(b.plan.cables[id])}`);
+const sectionsOf = (cable: Cable): number => Math.max(1, Math.ceil(cable.metres / SECTION_METRES));
 
 /** What stands between the beginning of the core that the first contact is soldered to and everything else of its cable. */
 function entriesOf(b: Builder, id: string, cable: Cable): Entry[] {

@@ -13,7 +13,10 @@ import type { EarthRing } from './map';
 
 /** What would quieten a ring, ranked by what the whole rig then puts on the mix. Protective earth is never among it. */
 
-export type CureWhat = RemedyWhat | { readonly code: 'host-supply'; readonly host: string; readonly name: string };
+export type CureWhat =
+  | RemedyWhat
+  | { readonly code: 'host-supply'; readonly host: string; readonly name: string }
+  | { readonly code: 'insulate' };
 
 export interface Cure {
   readonly what: readonly CureWhat[];
@@ -165,7 +168,12 @@ function changesFor(plan: Plan, ring: EarthRing): Change[] {
         }
       }))
   );
-  return [...singles, ...hosts];
+  const apart = ring.touches.map((id): Change => ({
+    what: [{ code: 'insulate' }],
+    line: ring.worst?.line ?? null,
+    apply: (draft) => void delete draft.touches?.[id]
+  }));
+  return [...singles, ...hosts, ...apart];
 }
 
 const liftsOn = (plan: Plan, lineId: string | null): Change[] => {

@@ -24,6 +24,8 @@ export interface Situation {
   readonly boost?: (source: HumSource) => number;
   /** Everything up to this device is taken away and a shorting plug put in its place: the first box, or the input itself. */
   readonly shortedAt?: string;
+  /** As `shortedAt`, but nothing put in its place: the input of that device is open. */
+  readonly openAt?: string;
   /** A device in which a shield's current and the signal share so many ohms: pin 1 on the signal's ground. */
   readonly pin?: { readonly device: string; readonly ohm: number };
   /** A device whose stages get no supply: its grounds stay joined, and nothing is amplified. */
@@ -81,7 +83,7 @@ export function heard(stage: Stage, at: Situation): Heard {
   const byHarmonic = weighted(hum.spectrum);
   const pin = at.pin && pinSpectrum(stage, at, { rig: driven, system }, rigHum, sense);
   if (pin) weighted(pin).forEach((p, k) => (byHarmonic[k] += p));
-  if (at.ownDb !== undefined && !at.shortedAt && !at.dead && stage.report.arrives !== null) {
+  if (at.ownDb !== undefined && !at.shortedAt && !at.openAt && !at.dead && stage.report.arrives !== null) {
     const volts = DBU_VOLTS * 10 ** ((stage.report.arrives + at.ownDb) / 20);
     weighted(RIPPLE.map((share) => volts * share)).forEach((p, k) => (byHarmonic[k] += p));
   }
@@ -125,35 +127,40 @@ function pinSpectrum(
 }
 
 /** Hiss at the input: the planned line's, less what is no longer connected or no longer passed on. */
-function hissOf({ line, report }: Stage, { shortedAt, dead, hissDb = 0 }: Situation): number {
+function hissOf({ line, report }: Stage, { shortedAt, openAt, dead, hissDb = 0 }: Situation): number {
   if (!report.noise) return 0;
   const gone = new Set<string>();
   const drop = (count: number): void => {
     for (const id of [...line.devices.slice(0, count), ...line.cables.slice(0, count)]) gone.add(id);
   };
-  if (shortedAt !== undefined) drop(line.devices.indexOf(shortedAt));
+  const cut = shortedAt ?? openAt;
+  if (cut !== undefined) drop(line.devices.indexOf(cut));
   if (dead !== undefined) drop(line.devices.indexOf(dead) + 1);
   const left = report.noise.shares.filter((s) => !gone.has(s.of)).reduce((sum, s) => sum + s.share, 0);
   return (DBU_VOLTS * 10 ** ((report.noise.weightedDbu + hissDb) / 20)) ** 2 * left;
 }
 
-function networkOf(plan: Plan, line: Line, { shortedAt, dead }: Situation): { rig: Rig; system: System } {
-  if (shortedAt === undefined) {
+function networkOf(plan: Plan, line: Line, { shortedAt, openAt, dead }: Situation): { rig: Rig; system: System } {
+  const cut = shortedAt ?? openAt;
+  if (cut === undefined) {
     const rig = compileRig(plan, lineScope(plan, line), 'held');
     // Its amplifiers give nothing any more; what joins its grounds is as it was.
     for (const part of rig.net.parts)
       if (part.kind === 'VCVS' && dead !== undefined && part.name.startsWith(`${dead}/`)) part.gain = 0;
     return { rig, system: new System(rig.net) };
   }
-  const k = line.devices.indexOf(shortedAt);
+  const k = line.devices.indexOf(cut);
   const rig = compileRig(plan, { devices: line.devices.slice(k), cables: line.cables.slice(k) }, 'held');
-  const { port } = plan.cables[line.cables[k - 1]].to;
-  const [p, q] = signalNodes(modelOf(plan.devices[shortedAt].model), port, rig.ports.get(`${shortedAt}.${port}`)!);
-  rig.net.resistor('shorting-plug', p, q, SHORT_OHM);
-  // A plug's shell ties its sleeve to what it is in.
-  const nodes = rig.ports.get(`${shortedAt}.${port}`)!;
-  if (portOf(modelOf(plan.devices[shortedAt].model), port)!.carries === 'balanced')
-    rig.net.resistor('shorting-plug-shell', q, nodes.shield, SHORT_OHM);
+  if (shortedAt !== undefined) {
+    const { port } = plan.cables[line.cables[k - 1]].to;
+    const model = modelOf(plan.devices[cut].model);
+    const nodes = rig.ports.get(`${cut}.${port}`)!;
+    const [p, q] = signalNodes(model, port, nodes);
+    rig.net.resistor('shorting-plug', p, q, SHORT_OHM);
+    // A plug's shell ties its sleeve to what it is in.
+    if (portOf(model, port)!.carries === 'balanced')
+      rig.net.resistor('shorting-plug-shell', q, nodes.shield, SHORT_OHM);
+  }
   return { rig, system: new System(rig.net) };
 }
 

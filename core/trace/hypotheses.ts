@@ -16,6 +16,7 @@ export type Sound = (typeof SOUNDS)[number];
 
 export type CauseCode =
   | 'loop'
+  | 'touch'
   | 'dimmers'
   | 'pickup'
   | 'transformer'
@@ -48,6 +49,7 @@ export interface Hypothesis {
 /** How often each is met on stages, our own estimate: what matters is which is met more often than another. */
 const PRIOR: Readonly<Record<CauseCode, number>> = {
   loop: 0.24,
+  touch: 0.05,
   dimmers: 0.1,
   pickup: 0.12,
   transformer: 0.04,
@@ -75,6 +77,9 @@ const CORRODED_OHM = 3;
 const PIN_OHM = 0.06;
 /** Of devices that may have it, how much more often it is an input than anything before it. */
 const PIN_AT_INPUT = 2;
+
+/** The contact that is thought of, in a plan's table. */
+const TOUCH = 'thought';
 
 const only =
   (kind: HumSource['kind'], of: string, times: number) =>
@@ -109,6 +114,24 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
       }
     })
   });
+  // A chassis that has no earth of its own, on metal that is earthed somewhere else than the far end.
+  const far = plan.hosts[plan.devices[line.id].host ?? '']?.supply;
+  const metal = supplies.filter((id) => id !== far).sort((a, b) => plan.supplies[b].emf - plan.supplies[a].emf)[0];
+  const loose = line.devices.slice(0, -1).filter((id) => readingsAt(plan, id).feed !== 'mains-1');
+  if (metal)
+    for (const id of loose)
+      put(
+        'touch',
+        id,
+        {
+          plan: changed((draft) => {
+            draft.touches = { ...draft.touches, [TOUCH]: { a: `device:${id}`, b: `supply:${metal}` } };
+            draft.supplies[metal].emf = Math.min(draft.supplies[metal].emf * 3 * times, 50);
+          })
+        },
+        undefined,
+        1 / loose.length
+      );
   for (const id of supplies)
     put(
       'dimmers',

@@ -34,6 +34,17 @@ export interface Thread {
   readonly open: boolean;
 }
 
+/** Metal that touches metal: something of a line, and a chassis or what is earthed at a supply. */
+export interface Contact {
+  /** In the plan's table. */
+  readonly id: string;
+  readonly line: string;
+  /** A chassis of the map, or null where it is a box or a plug on its line's way. */
+  readonly from: string | null;
+  /** A chassis of the map, or `supply:…`. */
+  readonly to: string;
+}
+
 /** A ring with the line it is heard on most. */
 export interface EarthRing extends Ring {
   readonly key: string;
@@ -48,6 +59,7 @@ export interface EarthRing extends Ring {
 export interface EarthMap {
   readonly points: readonly EarthPoint[];
   readonly threads: readonly Thread[];
+  readonly contacts: readonly Contact[];
   /** Worst at an input first. */
   readonly rings: readonly EarthRing[];
 }
@@ -91,6 +103,7 @@ export function earthMap(
   return {
     points: [...points.values()],
     threads,
+    contacts: contactsOf(plan, lines, points),
     rings: [...rings.values()].sort((a, b) => (a.worst?.below ?? Infinity) - (b.worst?.below ?? Infinity))
   };
 }
@@ -134,6 +147,20 @@ function threadsOf(plan: Plan, line: Line, take: (device: string, line: string) 
     from = k;
   });
   return out;
+}
+
+function contactsOf(plan: Plan, lines: readonly Line[], points: ReadonlyMap<string, EarthPoint>): Contact[] {
+  return Object.entries(plan.touches ?? {}).flatMap(([id, { a, b }]) => {
+    const [kind, of] = a.split(':');
+    const line = lines.find((l) => (kind === 'cable' ? l.cables : l.devices).includes(of));
+    if (!line) return [];
+    const [other, to] = b.split(':');
+    const far = other === 'device' ? plan.devices[to] && pointOf(plan, to) : b;
+    const there = far && (other === 'supply' ? to in plan.supplies : points.has(far));
+    if (!there) return [];
+    const near = kind === 'device' ? pointOf(plan, of) : '';
+    return [{ id, line: line.id, from: points.has(near) ? near : null, to: far }];
+  });
 }
 
 function isBalanced(plan: Plan, cable: string): boolean {

@@ -11,8 +11,10 @@ import type { Hypothesis } from './hypotheses';
 
 export const PROBE_IDS = [
   'volume',
+  'mute-source',
   'touch',
   'turn',
+  'unplug-box',
   'short-box',
   'short-input',
   'swap-lead',
@@ -20,6 +22,7 @@ export const PROBE_IDS = [
   'swap-box',
   'wiggle',
   'lift',
+  'clear-metal',
   'box-battery',
   'phantom-off',
   'source-battery',
@@ -40,8 +43,10 @@ export interface Probe {
 
 const MINUTES: Readonly<Record<ProbeId, number>> = {
   volume: 0.3,
+  'mute-source': 0.3,
   touch: 0.3,
   turn: 0.5,
+  'unplug-box': 0.6,
   'short-box': 1.5,
   'short-input': 2,
   'swap-lead': 2,
@@ -49,6 +54,7 @@ const MINUTES: Readonly<Record<ProbeId, number>> = {
   'swap-box': 2.5,
   wiggle: 0.7,
   lift: 0.7,
+  'clear-metal': 0.6,
   'box-battery': 2,
   'phantom-off': 0.8,
   'source-battery': 1.5,
@@ -80,11 +86,19 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   const held = model.ports[0].level === 'instrument' || model.ports[0].level === 'microphone';
   if ('turn' in model.params)
     put('volume', (h) => edit(h.situation, (d) => void (d.devices[source].settings.turn = 0)));
+  else if (readingsAt(plan, source).feed !== 'none')
+    // Its own level is behind what its supply puts into its signal, in front of what comes in by earths and air.
+    put('mute-source', (h) => {
+      const { ownDb: _own, ...rest } = h.situation;
+      void _own;
+      return rest;
+    });
   if (held) {
     put('touch', (h) => ({ ...h.situation, boost: damped('electric', source, TOUCH, h.situation.boost) }));
     put('turn', (h) => ({ ...h.situation, boost: damped('winding', source, TURN, h.situation.boost) }));
   }
   const box = others.find((id) => modelOf(plan.devices[id].model).family === 'box');
+  if (box) put('unplug-box', (h) => ({ ...h.situation, openAt: box }));
   if (box) put('short-box', (h) => ({ ...h.situation, shortedAt: box }));
   put('short-input', (h) => ({ ...h.situation, shortedAt: line.id }));
   const mended = (h: Hypothesis, cable: string): Situation =>
@@ -105,6 +119,12 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
         d.devices[lift].settings.lift = now === 'lifted' ? 'joined' : 'lifted';
       })
     );
+  put('clear-metal', (h) =>
+    edit(h.situation, (d) => {
+      const line_ = new Set([...line.devices.map((id) => `device:${id}`), ...line.cables.map((id) => `cable:${id}`)]);
+      for (const [id, { a }] of Object.entries(d.touches ?? {})) if (line_.has(a)) delete d.touches![id];
+    })
+  );
   const powered = others.find((id) => choicesOf(modelOf(plan.devices[id].model), 'power').includes('battery'));
   if (powered && readingsAt(plan, powered).feed === 'phantom')
     put('box-battery', (h) => {

@@ -9,7 +9,8 @@ import { remedyText } from './remedies';
 export function cureText(what: readonly CureWhat[]): string {
   const [first] = what;
   if (first.code === 'host-supply') return `Feed the ${first.host} from ${first.name}`;
-  return remedyText(what.flatMap((w) => (w.code === 'host-supply' ? [] : [w])));
+  if (first.code === 'insulate') return 'Put something dry between the metal that touches';
+  return remedyText(what.flatMap((w) => (w.code === 'host-supply' || w.code === 'insulate' ? [] : [w])));
 }
 
 /** How a chassis hangs on the mains. */

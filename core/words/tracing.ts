@@ -53,6 +53,8 @@ export function causeText(plan: Plan, line: Line, h: Pick<Hypothesis, 'code' | '
   switch (h.code) {
     case 'loop':
       return 'A ring of shields and mains earths carries current.';
+    case 'touch':
+      return `The ${device} touches metal that is earthed somewhere else.`;
     case 'dimmers':
       return `Dimmers on ${plan.supplies[h.of ?? '']?.name ?? 'the supply'} drive current round a ring.`;
     case 'pickup':
@@ -105,6 +107,12 @@ export function askText(ask: Ask): string {
       return 'What changes it?';
     case 'volume':
       return 'Turn the volume at the instrument to nothing.';
+    case 'mute-source':
+      return 'Turn the output of the source down to nothing, or mute it there.';
+    case 'unplug-box':
+      return 'Mute. Pull the lead out of the box. Unmute.';
+    case 'clear-metal':
+      return 'Lift the box, the source and all plugs off anything of metal.';
     case 'touch':
       return 'Touch the strings or the metal of the instrument.';
     case 'turn':

@@ -297,6 +297,7 @@
             {map}
             {point}
             name={nameOf(point.id)}
+            {nameOf}
             onedit={change}
             onclose={() => (pointId = null)}
           />

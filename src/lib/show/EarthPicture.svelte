@@ -31,7 +31,14 @@
     earthView(plan, map, room, new Set([...apart, ...(chosen?.points ?? []), ...(point ? [point] : [])]))
   );
   const inRing = (id: string): boolean => chosen?.points.includes(id) ?? false;
-  const posts = $derived(view.points.filter((p) => p.points.length === 1 && inRing(p.id)).map((p) => p.x));
+  /** Contacts by which the chosen ring leaves a chassis instead of by its earth. */
+  const ways = $derived(view.contacts.filter((c) => chosen && c.ring?.key === chosen.key));
+  const posts = $derived([
+    ...view.points
+      .filter((p) => p.points.length === 1 && inRing(p.id) && !ways.some((c) => c.from === p.id))
+      .map((p) => p.x),
+    ...ways.filter((c) => c.to.startsWith('supply:')).map((c) => c.ends[2])
+  ]);
   const floor = $derived(posts.length > 1 ? ([Math.min(...posts), Math.max(...posts)] as const) : null);
 
   let dragged = $state.raw<{ point: EarthPoint; from: number; x: number } | null>(null);
@@ -86,7 +93,7 @@
     <line x1="4" x2={view.width - 4} y1={BAR_Y + 10} y2={BAR_Y + 10} class="stroke-base-300" stroke-width="2" />
     {#if chosen && floor}
       {@const thread = view.threads.find((t) => t.ring?.key === chosen.key)}
-      {#if thread && posts.length === 2}
+      {#if thread && posts.length === 2 && ways.length === 0}
         <path
           d="{thread.path}L{thread.ends[1]} {POINT_Y + 32}V{BAR_Y + 10}H{thread.ends[0]}V{POINT_Y + 32}Z"
           class="fill-error/12"
@@ -184,6 +191,16 @@
           <circle cx={x1} cy={y1} r="3" class="fill-primary" />
           <circle cx={x2} cy={y2} r="3" class="fill-primary" />
         {/if}
+      </g>
+    {/each}
+    {#each view.contacts as c (c.id)}
+      {@const lit = chosen !== null && c.ring?.key === chosen.key}
+      {@const [x1, y1, x2, y2] = c.ends}
+      <g class={lit ? 'stroke-error' : 'stroke-warning'}>
+        <title>{nameOf(c.line)} touches metal</title>
+        <path d={c.path} class="fill-none" stroke-width={lit ? 3 : 2} stroke-dasharray={lit ? undefined : '2 4'} />
+        <circle cx={x1} cy={y1} r="3.5" class="fill-base-100" stroke-width="2" />
+        <circle cx={x2} cy={y2} r="3.5" class="fill-base-100" stroke-width="2" />
       </g>
     {/each}
     {#each view.points as p (p.id)}

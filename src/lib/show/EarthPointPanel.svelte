@@ -7,18 +7,19 @@
   import { EARTH_STAYS, feedText } from '$core/words/trace';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import { setCable, setDevice, setHostSupply, setSupply } from './edits';
+  import { setCable, setDevice, setHostSupply, setSupply, setTouch } from './edits';
 
   interface Props {
     plan: Plan;
     map: EarthMap;
     point: EarthPoint;
     name: string;
+    nameOf: (id: string) => string;
     onedit: (edit: Edit | null) => boolean;
     onclose: () => void;
   }
   /** One chassis: where it is plugged in, and what its shields do. What changes is seen on the map at once. */
-  const { plan, map, point, name, onedit, onclose }: Props = $props();
+  const { plan, map, point, name, nameOf, onedit, onclose }: Props = $props();
 
   const [kind, id] = $derived(point.id.split(':') as ['host' | 'device', string]);
   const supplies = $derived(Object.entries(plan.supplies).map(([value, s]) => ({ value, text: s.name })));
@@ -30,6 +31,26 @@
     )
   );
   const feeds = $derived(kind === 'device' ? choicesOf(modelOf(plan.devices[id].model), 'feed') : []);
+  const upper = (text: string): string => text[0].toUpperCase() + text.slice(1);
+  /** What of it may touch metal: the chassis itself, a box without mains of its own on its way, the far plug of a lead. */
+  const metal = $derived(
+    kind === 'host'
+      ? []
+      : [
+          { what: point.id, text: 'Its chassis' },
+          ...boxes.map((b) => ({ what: `device:${b}`, text: upper(modelName(plan.devices[b].model)) })),
+          ...cables.map((c) => ({
+            what: `cable:${c}`,
+            text: `Plug of the ${CABLE_NAMES[plan.cables[c].kind]}`
+          }))
+        ]
+  );
+  const others = $derived([
+    { value: '', text: 'nothing' },
+    ...supplies.map(({ value, text }) => ({ value: `supply:${value}`, text: `metal earthed at ${text}` })),
+    ...map.points.filter((p) => p.id !== point.id).map((p) => ({ value: p.id, text: nameOf(p.id) }))
+  ]);
+  const touched = (what: string): string => Object.values(plan.touches ?? {}).find((t) => t.a === what)?.b ?? '';
   let refused = $state(false);
   $effect(() => {
     void point.id;
@@ -89,6 +110,19 @@
       onset={(metres) => onedit(setCable(plan, cable, name, { metres }))}
     />
   {/each}
+  {#if metal.length > 0}
+    <details class="py-1" open={metal.some((m) => touched(m.what))}>
+      <summary class="cursor-pointer py-1">What touches metal: rack rails, a riser, the floor</summary>
+      {#each metal as { what, text } (what)}
+        <ChoiceField
+          label={text}
+          value={touched(what)}
+          choices={others}
+          onset={(other) => onedit(setTouch(plan, what, name, other))}
+        />
+      {/each}
+    </details>
+  {/if}
   {#if point.feed === 'mains-1'}
     {#if refused}
       <div class="mt-1 border-l-4 border-danger pl-3" role="alert">

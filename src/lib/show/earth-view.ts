@@ -1,4 +1,4 @@
-import type { EarthMap, EarthPoint, EarthRing, Thread } from '$core/trace/map';
+import type { Contact, EarthMap, EarthPoint, EarthRing, Thread } from '$core/trace/map';
 import type { Plan } from '$core/plan/schema';
 import { modelShort } from '$core/words/names';
 
@@ -32,12 +32,20 @@ interface PlacedThread extends Thread {
   readonly ring: EarthRing | null;
   /** Middles of the chassis at its ends. */
   readonly ends: readonly [number, number];
+  /** Middle of its way. */
+  readonly top: readonly [x: number, y: number];
+}
+interface PlacedContact extends Contact {
+  readonly path: string;
+  readonly ends: readonly [x1: number, y1: number, x2: number, y2: number];
+  readonly ring: EarthRing | null;
 }
 export interface EarthView {
   readonly width: number;
   readonly supplies: readonly PlacedSupply[];
   readonly points: readonly PlacedPoint[];
   readonly threads: readonly PlacedThread[];
+  readonly contacts: readonly PlacedContact[];
 }
 
 /**
@@ -46,7 +54,9 @@ export interface EarthView {
  */
 export function earthView(plan: Plan, map: EarthMap, width: number, apart: ReadonlySet<string>): EarthView {
   const ringed = new Set(map.rings.filter((r) => r.severity !== 'clean').flatMap((r) => r.points));
-  const stands = (p: EarthPoint): boolean => ringed.has(p.id) || apart.has(p.id) || p.id.startsWith('host:');
+  const touching = new Set(map.contacts.flatMap((c) => [c.from, c.to]));
+  const stands = (p: EarthPoint): boolean =>
+    ringed.has(p.id) || touching.has(p.id) || apart.has(p.id) || p.id.startsWith('host:');
   const groups = [null, ...Object.keys(plan.supplies)].map((supply) => {
     const here = map.points.filter((p) => p.supply === supply);
     const quiet = here.filter((p) => !stands(p));
@@ -77,7 +87,14 @@ export function earthView(plan: Plan, map: EarthMap, width: number, apart: Reado
     }
     x += wide + 0.35 * column;
   });
-  return { width: Math.max(width, x - 0.35 * column), supplies, points, threads: placeThreads(map, points) };
+  const threads = placeThreads(map, points);
+  return {
+    width: Math.max(width, x - 0.35 * column),
+    supplies,
+    points,
+    threads,
+    contacts: placeContacts(map, points, threads, supplies)
+  };
 }
 
 /** What a line, a host or a chassis of the map is called. @param id a line's, or a point's: `host:desk`, `device:line1-src` */
@@ -146,7 +163,40 @@ function placeThreads(map: EarthMap, points: readonly PlacedPoint[]): PlacedThre
           ? [...along(x1, x2, y, high, 0.14), ...along(x1, x2, y, high, 0.19)]
           : null,
       ends: [from.x, to.x],
+      top: along(x1, x2, y, high, 0.5),
       ring: map.rings.find((r) => t.cables.some((c) => r.cables.includes(c))) ?? null
     };
+  });
+}
+
+/** Of a chassis a contact goes out beside its earth, of a box or a plug from the top of its thread; to a bar straight down, to a chassis below both. */
+function placeContacts(
+  map: EarthMap,
+  points: readonly PlacedPoint[],
+  threads: readonly PlacedThread[],
+  supplies: readonly PlacedSupply[]
+): PlacedContact[] {
+  const OFF = 14;
+  const placeOf = (id: string): PlacedPoint | undefined => points.find((p) => p.points.some((q) => q.id === id));
+  return map.contacts.flatMap((contact): PlacedContact[] => {
+    const from = contact.from === null ? undefined : placeOf(contact.from);
+    const thread = threads.find((t) => t.line === contact.line);
+    const start = from ? ([from.x + OFF, POINT_Y + 32] as const) : thread?.top;
+    const bar = supplies.find((s) => `supply:${s.id}` === contact.to);
+    const to = bar ?? placeOf(contact.to);
+    if (!start || !to) return [];
+    const [x1, y1] = start;
+    const half = to.wide / 2 - 6;
+    const x2 = bar ? Math.min(Math.max(x1, to.x - half), to.x + half) : to.x - OFF;
+    const y2 = bar ? BAR_Y : POINT_Y + 32;
+    const below = POINT_Y + 62;
+    return [
+      {
+        ...contact,
+        path: from || !bar ? `M${x1} ${y1}V${below}H${x2}V${y2}` : `M${x1} ${y1}L${x2} ${y2}`,
+        ends: [x1, y1, x2, y2],
+        ring: map.rings.find((r) => r.touches.includes(contact.id)) ?? null
+      }
+    ];
   });
 }

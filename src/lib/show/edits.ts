@@ -118,6 +118,17 @@ export const setHostSupply = (plan: Plan, host: string, supply: string): Edit | 
     draft.hosts[host].supply = supply;
   });
 
+/** What a chassis or a cable's far plug touches; nothing where empty. @param what `device:…` or `cable:…` */
+export const setTouch = (plan: Plan, what: string, subject: string, other: string): Edit | null =>
+  set(plan, subject, (draft) => {
+    const touches = { ...draft.touches };
+    const known = Object.keys(touches).find((k) => touches[k].a === what);
+    if (known) delete touches[known];
+    if (other) touches[`t${id().slice(0, 8)}`] = { a: what, b: other };
+    if (Object.keys(touches).length > 0) draft.touches = touches;
+    else delete draft.touches;
+  });
+
 export const setOutdoors = (plan: Plan, outdoors: boolean): Edit | null =>
   set(plan, 'where it is played', (draft) => {
     if (outdoors) draft.policy.outdoors = true;

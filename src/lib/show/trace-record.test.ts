@@ -51,7 +51,7 @@ describe('the record of a trace', () => {
       expect(cureOfAsk(ask)).toMatch(/^[A-Z].*\.$/);
       expect(cureOfAsk(ask)).not.toMatch(/^Mute|[Uu]nmute\.$/);
       // What is plugged or switched while it is live is muted first.
-      if (/[Pp]lug the|[Pp]ull|[Pp]ut|[Cc]hange the lead|ground switch|[Pp]hantom/.test(cureOfAsk(ask)))
+      if (/\b[Pp]lug the|\b[Pp]ull|\b[Pp]ut|[Cc]hange the lead|ground switch|[Pp]hantom/.test(cureOfAsk(ask)))
         expect(askText(ask)).toMatch(/^Mute/);
       for (const is of wordsOf(ask)) expect(wordText(ask, is)).toMatch(/^[a-z]/);
     }
