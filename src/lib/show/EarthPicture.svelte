@@ -196,7 +196,7 @@
     {#each view.contacts as c (c.id)}
       {@const lit = chosen !== null && c.ring?.key === chosen.key}
       {@const [x1, y1, x2, y2] = c.ends}
-      <g class={lit ? 'stroke-error' : 'stroke-warning'}>
+      <g role="img" aria-label="{nameOf(c.line)} touches metal" class={lit ? 'stroke-error' : 'stroke-warning'}>
         <title>{nameOf(c.line)} touches metal</title>
         <path d={c.path} class="fill-none" stroke-width={lit ? 3 : 2} stroke-dasharray={lit ? undefined : '2 4'} />
         <circle cx={x1} cy={y1} r="3.5" class="fill-base-100" stroke-width="2" />
