@@ -97,6 +97,7 @@ test('a recording is read on this machine, and what is heard goes into the trace
   await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'buzz');
   await expect(page.getByRole('heading', { name: /^A buzz of (59\.9\d|60\.0\d)\sHz/ })).toBeVisible();
   await expectAccessibleInBoth(page);
+  await expect(page.getByText('This show is planned for 50 Hz.')).toBeVisible();
   // Nothing of it has left the machine.
   expect(sent).toEqual([]);
   await page.getByLabel('Line that makes it').selectOption({ label: 'Modular rack' });

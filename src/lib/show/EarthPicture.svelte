@@ -4,7 +4,7 @@
   import { rangeOf } from '$core/trace/belief';
   import { formatQuantity } from '$core/units/format';
   import { feedText, supplyFacts } from '$core/words/trace';
-  import { BAR_Y, earthView, HEIGHT, placeOf, POINT_Y } from './earth-view';
+  import { BAR_Y, earthView, HEIGHT, POINT_Y } from './earth-view';
 
   interface Props {
     plan: Plan;
@@ -28,7 +28,7 @@
   let apart = $state.raw<ReadonlySet<string>>(new Set());
   const chosen = $derived(map.rings.find((r) => r.key === ring) ?? null);
   const view = $derived(
-    earthView(plan, map, room, new Set([...apart, ...(chosen?.points ?? []), ...(point ? [point] : [])]))
+    earthView(plan, map, room, apart, new Set([...(chosen?.points ?? []), ...(point ? [point] : [])]))
   );
   const inRing = (id: string): boolean => chosen?.points.includes(id) ?? false;
   /** Contacts by which the chosen ring leaves a chassis instead of by its earth. */
@@ -206,12 +206,13 @@
     {#each view.points as p (p.id)}
       {@const [only] = p.points}
       {@const lit = p.points.length === 1 && inRing(p.id)}
-      {@const crowd = `${p.points.length} quiet${placeOf(plan, only) ? `, ${placeOf(plan, only)}` : ''}`}
-      {@const name = inTwo(p.points.length > 1 ? crowd : nameOf(only.id), p.wide)}
+      {@const crowd = [`${p.points.length} ${p.quiet ? 'quiet' : 'others'}`, ...(p.place ? [p.place] : [])]}
+      {@const name =
+        p.points.length > 1 ? crowd.map((part) => short(part, p.wide + 6)) : inTwo(nameOf(only.id), p.wide)}
       <g
         role="button"
         tabindex="0"
-        aria-label={p.points.length > 1 ? `${crowd}: show each` : `${nameOf(only.id)}, ${feedText(only)}`}
+        aria-label={p.points.length > 1 ? `${crowd.join(', ')}: show each` : `${nameOf(only.id)}, ${feedText(only)}`}
         aria-pressed={point === only.id}
         class="cursor-pointer {!onmove || only.supply === null || p.points.length > 1 ? '' : 'touch-none'}"
         transform={dragged?.point.id === only.id ? `translate(${dragged.x - dragged.from} 0)` : undefined}

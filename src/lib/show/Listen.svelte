@@ -150,6 +150,12 @@
       <section>
         <p class="text-quiet">{name}, {formatNumber(found.seconds, 1)} s at {formatHz(found.rate)}</p>
         <h2 class="pb-2 text-[1.5em] leading-snug font-bold">{heardText(found)}</h2>
+        {#if found.mains.hz > 0 && Math.abs(found.mains.hz - plan.policy.mainsHz) > 5}
+          <p class="mb-2 border-l-2 border-warning pl-3" role="note">
+            This show is planned for {plan.policy.mainsHz} Hz. Was this recorded elsewhere?
+            <a class="underline" href="/show/{show.id}/earth">Mains of the show</a>
+          </p>
+        {/if}
         <SoundPicture {found} />
       </section>
       <section>

@@ -7,7 +7,7 @@ import { readLine } from '$core/say/read';
 import { earthMap } from '$core/trace/map';
 import { saltRoad } from '$lib/server/demo-shows';
 import { describe, expect, it } from 'vitest';
-import { earthView, placeOf } from './earth-view';
+import { earthView } from './earth-view';
 
 function mapOf(plan: Plan) {
   const whole = new Whole(plan);
@@ -67,8 +67,23 @@ describe('where the parts of the map stand', () => {
     lines.forEach((line, k) => (line.place = ['Pit', 'Gallery', ''][Math.floor(k / 4) % 3] || undefined));
     const view = earthView(plan, mapOf(plan), 900, new Set());
     const crowds = view.points.filter((p) => p.points.length > 1);
-    expect(new Set(crowds.map((c) => placeOf(plan, c.points[0])))).toEqual(new Set(['Pit', 'Gallery', '']));
-    for (const { points } of crowds)
-      expect(new Set(points.map((p) => placeOf(plan, p))).size === 1 || placeOf(plan, points[0]) === '').toBe(true);
+    expect(new Set(crowds.map((c) => c.place))).toEqual(new Set(['Pit', 'Gallery', '']));
+    const placeOf = (id: string): string => plan.lines[`${id.slice(7).split('-')[0]}-in`]?.place ?? '';
+    for (const { points, place } of crowds) for (const p of points) if (place) expect(placeOf(p.id)).toBe(place);
+  });
+  it('where there is no room, the chosen ring stands whole and all others together', () => {
+    const plan = large();
+    for (const [k, id] of Object.keys(plan.devices)
+      .filter((d) => d.endsWith('-src'))
+      .entries())
+      if (k % 2) plan.devices[id].settings.feed = 'mains-1';
+    const map = mapOf(plan);
+    const [ring] = map.rings;
+    expect(earthView(plan, map, 600, new Set()).width).toBeGreaterThan(600);
+    const view = earthView(plan, map, 600, new Set(), new Set(ring.points));
+    expect(view.width).toBe(600);
+    for (const id of ring.points) expect(view.points.find((p) => p.id === id)!.points).toHaveLength(1);
+    expect(view.points.flatMap((p) => p.points)).toHaveLength(map.points.length);
+    expect(view.points.some((p) => p.points.length > 1 && !p.quiet)).toBe(true);
   });
 });

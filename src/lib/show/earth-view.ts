@@ -18,6 +18,10 @@ interface PlacedPoint {
   readonly id: string;
   readonly x: number;
   readonly wide: number;
+  /** Nothing is heard of any of them. */
+  readonly quiet: boolean;
+  /** Where they all are; empty where that is not said, or not the same. */
+  readonly place: string;
 }
 interface PlacedSupply {
   readonly id: string;
@@ -49,19 +53,42 @@ export interface EarthView {
 }
 
 /**
+ * The picture as a whole where there is room; where there is not, others than the chosen ring's stand together, by place or all of a supply.
  * @param width of the screen's part, pixels
- * @param apart chassis that stand for themselves whatever is heard of them
+ * @param apart chassis of crowds that somebody has opened: then there is no room to be saved
+ * @param focus chassis that are looked at, those of the chosen ring
  */
-export function earthView(plan: Plan, map: EarthMap, width: number, apart: ReadonlySet<string>): EarthView {
+export function earthView(
+  plan: Plan,
+  map: EarthMap,
+  width: number,
+  apart: ReadonlySet<string>,
+  focus: ReadonlySet<string> = new Set()
+): EarthView {
   const ringed = new Set(map.rings.filter((r) => r.severity !== 'clean').flatMap((r) => r.points));
   const touching = new Set(map.contacts.flatMap((c) => [c.from, c.to]));
-  const stands = (p: EarthPoint): boolean =>
-    ringed.has(p.id) || touching.has(p.id) || apart.has(p.id) || p.id.startsWith('host:');
+  const always = (p: EarthPoint): boolean => apart.has(p.id) || focus.has(p.id) || p.id.startsWith('host:');
+  const place = (stands: (p: EarthPoint) => boolean, byPlace: boolean): EarthView =>
+    placed(plan, map, width, stands, byPlace, ringed);
+  const whole = place((p) => always(p) || ringed.has(p.id) || touching.has(p.id), true);
+  if (whole.width <= width || focus.size === 0 || apart.size > 0) return whole;
+  const focused = place(always, true);
+  return focused.width <= width ? focused : place(always, false);
+}
+
+function placed(
+  plan: Plan,
+  map: EarthMap,
+  width: number,
+  stands: (p: EarthPoint) => boolean,
+  byPlace: boolean,
+  ringed: ReadonlySet<string>
+): EarthView {
   const groups = [null, ...Object.keys(plan.supplies)].map((supply) => {
     const here = map.points.filter((p) => p.supply === supply);
     const quiet = here.filter((p) => !stands(p));
     const crowded = supply === null ? quiet.length > 2 : here.length > CROWD && quiet.length > 1;
-    const crowds = crowded ? crowdsOf(plan, quiet) : [];
+    const crowds = crowded ? (byPlace ? crowdsOf(plan, quiet) : [quiet]) : [];
     const own = here.filter((p) => !crowds.some((c) => c.includes(p)));
     // The desk last: threads come to it from the left, as they do on a stage.
     own.sort((a, b) => Number(a.id.startsWith('host:')) - Number(b.id.startsWith('host:')));
@@ -82,7 +109,14 @@ export function earthView(plan: Plan, map: EarthMap, width: number, apart: Reado
     let at = x + (wide - wideOf(cells) * column) / 2;
     for (const cell of cells) {
       const w = weight(cell) * column;
-      points.push({ points: cell, id: cell[0].id, x: at + w / 2, wide: w - 8 });
+      points.push({
+        points: cell,
+        id: cell[0].id,
+        x: at + w / 2,
+        wide: w - 8,
+        quiet: !cell.some((p) => ringed.has(p.id)),
+        place: cell.every((p) => placeOf(plan, p) === placeOf(plan, cell[0])) ? placeOf(plan, cell[0]) : ''
+      });
       at += w;
     }
     x += wide + 0.35 * column;
@@ -109,7 +143,7 @@ export function earthName(plan: Plan, map: EarthMap | null, id: string): string 
 }
 
 /** Where on stage a chassis stands, as its line says. */
-export const placeOf = (plan: Plan, point: EarthPoint): string => plan.lines[point.lines[0]]?.place ?? '';
+const placeOf = (plan: Plan, point: EarthPoint): string => plan.lines[point.lines[0]]?.place ?? '';
 
 /** Quiet chassis together by where they stand; whoever is alone at his place stands with those of no place. */
 function crowdsOf(plan: Plan, quiet: readonly EarthPoint[]): EarthPoint[][] {
