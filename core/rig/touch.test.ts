@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { System } from '../circuit/system';
 import { judgePlan, judgeWhole } from '../judge/judge';
 import { Whole } from '../judge/whole';
 import { applyEdit, reverseOps } from '../plan/edit';
@@ -10,12 +9,10 @@ import { domainsOf, isComplete, traceLines } from '../plan/lines';
 import { type Plan, PlanSchema } from '../plan/schema';
 import { plan as anyPlan } from '../tests/arbitrary';
 import { onTwoSupplies, show } from '../tests/plans';
+import { slowHum } from '../tests/slow-hum';
 import { curesFor } from '../trace/cures';
 import { earthMap } from '../trace/map';
 import { cureText } from '../words/trace';
-import { magnitude } from '../circuit/system';
-import { compileRig } from './compile';
-import { senseOf } from './solve';
 
 /** Metal that touches metal: rack rails, a riser, a plug on the floor. */
 
@@ -121,24 +118,11 @@ describe('metal that touches metal', () => {
                 : `device:${devices[j % devices.length]}`;
           plan.touches = { t: { a, b } };
           const solved = new Whole(plan).solved();
-          const rig = compileRig(plan, { devices, cables });
-          const system = new System(rig.net).at(plan.policy.mainsHz);
+          const slowOf = slowHum(plan);
           for (const line of traceLines(plan).filter((l) => isComplete(plan, l))) {
             const { hum: fast } = solved.get(line.id)!;
             if (!fast || plan.devices[line.id].model === 'phono-in') continue;
-            const adjoint = system.solveAdjoint(...senseOf(plan, rig, line.cables[line.cables.length - 1]));
-            let volts = 0;
-            for (const [id, { emf, ohm }] of Object.entries(plan.supplies))
-              if (rig.net.has(`supply:${id}`))
-                volts += magnitude(adjoint.voltage(rig.net.node(`supply:${id}`), 0)) * (emf / ohm);
-            let leak = [0, 0];
-            for (const { kind: of, parts } of rig.hums) {
-              if (of !== 'leak') continue;
-              const [re, im] = adjoint.voltage(parts[0].a, parts[0].b);
-              const ampere = 115 * 2 * Math.PI * plan.policy.mainsHz * parts[0].farad!;
-              leak = [leak[0] - im * ampere, leak[1] + re * ampere];
-            }
-            const slow = Math.hypot(volts, ...leak);
+            const slow = slowOf(line);
             expect(Math.abs(fast.spectrum[0] - slow)).toBeLessThan(1e-9 + slow * 1e-6);
           }
         }
