@@ -260,7 +260,12 @@
               {/each}
             </ul>
           {:else}
-            <h2 class="text-[1.3em] font-bold">What do you do?</h2>
+            <div class="flex items-center justify-between gap-3">
+              <h2 class="text-[1.3em] font-bold">What do you do?</h2>
+              <button type="button" class="btn min-h-12 btn-primary" onclick={() => (naming = true)}
+                >I know what it is</button
+              >
+            </div>
             <div class="mt-2">
               <TraceAsks
                 questions={open}
@@ -269,9 +274,6 @@
                 onpick={(what, takes) => void ask(what, takes)}
               />
             </div>
-            <button type="button" class="btn mt-3 min-h-14 w-full btn-primary" onclick={() => (naming = true)}
-              >I know what it is</button
-            >
           {/if}
         </section>
       {/if}
