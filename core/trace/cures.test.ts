@@ -7,7 +7,7 @@ import { planFaults } from '../plan/integrity';
 import type { Plan } from '../plan/schema';
 import { onTwoSupplies, show } from '../tests/plans';
 import { cureText } from '../words/trace';
-import { curesFor } from './cures';
+import { curesFor, curesInSteps } from './cures';
 import { earthMap } from './map';
 
 const SOURCES = [
@@ -55,4 +55,21 @@ describe('cures of any ring', () => {
       }),
       { numRuns: 20 }
     ));
+  it('come step by step, so that somebody who waits for something else gets between', () => {
+    const plan = onTwoSupplies(
+      show(['Keys: keyboard earthed, 3 m, passive box, 30 m, mic'], ['Rack: rca player earthed, 12 m, rca input'])
+    );
+    for (const d of Object.values(plan.devices)) if (d.supply !== undefined) d.supply = 'stage';
+    const pieces: Pieces = new Map();
+    const whole = new Whole(plan, pieces);
+    const reports = judgeWhole(whole);
+    const [ring] = earthMap(whole, new Map(reports.map((r) => [r.id, r]))).rings;
+    const steps = curesInSteps(plan, ring, reports, pieces);
+    let count = 0;
+    let step = steps.next();
+    for (; !step.done; step = steps.next()) count++;
+    expect(count).toBeGreaterThan(10);
+    expect(step.value).toEqual(curesFor(plan, ring, reports, pieces));
+    expect(step.value.length).toBeGreaterThan(2);
+  });
 });

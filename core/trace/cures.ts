@@ -69,32 +69,49 @@ interface Change {
  * @param pieces what is known of the plan
  */
 export function curesFor(plan: Plan, ring: EarthRing, reports: readonly LineReport[], pieces: Pieces): Cure[] {
+  const steps = curesInSteps(plan, ring, reports, pieces);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** As `curesFor`, one change tried at every step: whoever waits for something else can come between. */
+export function* curesInSteps(
+  plan: Plan,
+  ring: EarthRing,
+  reports: readonly LineReport[],
+  pieces: Pieces
+): Generator<undefined, Cure[]> {
   if (!ring.worst) return [];
   const { line } = ring.worst;
   const known = new Map(reports.map((r) => [r.id, r]));
   const before = known.get(line)!.hum!.below;
   const mixBefore = mixOf(reports).hum ?? 0;
-  const singles = changesFor(plan, ring).flatMap((change) => {
+  const singles: Tried[] = [];
+  for (const change of changesFor(plan, ring)) {
     const tried = tryChange(plan, change, pieces);
-    return tried ? [{ change, ...tried }] : [];
-  });
+    if (tried) singles.push({ change, ...tried });
+    yield;
+  }
   // A box alone leaves the ring closed; with its ground lifted it does not.
-  const lifted = singles
-    .filter(({ change }) => change.what.some((w) => w.code === 'box' || w.code === 'isolate' || w.code === 'way'))
-    .flatMap(({ change, plan: with_ }) =>
-      liftsOn(with_, change.line).flatMap((lift) => {
-        const both: Change = {
-          what: [...change.what, ...lift.what],
-          line: change.line,
-          apply: (draft) => {
-            change.apply(draft);
-            lift.apply(draft);
-          }
-        };
-        const tried = tryChange(plan, both, pieces);
-        return tried ? [{ change: both, ...tried }] : [];
-      })
-    );
+  const lifted: Tried[] = [];
+  for (const { change, plan: with_ } of singles) {
+    if (!change.what.some((w) => w.code === 'box' || w.code === 'isolate' || w.code === 'way')) continue;
+    for (const lift of liftsOn(with_, change.line)) {
+      const both: Change = {
+        what: [...change.what, ...lift.what],
+        line: change.line,
+        apply: (draft) => {
+          change.apply(draft);
+          lift.apply(draft);
+        }
+      };
+      const tried = tryChange(plan, both, pieces);
+      if (tried) lifted.push({ change: both, ...tried });
+      yield;
+    }
+  }
   const seen = new Set<string>();
   return [...singles, ...lifted]
     .flatMap(({ change, ops, after }): Cure[] => {
@@ -184,7 +201,15 @@ const liftsOn = (plan: Plan, lineId: string | null): Change[] => {
     .map(({ what, apply }) => ({ what: [what], line: line.id, apply }));
 };
 
-function tryChange(plan: Plan, change: Change, pieces: Pieces): { plan: Plan; ops: Op[]; after: LineReport[] } | null {
+/** A change with the plan that it makes and what the whole rig then does. */
+interface Tried {
+  readonly change: Change;
+  readonly plan: Plan;
+  readonly ops: Op[];
+  readonly after: LineReport[];
+}
+
+function tryChange(plan: Plan, change: Change, pieces: Pieces): Omit<Tried, 'change'> | null {
   const draft = copyOf(plan);
   change.apply(draft);
   const ops = diffPlans(plan, draft);

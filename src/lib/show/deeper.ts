@@ -6,7 +6,7 @@ export { influences } from '$core/rig/influence';
 export { Trace } from '$core/trace/infer';
 export { traceView } from '$core/trace/view';
 export { narrowed } from '$core/trace/belief';
-export { curesFor } from '$core/trace/cures';
+export { curesInSteps } from '$core/trace/cures';
 export { earthMap } from '$core/trace/map';
 export { explain } from '$core/check/explain';
 export { explainPair } from '$core/check/pair';

@@ -30,6 +30,7 @@ let tracing: { key: string; trace: Trace } | null = null;
 /** Pieces as rings are looked for in them. */
 const benches = new Map<string, RingBench | null>();
 let latest = 0;
+let curing = 0;
 /** Work between two looks at whether a newer plan has come in, milliseconds. */
 const SLICE = 24;
 
@@ -148,11 +149,20 @@ const api = {
     return narrowed(plan, what);
   },
 
-  /** What would quieten a ring, best first. */
-  async cures(plan: Plan, ring: EarthRing): Promise<Cure[]> {
-    const { curesFor } = await deeper();
+  /** What would quieten a ring, best first; in slices, so that a map that is asked for meanwhile does not wait. Null when a newer call has come. */
+  async cures(plan: Plan, ring: EarthRing): Promise<Cure[] | null> {
+    const turn = ++curing;
+    const { curesInSteps } = await deeper();
     const known = new Map(pieces);
-    return curesFor(plan, ring, judgeWhole(new Whole(plan, known)), known);
+    const steps = curesInSteps(plan, ring, judgeWhole(new Whole(plan, known)), known);
+    for (let since = performance.now(); ;) {
+      const step = steps.next();
+      if (step.done) return step.value;
+      if (performance.now() - since < SLICE) continue;
+      await new Promise((resolve) => setTimeout(resolve, 0));
+      if (turn !== curing) return null;
+      since = performance.now();
+    }
   },
 
   /** What moves one line's gain at a frequency, most first. */

@@ -101,7 +101,7 @@ export class Judging {
     return this.#api.trace(plan, lineId, answers, skipped);
   }
 
-  cures(plan: Plan, ring: EarthRing): Promise<Cure[]> {
+  cures(plan: Plan, ring: EarthRing): Promise<Cure[] | null> {
     return this.#api.cures(plan, ring);
   }
 
