@@ -11,5 +11,9 @@ export default defineConfig({
       $lib: fileURLToPath(new URL('./src/lib', import.meta.url))
     }
   },
-  test: { testTimeout: 60_000, include: ['core/**/*.test.ts', 'src/**/*.test.ts', 'cli/**/*.test.ts'] }
+  test: {
+    testTimeout: 60_000,
+    setupFiles: ['core/tests/seed.ts'],
+    include: ['core/**/*.test.ts', 'src/**/*.test.ts', 'cli/**/*.test.ts']
+  }
 });

@@ -36,6 +36,19 @@ describe('a sweep that looks where the curve bends', () => {
         }
       )
     ));
+  it('draws one at either end of the grid as well, where there are points on one side only', () => {
+    for (const [f0, q] of [
+      [14957.489140441803, 2.0436301394329486],
+      [14000, 2.5],
+      [19000, 3],
+      [30, 0.5],
+      [24, 3]
+    ]) {
+      const curve = resonance(f0, q);
+      const { out } = sweep([curve]);
+      GRID.forEach((f, k) => expect(Math.abs(out[0][k] - curve(f))).toBeLessThan(0.05));
+    }
+  });
   it('asks a fifth of the points of a straight line, more of a peak, all of none', () => {
     const flat = sweep([() => -6]).asked;
     const peak = sweep([resonance(3000, 6)]).asked;

@@ -2,6 +2,8 @@
 
 /** What the cubic may miss a point by, dB; between points that it has not missed it is off by a sixteenth of that. */
 const TOLERANCE = 0.02;
+/** What bends more than this between two computed points is looked into whatever the cubic says, dB. */
+const BEND = 0.2;
 /** Below this nothing is left but rounding, dB. */
 const FLOOR = -160;
 
@@ -80,7 +82,10 @@ function missed(
           : right
             ? (3 * b + 6 * c - d) / 8
             : (b + c) / 2;
-    if (Math.abs(guess - floored(curve[m])) > TOLERANCE) return true;
+    // Where it bends much the cubic may hit one point by chance and miss those beside it.
+    if (Math.abs((b + c) / 2 - floored(curve[m])) > BEND) return true;
+    // At the ends of the grid it has points on one side only, and misses more in between than where it is looked at.
+    if (Math.abs(guess - floored(curve[m])) > (left && right ? TOLERANCE : TOLERANCE / 4)) return true;
   }
   return false;
 }
