@@ -47,13 +47,14 @@ export function compileRig(plan: Plan, scope: Scope, earths: 'whole' | 'held' = 
 
 /** What touches what in a scope, both of them still there. */
 function touchesIn(plan: Plan, scope: Scope): [string, Touch][] {
+  if (!plan.touches) return [];
   const there = new Set([
     ...scope.devices.map((id) => `device:${id}`),
     ...scope.cables.map((id) => `cable:${id}`),
     ...Object.keys(plan.hosts).map((id) => `host:${id}`),
     ...Object.keys(plan.supplies).map((id) => `supply:${id}`)
   ]);
-  return Object.entries(plan.touches ?? {}).filter(([, { a, b }]) => there.has(a) && there.has(b) && a !== b);
+  return Object.entries(plan.touches).filter(([, { a, b }]) => there.has(a) && there.has(b) && a !== b);
 }
 
 /** Metal on metal. A cable touches with its far plug, whose shell is on its shield. */

@@ -151,7 +151,7 @@ export class Trace {
         return spreadChance(this.#spread.of(h), answer.is);
       case 'noticed':
         if (answer.is !== 'nothing' && tried.has(NOTICED_AS[answer.is])) return 1;
-        return noticeChance(this.inPassing(h, tried), answer.is);
+        return noticeChance(this.#inPassing(h, tried), answer.is);
       default: {
         const probe = this.probes.find((p) => p.id === answer.ask);
         return probe ? chance(this.changeOf(h, probe), answer.is) : 1;
@@ -160,7 +160,7 @@ export class Trace {
   }
 
   /** What each thing that may happen by chance does to the noise under a cause, dB. */
-  inPassing(h: Hypothesis, tried: ReadonlySet<Ask> = NONE): Map<Notice, number> {
+  #inPassing(h: Hypothesis, tried: ReadonlySet<Ask>): Map<Notice, number> {
     return new Map(
       this.#happens.flatMap(([notice, probe]) =>
         tried.has(probe.id) ? [] : [[notice, this.changeOf(h, probe)] as const]

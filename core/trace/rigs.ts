@@ -191,13 +191,15 @@ const EAR_DB = 3;
 /** Somebody at a faulty rig who answers what is asked; null when they cannot tell. The same rig and question give the same answer. */
 export class Stagehand {
   readonly #trace: Trace;
+  /** The line as it is, before anything is tried. */
+  readonly #heard: Heard;
   constructor(readonly rig: FaultyRig) {
     this.#trace = new Trace(rig.plan, rig.line);
+    this.#heard = this.#trace.heardIn(rig.hidden.situation)!;
   }
   /** What the line sounds like, as it is. */
   sound(): { heard: Heard; sound: Sound } {
-    const heard = this.#trace.heardIn(this.rig.hidden.situation)!;
-    return { heard, sound: soundIn(this.rig.hidden, heard) };
+    return { heard: this.#heard, sound: soundIn(this.rig.hidden, this.#heard) };
   }
 
   answer(ask: Ask): Answer | null {
@@ -205,10 +207,7 @@ export class Stagehand {
     const random = mulberry32(seed * 31 + [...ask].reduce((sum, c) => sum * 17 + c.charCodeAt(0), 7));
     if (random() < UNSURE) return null;
     const wrong = random() < WRONG;
-    if (ask === 'sound') {
-      const at = this.#trace.heardIn(hidden.situation)!;
-      return { ask, is: wrong ? 'buzz' : soundIn(hidden, at) };
-    }
+    if (ask === 'sound') return { ask, is: wrong ? 'buzz' : this.sound().sound };
     if (ask === 'since') {
       let left = random();
       const k = sinceOf(hidden.code).findIndex((p) => (left -= p) < 0);
@@ -233,7 +232,7 @@ export class Stagehand {
     const { hidden } = this.rig;
     const probe = this.#trace.probes.find((p) => p.id === ask);
     if (!probe) return null;
-    const before = this.#trace.heardIn(hidden.situation)!;
+    const before = this.#heard;
     const after = this.#trace.heardIn(probe.change(hidden)) ?? before;
     return dbOf(after.power) - dbOf(before.power);
   }

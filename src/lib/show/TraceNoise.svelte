@@ -268,7 +268,6 @@
             {#key question.ask}
               <TraceQuestion
                 {question}
-                mainsHz={plan.policy.mainsHz}
                 {name}
                 onanswer={(is) => take(question.ask, is)}
                 onskip={() => take(question.ask, null)}

@@ -211,13 +211,13 @@ function placeContacts(
   supplies: readonly PlacedSupply[]
 ): PlacedContact[] {
   const OFF = 14;
-  const placeOf = (id: string): PlacedPoint | undefined => points.find((p) => p.points.some((q) => q.id === id));
+  const standing = (id: string): PlacedPoint | undefined => points.find((p) => p.points.some((q) => q.id === id));
   return map.contacts.flatMap((contact): PlacedContact[] => {
-    const from = contact.from === null ? undefined : placeOf(contact.from);
+    const from = contact.from === null ? undefined : standing(contact.from);
     const thread = threads.find((t) => t.line === contact.line);
     const start = from ? ([from.x + OFF, POINT_Y + 32] as const) : thread?.top;
     const bar = supplies.find((s) => `supply:${s.id}` === contact.to);
-    const to = bar ?? placeOf(contact.to);
+    const to = bar ?? standing(contact.to);
     if (!start || !to) return [];
     const [x1, y1] = start;
     const half = to.wide / 2 - 6;
