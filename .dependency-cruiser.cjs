@@ -1,17 +1,17 @@
 // Folders of the core in the order of the pipeline: each may use those before it, none those after it.
 const ORDER = [
   'units',
-  'circuit',
+  'solver',
   'gear',
   'kit',
   'plan',
   'rig',
   'judge',
   'advise',
-  'check',
+  'linecheck',
   'trace',
   'sound',
-  'say',
+  'reader',
   'casebook',
   'words',
   'paper'
@@ -43,7 +43,7 @@ module.exports = {
     {
       name: 'server-stays-on-server',
       severity: 'error',
-      from: { path: '^src/lib/(ui|show)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/lib/(ui|show|protocol|outbox|live|kit|crew)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/lib/server/' }
     },
     {

@@ -5,10 +5,10 @@ import { type Route, routesFor } from '../core/advise/routes';
 import { parcelsOf } from '../core/advise/search';
 import { Stock } from '../core/advise/stock';
 import { judgePlan } from '../core/judge/judge';
-import { Whole } from '../core/judge/whole';
+import { SolvedRig } from '../core/judge/solved-rig';
 import { type Kit, PLAIN } from '../core/kit/schema';
 import { traceLines } from '../core/plan/lines';
-import { exactSolver } from '../src/lib/compute/solver';
+import { exactSolver } from '../src/lib/solver/highs';
 import { show, time } from './shows';
 
 /** A hundred kinds of things, of which these lines can use some. */
@@ -42,7 +42,7 @@ export async function choosing(): Promise<Choosing> {
   const kit = hundred();
   const stock = new Stock(kit);
   const seconds = async (plan: ReturnType<typeof show>): Promise<number> => {
-    new Whole(plan).solved();
+    new SolvedRig(plan).solved();
     const from = performance.now();
     await allocate(plan, { stock, solve });
     return (performance.now() - from) / 1000;

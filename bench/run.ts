@@ -2,7 +2,7 @@ import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { remediesFor } from '../core/advise/remedies';
 import { judgePlan, judgeWhole } from '../core/judge/judge';
-import { type Pieces, Whole } from '../core/judge/whole';
+import { type Pieces, SolvedRig } from '../core/judge/solved-rig';
 import { domainsOf, traceLines } from '../core/plan/lines';
 import { type DomainHum, domainHum, RigHum } from '../core/rig/hum';
 import { analyse } from '../core/sound/analyse';
@@ -26,7 +26,7 @@ function heap(): number {
   collect();
   const before = process.memoryUsage();
   const pieces: Pieces = new Map();
-  const kept = new Whole(plan, pieces).solved();
+  const kept = new SolvedRig(plan, pieces).solved();
   collect();
   const after = process.memoryUsage();
   if (kept.size !== 512) throw new Error('lines lost');
@@ -49,7 +49,7 @@ function changed(which: 'fresh' | 'all'): number {
     () => {
       metres += 0.01;
       const next = { ...plan, cables: { ...plan.cables, 'l2-lead': { ...plan.cables['l2-lead'], metres } } };
-      judgeWhole(new Whole(next, pieces), which);
+      judgeWhole(new SolvedRig(next, pieces), which);
     },
     101,
     50
@@ -65,7 +65,7 @@ function mapped(): number {
     () => {
       metres += 0.01;
       const next = { ...plan, cables: { ...plan.cables, 'l2-lead': { ...plan.cables['l2-lead'], metres } } };
-      const whole = new Whole(next, pieces);
+      const whole = new SolvedRig(next, pieces);
       earthMap(whole, new Map(judgeWhole(whole).map((r) => [r.id, r])), benches);
     },
     31,

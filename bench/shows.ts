@@ -1,7 +1,7 @@
 import { blankPlan } from '../core/plan/blank';
 import type { Plan } from '../core/plan/schema';
 import { putLine } from '../core/plan/put';
-import { readLine } from '../core/say/read';
+import { readLine } from '../core/reader/read-line';
 
 /** Lines of the usual kinds, in turn. */
 const TEXTS = [

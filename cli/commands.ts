@@ -1,7 +1,7 @@
 import { type LineReport, judgePlan, problems } from '../core/judge/judge';
 import { mixOf } from '../core/judge/mix';
-import { Whole } from '../core/judge/whole';
-import { CircuitError } from '../core/circuit/network';
+import { SolvedRig } from '../core/judge/solved-rig';
+import { CircuitError } from '../core/solver/network';
 import type { Plan } from '../core/plan/schema';
 import { isComplete, type Line, traceLines } from '../core/plan/lines';
 import { lineDeck, rigDeck } from '../core/rig/netlist';
@@ -82,7 +82,7 @@ function solved(plan: Plan, line: Line): Answer {
   const solution = solveLine(plan, line, { exact: true });
   const { hz, spans, noise } = solution;
   const { far } = spans[spans.length - 1];
-  const hum = new Whole(plan).solved().get(line.id)?.hum ?? null;
+  const hum = new SolvedRig(plan).solved().get(line.id)?.hum ?? null;
   const data = {
     hz: [...hz],
     gainDb: [...far.gainDb],

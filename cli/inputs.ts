@@ -3,7 +3,7 @@ import { blankPlan } from '../core/plan/blank';
 import { type LoadFault, loadPlan } from '../core/plan/load';
 import type { Plan } from '../core/plan/schema';
 import { putLine } from '../core/plan/put';
-import { readLine } from '../core/say/read';
+import { readLine } from '../core/reader/read-line';
 import { loadFaultText, sayFaultText } from '../core/words/faults';
 
 /** What went wrong, in words for the person at the shell. */

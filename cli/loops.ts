@@ -1,11 +1,11 @@
-import { Whole } from '../core/judge/whole';
+import { SolvedRig } from '../core/judge/solved-rig';
 import type { Plan } from '../core/plan/schema';
 import { formatNumber, formatQuantity } from '../core/units/format';
 import { toDbu } from '../core/units/quantity';
 
 /** Every ground loop of a rig: supplies in it, current, and hum with and without it. */
 export function loops(plan: Plan): { data: unknown; text: string } {
-  const found = new Whole(plan).loops();
+  const found = new SolvedRig(plan).loops();
   const line = (id: string): string => plan.lines[id]?.name ?? id;
   const dbu = (volts: number): number => Math.max(toDbu(volts), -200);
   const data = found.map((loop) => ({

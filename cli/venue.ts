@@ -1,6 +1,6 @@
 import { createServer, type Server, type ServerResponse } from 'node:http';
-import { HUM_BOUNDS } from '../core/check/hum';
-import { venueOf } from '../core/check/venue';
+import { HUM_BOUNDS } from '../core/linecheck/hum';
+import { venueOf } from '../core/linecheck/venue';
 import type { Plan } from '../core/plan/schema';
 
 /**

@@ -1,5 +1,5 @@
 import { judgePlan, judgeWhole, type LineReport } from '../judge/judge';
-import { type Pieces, Whole } from '../judge/whole';
+import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { rank } from '../judge/types';
 import { applyEdit } from '../plan/edit';
 import { type Line, timesOf, together } from '../plan/lines';
@@ -74,7 +74,7 @@ interface Choice {
 export async function allocate(plan: Plan, options: AllocateOptions): Promise<Proposal | null> {
   const { stock, solve } = options;
   const pieces: Pieces = new Map();
-  const whole = new Whole(plan, pieces);
+  const whole = new SolvedRig(plan, pieces);
   const before = judgeWhole(whole);
   const search = new Search(plan, stock, whole);
   const choices: Choice[] = [];

@@ -9,7 +9,7 @@ import type { Plan } from '../plan/schema';
 import { type CableSpec, rolesOf, specOf } from '../plan/spec';
 import { putLine } from '../plan/put';
 import { endsAtDesk, wantedOf } from './routes';
-import { gainChanges, splitChanges } from './places';
+import { gainChanges, splitChanges } from './gain-and-split';
 import { waysOf } from './ways';
 
 /** Single changes to a line that may make it better. None touches protective earth. */

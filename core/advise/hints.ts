@@ -1,7 +1,7 @@
 import { judgeLine, judgeWhole } from '../judge/judge';
-import { type Pieces, Whole } from '../judge/whole';
+import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { INSTRUMENTS } from '../gear/instruments';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { deskCutHz, type Equaliser, equaliserFor } from './eq';
@@ -23,11 +23,11 @@ export interface Hints {
 
 /** @param pieces what is known of the plan already */
 export function hintsFor(plan: Plan, line: Line, pieces?: Pieces): Hints {
-  const whole = new Whole(plan, pieces);
+  const whole = new SolvedRig(plan, pieces);
   const around = whole.around(line);
   const report = judgeLine(plan, line, { around });
   const lowCut = lowCutFor(plan, line, around);
-  const played = report.notes ? readingsAt(plan, line.devices[0]).instrument : null;
+  const played = report.notes ? settingsAt(plan, line.devices[0]).instrument : null;
   const plays = played !== null && played !== 'programme' && endsAtDesk(plan, line);
   // Above the piano's lowest octave nothing is gained by a cut that a stage's rumble passes under.
   const noteHz = plays ? INSTRUMENTS[played].low : 0;

@@ -1,5 +1,5 @@
 import { portOf } from '../gear/catalogue';
-import { playsProgramme, readingsAt } from '../plan/devices';
+import { playsProgramme, settingsAt } from '../plan/devices';
 import { judgePlan, type LineReport } from '../judge/judge';
 import type { Code } from '../judge/types';
 import { diffPlans } from '../plan/diff';
@@ -40,7 +40,7 @@ const MONO_LU = 10 * Math.log10(2);
  */
 function levelAtLoudness(plan: Plan, line: Line, lufs: number): number | null {
   const [source] = line.devices;
-  const read = readingsAt(plan, source);
+  const read = settingsAt(plan, source);
   const full = read.model.clip?.(read, 1000).out;
   if (full === undefined || !playsProgramme(plan, line.devices[0])) return null;
   const stereo = portOf(read.model, read.model.ports[0].id)!.carries === 'stereo' || Boolean(line.info?.pair);
@@ -54,7 +54,7 @@ export function loudnessOf(plan: Plan, line: Line): Loudness | null {
   const nominalDbu = levelAtLoudness(plan, line, lufs);
   if (nominalDbu === null) return null;
   const [source] = line.devices;
-  const read = readingsAt(plan, source);
+  const read = settingsAt(plan, source);
   const nominalNow = toDbu(read.value('nominal'));
   const full = toDbu(read.model.clip!(read, 1000).out!);
   const draft = copyOf(plan);

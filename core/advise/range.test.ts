@@ -6,7 +6,7 @@ import { applyEdit } from '../plan/edit';
 import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
-import { readLine } from '../say/read';
+import { readLine } from '../reader/read-line';
 import { lowCutText, pairText } from '../words/hints';
 import { lowCutFor } from './range';
 

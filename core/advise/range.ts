@@ -1,7 +1,7 @@
 import { modelOf } from '../gear/catalogue';
 import { judgeLine } from '../judge/judge';
 import { levelAt } from '../judge/pairs';
-import { type Around, Whole } from '../judge/whole';
+import { type Around, SolvedRig } from '../judge/solved-rig';
 import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
 import type { Line } from '../plan/lines';
@@ -30,7 +30,7 @@ const RUMBLE_DB = 6;
  * The highest low cut of a line's boxes that leaves its lowest note: each position is put in and the line solved with it.
  * @returns null where no box has one, where one is in already, or where every position would be heard
  */
-export function lowCutFor(plan: Plan, line: Line, around: Around = new Whole(plan).around(line)): LowCut | null {
+export function lowCutFor(plan: Plan, line: Line, around: Around = new SolvedRig(plan).around(line)): LowCut | null {
   const device = line.devices.find((id) => modelOf(plan.devices[id].model).options.cut);
   if (!device || (plan.devices[device].settings.cut ?? 'off') !== 'off') return null;
   const before = judgeLine(plan, line, { around });

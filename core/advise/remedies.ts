@@ -1,6 +1,6 @@
 // Advise: edits that would make a line better, ways, allotments: each computed on the network before it is offered.
 import { judgeLine, type JudgeOptions, judgePlan, type LineReport, problems } from '../judge/judge';
-import { type Pieces, Whole } from '../judge/whole';
+import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { type Code, type Finding, rank, type Severity } from '../judge/types';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
@@ -76,7 +76,7 @@ const SEEDS = 3;
  */
 export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(null)): Remedy[] {
   const pieces: Pieces = new Map();
-  const around = new Whole(plan, pieces).around(line);
+  const around = new SolvedRig(plan, pieces).around(line);
   const beside = stock.kit ? takenBeside(plan, line.id) : [];
   const at = { perOctave: RANK_PER_OCTAVE, around, stock, beside };
   const before = judgeLine(plan, line, at);

@@ -1,7 +1,7 @@
 import { choicesOf, givesPhantom, modelOf, portFor, wantsPhantom } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import { judgeLine, type LineReport } from '../judge/judge';
-import { Whole, type Around } from '../judge/whole';
+import { SolvedRig, type Around } from '../judge/solved-rig';
 import { unbalancedLimit } from '../judge/limits';
 import { type Finding, rank } from '../judge/types';
 import { type Chain, chainOf, lineIn, putChain } from '../plan/chain';
@@ -10,7 +10,7 @@ import { planFaults } from '../plan/integrity';
 import { type Line, lineScope } from '../plan/lines';
 import { type Stretch, stretchOf } from '../plan/stretch';
 import type { Op, Plan } from '../plan/schema';
-import { type Beside, countsOfBoth, MIC_METRES, micDelay, putMicrophone } from './both';
+import { type Beside, countsOfBoth, MIC_METRES, micDelay, putMicrophone } from './direct-and-mic';
 import { beats, type Counts, countsOf, lostBy, pointsOf } from './counts';
 import { leadKey, missingBeside, type Part, partsOf, Stock, takenBeside } from './stock';
 import { switches } from './switches';
@@ -109,7 +109,7 @@ export function wantedOf(plan: Plan, line: Line, { part, out, head }: Stretch = 
 export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): Route[] {
   const families = line.devices.map((id) => modelOf(plan.devices[id].model).family);
   if (families[0] !== 'source' || families[families.length - 1] !== 'input') return [];
-  const around = options.around ?? new Whole(plan).around(line);
+  const around = options.around ?? new SolvedRig(plan).around(line);
   const stock = options.stock ?? new Stock(null);
   const beside = options.beside ?? (stock.kit ? takenBeside(plan, line.id) : []);
   const finder = new Finder(

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { judgePlan } from '../judge/judge';
 import { rank } from '../judge/types';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import { blankPlan } from '../plan/blank';
 import { applyEdit } from '../plan/edit';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
-import { readLine } from '../say/read';
+import { readLine } from '../reader/read-line';
 import { onTwoSupplies } from '../tests/plans';
 import { decibelsText, QUESTION_NAMES, schoolName, schoolReason } from '../words/routes';
 import { type Route, routesFor } from './routes';
@@ -28,7 +28,7 @@ function show(): Plan {
   return plan;
 }
 const plan = show();
-const whole = new Whole(plan);
+const whole = new SolvedRig(plan);
 const routes = new Map<string, readonly Route[]>(
   whole.lines.map((line) => [line.id, routesFor(plan, line, { around: whole.around(line), perOctave: 3 })])
 );

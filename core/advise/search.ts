@@ -1,4 +1,4 @@
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import { standsAlone } from '../plan/chain';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -20,7 +20,7 @@ export class Search {
   constructor(
     readonly plan: Plan,
     readonly stock: Stock,
-    readonly whole = new Whole(plan)
+    readonly whole = new SolvedRig(plan)
   ) {}
 
   /** Ways of a line that may be chosen. */

@@ -4,8 +4,8 @@ import { blankPlan } from '../plan/blank';
 import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
-import { readKit } from '../say/kit';
-import { readLine } from '../say/read';
+import { readKit } from '../reader/kit';
+import { readLine } from '../reader/read-line';
 import { partName } from '../words/routes';
 import { kitFor, leadKey, missingBeside, partsOf, Stock, takenBeside, usedOf } from './stock';
 

@@ -1,4 +1,4 @@
-import { modelOf, Readings } from '../gear/catalogue';
+import { modelOf, DeviceSettings } from '../gear/catalogue';
 import type { Setting } from '../gear/types';
 import type { LineReport } from '../judge/judge';
 import { rank } from '../judge/types';
@@ -49,7 +49,7 @@ export function turnedUp({
   settings
 }: Pick<DeviceSpec, 'model' | 'settings'>): { db: number; volts: number }[] {
   if (!TURNED_UP.has(id)) return [];
-  const read = new Readings(modelOf(id), settings);
+  const read = new DeviceSettings(modelOf(id), settings);
   const full = read.model.clip?.(read, 1000).out ?? 0;
   const peak = read.value('nominal') * 10 ** (read.value('crest') / 20);
   return TURN_UP_DB.map((db) => ({ db, volts: read.value('nominal') * 10 ** (db / 20) })).filter(

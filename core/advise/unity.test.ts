@@ -5,7 +5,7 @@ import { applyEdit } from '../plan/edit';
 import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
-import { readLine } from '../say/read';
+import { readLine } from '../reader/read-line';
 import { unityText } from '../words/hints';
 import { unityFor } from './unity';
 

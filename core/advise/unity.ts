@@ -1,6 +1,6 @@
-import { modelOf, Readings } from '../gear/catalogue';
+import { modelOf, DeviceSettings } from '../gear/catalogue';
 import { judgeLine } from '../judge/judge';
-import { type Around, Whole } from '../judge/whole';
+import { type Around, SolvedRig } from '../judge/solved-rig';
 import { blankPlan } from '../plan/blank';
 import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
@@ -24,7 +24,7 @@ export interface Unity {
 }
 
 /** Boxes that take a line's level to an instrument's, and the pickup that each stands in for. */
-const PICKUP_OF: Readonly<Record<string, (read: Readings) => string>> = {
+const PICKUP_OF: Readonly<Record<string, (read: DeviceSettings) => string>> = {
   'reamp-box': (read) => (read.choice('emulate') === 'humbucker' ? 'humbucker' : 'single-coil'),
   'reversed-box': () => 'single-coil'
 };
@@ -34,7 +34,7 @@ const SET_BY_HAND: ReadonlySet<string> = new Set(['interface-out', 'pro-line']);
 const LEAD_METRES = 6;
 
 /** Calibration of a re-amp or remote-amp line; null where the line is none. */
-export function unityFor(plan: Plan, line: Line, around: Around = new Whole(plan).around(line)): Unity | null {
+export function unityFor(plan: Plan, line: Line, around: Around = new SolvedRig(plan).around(line)): Unity | null {
   const [source] = line.devices;
   const box = line.devices.find((id) => plan.devices[id].model in PICKUP_OF);
   const input = plan.devices[line.id];
@@ -42,7 +42,8 @@ export function unityFor(plan: Plan, line: Line, around: Around = new Whole(plan
     return null;
   const { arrives } = judgeLine(plan, line, { around });
   if (arrives === null) return null;
-  const of = (id: string): Readings => new Readings(modelOf(plan.devices[id].model), plan.devices[id].settings);
+  const of = (id: string): DeviceSettings =>
+    new DeviceSettings(modelOf(plan.devices[id].model), plan.devices[id].settings);
   const pickup = PICKUP_OF[plan.devices[box].model](of(box));
   const pickupDbu = alone(pickup, input);
   const outputNow = toDbu(of(source).value('nominal'));
@@ -54,7 +55,7 @@ export function unityFor(plan: Plan, line: Line, around: Around = new Whole(plan
 }
 
 /** Level that a pickup leaves at such an input through a player's lead, dBu. */
-function alone(pickup: string, input: { model: string; settings: Readings['settings'] }): number {
+function alone(pickup: string, input: { model: string; settings: DeviceSettings['settings'] }): number {
   const plan = blankPlan();
   putLine(
     plan,

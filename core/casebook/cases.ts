@@ -3,8 +3,8 @@ import { blankPlan } from '../plan/blank';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
 import type { Code, Severity } from '../judge/types';
-import { namesOf } from '../say/names';
-import { readLine } from '../say/read';
+import { namesOf } from '../reader/names';
+import { readLine } from '../reader/read-line';
 
 /** What a case must yield. */
 interface Expected {

@@ -107,11 +107,11 @@ export function keptSettings(model: Model, settings: Settings): Settings {
 
 /** Whether a device as it is set runs on phantom, and whether an input of that model could give it. */
 export const wantsPhantom = (device: { model: string; settings: Settings }): boolean =>
-  new Readings(modelOf(device.model), device.settings).feed === 'phantom';
+  new DeviceSettings(modelOf(device.model), device.settings).feed === 'phantom';
 export const givesPhantom = (model: string): boolean => modelOf(model).options.phantom !== undefined;
 
 /** Reads values and switch positions of a device, falling back to the class's typical ones. */
-export class Readings {
+export class DeviceSettings {
   constructor(
     readonly model: Model,
     readonly settings: Settings,

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { MINUS } from '../units/quantity';
-import { Network, type Node } from '../circuit/network';
-import { magnitude, System } from '../circuit/system';
+import { Network, type Node } from '../solver/network';
+import { magnitude, System } from '../solver/system';
 import { formatQuantity } from '../units/format';
 import { modelShort, settingName } from '../words/names';
 import { CABLES, plugFor } from './cables';
-import { checkSetting, choicesOf, findModel, MODELS, modelOf, Readings } from './catalogue';
+import { checkSetting, choicesOf, findModel, MODELS, modelOf, DeviceSettings } from './catalogue';
 import { INSTRUMENTS } from './instruments';
 import { hasSecond, mates, PLUGS, socketHasSecond } from './sockets';
 import type { Model, PortNodes, Settings } from './types';
@@ -13,7 +13,7 @@ import type { Model, PortNodes, Settings } from './types';
 /** A model alone in a network, every port's cold and shield as the rig would have them. */
 function bench(id: string, settings: Settings = {}) {
   const model = modelOf(id);
-  const read = new Readings(model, settings);
+  const read = new DeviceSettings(model, settings);
   const net = new Network();
   const bonds: string[] = [];
   const ports = new Map<string, PortNodes>(
@@ -106,8 +106,8 @@ describe('the catalogue', () => {
     expect(choicesOf(modelOf('piezo'), 'instrument')).toContain('cello');
     expect(choicesOf(modelOf('mic-in'), 'instrument')).toEqual([]);
     expect(choicesOf(modelOf('keyboard'), 'feed')).toEqual(['mains-1', 'mains-2', 'battery']);
-    expect(new Readings(modelOf('active-box'), { power: 'battery' }).feed).toBe('battery');
-    expect(new Readings(modelOf('active-box'), {}).feed).toBe('phantom');
+    expect(new DeviceSettings(modelOf('active-box'), { power: 'battery' }).feed).toBe('battery');
+    expect(new DeviceSettings(modelOf('active-box'), {}).feed).toBe('phantom');
   });
 
   it('has instruments with notes in order', () => {

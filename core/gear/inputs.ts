@@ -1,5 +1,5 @@
 import { fromDbu } from '../units/quantity';
-import { FOUR_KT } from '../circuit/noise';
+import { FOUR_KT } from '../solver/noise';
 import { riaa } from './riaa';
 import { density, k, stampLegs } from './stages';
 import type { Socket } from './sockets';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { System } from '../circuit/system';
+import { System } from '../solver/system';
 import { compileRig } from '../rig/compile';
 import { gainAt } from '../rig/solve';
 import type { Settings } from './types';

@@ -1,5 +1,5 @@
 import { fromDbu } from '../units/quantity';
-import type { Node } from '../circuit/network';
+import type { Node } from '../solver/network';
 import { type OptionSpec, param, type ParamSpec, type PortNodes, type StampContext } from './types';
 
 /** Pieces that several models are made of: output stages, transformers, pads, low cuts. */

@@ -1,5 +1,5 @@
 // Gear: models of sources, boxes, inputs, joints and cables as typed tables. Values are generic classes, never a product.
-import type { Network, Node } from '../circuit/network';
+import type { Network, Node } from '../solver/network';
 import type { Kind } from '../units/quantity';
 import type { InstrumentId } from './instruments';
 import type { Socket } from './sockets';

@@ -1,4 +1,4 @@
-import { CircuitError } from '../circuit/network';
+import { CircuitError } from '../solver/network';
 import { type Line, together } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { LineSolution } from '../rig/solve';

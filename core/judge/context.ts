@@ -1,7 +1,7 @@
-import { modelOf, portOf, type Readings } from '../gear/catalogue';
+import { modelOf, portOf, type DeviceSettings } from '../gear/catalogue';
 import type { LevelClass, Model, PortSpec } from '../gear/types';
 import type { Cable, Plan } from '../plan/schema';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import type { LineSolution, Span } from '../rig/solve';
 import { type Code, CODES, type Fact, type Finding } from './types';
 
@@ -14,7 +14,7 @@ export interface JoinContext {
   readonly cable: Cable;
   readonly near: End;
   readonly far: End;
-  readonly source: Readings;
+  readonly source: DeviceSettings;
   /** Its far end is the line's. */
   readonly last: boolean;
 }
@@ -22,14 +22,14 @@ export interface End {
   readonly id: string;
   readonly model: Model;
   readonly port: PortSpec;
-  readonly read: Readings;
+  readonly read: DeviceSettings;
 }
 
 export function joinContext(plan: Plan, solution: LineSolution, at: number): JoinContext {
   const span = solution.spans[at];
   const cable = plan.cables[span.cable];
   const end = (device: string, port: string, through?: string): End => {
-    const read = readingsAt(plan, device, through);
+    const read = settingsAt(plan, device, through);
     return { id: device, model: read.model, port: portOf(read.model, port)!, read };
   };
   return {
@@ -40,7 +40,7 @@ export function joinContext(plan: Plan, solution: LineSolution, at: number): Joi
     cable,
     near: end(cable.from.device, cable.from.port, solution.line.cables[at - 1]),
     far: end(cable.to.device, cable.to.port, span.cable),
-    source: readingsAt(plan, solution.line.devices[0]),
+    source: settingsAt(plan, solution.line.devices[0]),
     last: at === solution.spans.length - 1
   };
 }

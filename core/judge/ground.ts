@@ -1,5 +1,5 @@
 import { modelOf } from '../gear/catalogue';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import type { GroundEdge } from '../rig/builder';
 import { type Hum, HUM_KINDS } from '../rig/hum';
 import { earthed, ringThrough, type Tie } from '../rig/rings';
@@ -99,7 +99,7 @@ function humOf(c: JoinContext, hum: Hum | null): Finding[] {
   const out: Finding[] = [];
   if (induced.severity !== 'clean') out.push(make('hums', fields, induced));
   else if (leaked.severity !== 'clean') out.push(make('hums', leak, leaked));
-  const lift = c.solution.line.devices.find((id) => readingsAt(c.plan, id).choice('lift') === 'lifted');
+  const lift = c.solution.line.devices.find((id) => settingsAt(c.plan, id).choice('lift') === 'lifted');
   if (lift !== undefined) {
     const model = modelOf(c.plan.devices[lift].model);
     const own = [fact('model', 'id', model.id)];

@@ -6,7 +6,7 @@ import { isComplete, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
 import { remediesFor } from '../advise/remedies';
-import { readLine } from '../say/read';
+import { readLine } from '../reader/read-line';
 import { plan as anyPlan } from '../tests/arbitrary';
 import { addThru, device, onTwoSupplies } from '../tests/plans';
 import { measure, sentence, short, verdict } from '../words/findings';

@@ -1,7 +1,7 @@
-import { CircuitError } from '../circuit/network';
+import { CircuitError } from '../solver/network';
 import { modelOf } from '../gear/catalogue';
 import type { Notes } from '../gear/instruments';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import { type Domain, isComplete, type Line, lineKey } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { HUM_KINDS, type HumKind } from '../rig/hum';
@@ -14,7 +14,7 @@ import { finding, joinContext, type JoinContext } from './context';
 import { checkGround } from './ground';
 import { checkImpedance } from './impedance';
 import { checkLevel } from './level';
-import { type Around, type Pieces, type Which, Whole, type Solved, solveWithin } from './whole';
+import { type Around, type Pieces, type Which, SolvedRig, type Solved, solveWithin } from './solved-rig';
 import { CHECKS, fact, type Finding, rank, type Severity, worst } from './types';
 
 /** Levels at one end of a cable, dBu; clip is null where nothing clips. */
@@ -69,12 +69,12 @@ export const problems = (report: Pick<LineReport, 'findings'>): Finding[] =>
 
 /** Judges every line of a plan. @param pieces what is known from an earlier plan; kept up to date */
 export function judgePlan(plan: Plan, pieces?: Pieces): LineReport[] {
-  const whole = new Whole(plan, pieces);
+  const whole = new SolvedRig(plan, pieces);
   return judgeWhole(whole);
 }
 
-/** Reports of the lines of a plan in pieces. @param which as for `Whole.solved` */
-export function judgeWhole(whole: Whole, which: Which = 'all'): LineReport[] {
+/** Reports of the lines of a plan in pieces. @param which as for `SolvedRig.solved` */
+export function judgeWhole(whole: SolvedRig, which: Which = 'all'): LineReport[] {
   const solved = whole.solved(which);
   const reports = new Map<string, LineReport>();
   for (const [k, domain] of whole.domains.entries()) {
@@ -98,7 +98,7 @@ export interface JudgeOptions {
 /** Judges one line of a plan. Never throws on a plan that loads: what cannot be solved is a finding. */
 export function judgeLine(plan: Plan, line: Line, { perOctave, around, domain }: JudgeOptions = {}): LineReport {
   const solved = isComplete(plan, line)
-    ? solveWithin(plan, line, around ?? new Whole(plan).around(line), perOctave, domain)
+    ? solveWithin(plan, line, around ?? new SolvedRig(plan).around(line), perOctave, domain)
     : undefined;
   return assemble(plan, line, solved, domain ? '' : lineKey(plan, line));
 }
@@ -210,7 +210,7 @@ function stillOf(plan: Plan, solution: LineSolution): Still {
         db: Array.from(solution.soundDb, floor),
         ideal: Array.from(solution.idealDb)
       },
-      notes: readingsAt(plan, line.devices[0]).notes
+      notes: settingsAt(plan, line.devices[0]).notes
     }
   };
   still.set(solution, made);

@@ -1,4 +1,4 @@
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { LineReport } from './judge';
@@ -19,7 +19,7 @@ export interface Pair {
 
 /** Whether a line turns polarity over: each inverting switch and each lead crossed at one end does. */
 export const inverts = (plan: Plan, line: Line): boolean =>
-  (line.devices.filter((id) => readingsAt(plan, id).choice('polarity') === 'inverted').length +
+  (line.devices.filter((id) => settingsAt(plan, id).choice('polarity') === 'inverted').length +
     line.cables.filter((id) => plan.cables[id].wiring?.filter((w) => w === 'swapped').length === 1).length) %
     2 ===
   1;

@@ -4,7 +4,7 @@ import { device, lead, oneLine, run } from '../tests/plans';
 import { judgeLine, judgePlan } from './judge';
 import { mixOf } from './mix';
 import { drawPlan, mulberry32, sampleLine, summarise, triangular } from './tolerance';
-import { Whole } from './whole';
+import { SolvedRig } from './solved-rig';
 
 const made = () =>
   oneLine({
@@ -107,7 +107,7 @@ describe('pieces', () => {
     next.supplies.house.emf = 0.2;
     expect(judgePlan(next, pieces)).toEqual(judgePlan(next));
     expect([...pieces.values()]).not.toContain(before);
-    const whole = new Whole(next, pieces);
+    const whole = new SolvedRig(next, pieces);
     expect(whole.step()).toBe(false);
   });
 });

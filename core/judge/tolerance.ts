@@ -1,11 +1,11 @@
 import { CABLES } from '../gear/cables';
 import { modelOf } from '../gear/catalogue';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import { type Domain, domainsOf, traceLines } from '../plan/lines';
 import type { Cable, Device, Plan } from '../plan/schema';
 import { judgeLine } from './judge';
 import { rank, type Severity, worst } from './types';
-import { type Around, Whole } from './whole';
+import { type Around, SolvedRig } from './solved-rig';
 
 /** A small, well-spread generator of numbers in [0, 1): 32 bits, as good as draws of values need. */
 export function mulberry32(seed: number): () => number {
@@ -101,8 +101,8 @@ export function sampleLine(
 ): Samples {
   const line = traceLines(plan).find((l) => l.id === lineId)!;
   const domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === lineId))!;
-  const { low, reach } = readingsAt(plan, line.devices[0]).notes;
-  const rest = around ?? new Whole(plan).around(line);
+  const { low, reach } = settingsAt(plan, line.devices[0]).notes;
+  const rest = around ?? new SolvedRig(plan).around(line);
   const out = {
     hz: [] as number[],
     response: [] as number[][],

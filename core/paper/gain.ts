@@ -1,4 +1,4 @@
-import { expectedOf } from '../check/expected';
+import { expectedOf } from '../linecheck/expected';
 import { formatNumber } from '../units/format';
 import { inputText, nameOf } from '../words/paper';
 import { hostOf, linesOf } from './patch';

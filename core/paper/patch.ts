@@ -1,4 +1,4 @@
-import { choicesOf, givesPhantom, modelOf, Readings, wantsPhantom } from '../gear/catalogue';
+import { choicesOf, givesPhantom, modelOf, DeviceSettings, wantsPhantom } from '../gear/catalogue';
 import { branchOf } from '../plan/branch';
 import { type Line, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -100,7 +100,7 @@ export function cardsOf({ plan }: Pick<PaperInput, 'plan'>): Card[] {
       const model = modelOf(device.model);
       if (model.family !== 'box' || seen.has(id)) return [];
       seen.add(id);
-      const read = new Readings(model, device.settings);
+      const read = new DeviceSettings(model, device.settings);
       return [
         {
           device: id,

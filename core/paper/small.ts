@@ -1,5 +1,5 @@
 import { modelOf } from '../gear/catalogue';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import type { Plan } from '../plan/schema';
 import { modelName } from '../words/names';
 import { linesOf } from './patch';
@@ -42,7 +42,7 @@ function tallies(plan: Plan): { adapters: Tally; batteries: Tally } {
     for (const id of line.devices) {
       const { model } = plan.devices[id];
       if (modelOf(model).family === 'joint') adapters.add(modelName(model), tag, id);
-      const read = readingsAt(plan, id);
+      const read = settingsAt(plan, id);
       if (read.feed === 'battery') batteries.add(`Battery of the ${modelName(model)}`, tag, id);
     }
     for (const id of line.cables) {

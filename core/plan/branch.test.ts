@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { judgePlan } from '../judge/judge';
-import { namesOf } from '../say/names';
-import { readLine } from '../say/read';
-import { tellLine } from '../say/tell';
+import { namesOf } from '../reader/names';
+import { readLine } from '../reader/read-line';
+import { tellLine } from '../reader/write-line';
 import { show as showOf } from '../tests/plans';
 import { branchesOf } from './branch';
 import { planFaults } from './integrity';

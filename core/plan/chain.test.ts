@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { wantedOf } from '../advise/routes';
 import { waysOf } from '../advise/ways';
-import { readLine } from '../say/read';
+import { readLine } from '../reader/read-line';
 import { addThru } from '../tests/plans';
 import { blankPlan } from './blank';
 import { chainOf, lineIn, putChain, standsAlone } from './chain';

@@ -1,14 +1,14 @@
-import { modelOf, Readings } from '../gear/catalogue';
+import { modelOf, DeviceSettings } from '../gear/catalogue';
 import type { Plan } from './schema';
 
 /**
  * Values and switch positions of a device as it stands in a plan.
  * @param through the cable that is plugged into it: a combo socket reads differently with a jack than with an XLR
  */
-export function readingsAt(plan: Plan, id: string, through?: string): Readings {
+export function settingsAt(plan: Plan, id: string, through?: string): DeviceSettings {
   const { model, settings } = plan.devices[id];
   const plug = through === undefined ? 'xlr' : plan.cables[through].plugs[1];
-  return new Readings(modelOf(model), settings, plug === 'xlr' ? 'xlr' : 'jack');
+  return new DeviceSettings(modelOf(model), settings, plug === 'xlr' ? 'xlr' : 'jack');
 }
 
 /** Outputs that play what was recorded: their full scale is the programme's. */

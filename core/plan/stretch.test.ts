@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { namesOf } from '../say/names';
-import { readLine } from '../say/read';
+import { namesOf } from '../reader/names';
+import { readLine } from '../reader/read-line';
 import { blankPlan } from './blank';
 import { branchesOf } from './branch';
 import { chainOf, lineIn, putChain, standsAlone } from './chain';

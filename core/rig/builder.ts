@@ -1,4 +1,4 @@
-import type { Network, Node } from '../circuit/network';
+import type { Network, Node } from '../solver/network';
 import type { PortNodes } from '../gear/types';
 import type { Plan } from '../plan/schema';
 import type { HumSource } from './stray';

@@ -1,4 +1,4 @@
-import { magnitude, type System } from '../circuit/system';
+import { magnitude, type System } from '../solver/system';
 import { modelOf } from '../gear/catalogue';
 import type { Plan } from '../plan/schema';
 import { toDb } from '../units/quantity';

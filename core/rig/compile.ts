@@ -1,8 +1,8 @@
 // Rig: turns a plan into one network of hot, cold and shield, and reads answers off it.
-import { Network, type Node } from '../circuit/network';
-import { portOf, type Readings } from '../gear/catalogue';
+import { Network, type Node } from '../solver/network';
+import { portOf, type DeviceSettings } from '../gear/catalogue';
 import type { Model, PortNodes, PortSpec } from '../gear/types';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import type { Device, Plan, Touch } from '../plan/schema';
 import { type Builder, INSULATION_OHM, type Rig, type Scope } from './builder';
 import { CLASS_2_FARAD, type HumPart } from './stray';
@@ -69,7 +69,7 @@ function stampTouch(b: Builder, id: string, touch: Touch): void {
 
 function stampDevice(b: Builder, id: string, device: Device, through: string | undefined): void {
   const { net } = b;
-  const read = readingsAt(b.plan, id, through);
+  const read = settingsAt(b.plan, id, through);
   const { model } = read;
   const chassis = net.node(`${id}/chassis`);
   b.chassis.set(id, chassis);
@@ -118,7 +118,7 @@ function portNodes(b: Builder, id: string, port: PortSpec, chassis: Node): PortN
 }
 
 /** Ties a device's chassis to earth as its feed does. */
-function stampEarth(b: Builder, id: string, chassis: Node, read: Readings, supply: string | undefined): void {
+function stampEarth(b: Builder, id: string, chassis: Node, read: DeviceSettings, supply: string | undefined): void {
   const { net } = b;
   const { feed } = read;
   if (feed !== 'mains-1' && feed !== 'mains-2') {

@@ -1,7 +1,7 @@
 import { modelOf, portOf } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { socketHasSecond } from '../gear/sockets';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import type { Plan } from '../plan/schema';
 import type { Rig } from './builder';
 import { contactsOf } from './wire';
@@ -25,7 +25,7 @@ export function legsOf(plan: Plan, rig: Rig, id: string): Legs {
   const { cores, bare } = CABLES[cable.kind];
   const ends = ([cable.from, cable.to] as const).map((end, side) => {
     const nodes = rig.ports.get(`${end.device}.${end.port}`)!;
-    const read = readingsAt(plan, end.device);
+    const read = settingsAt(plan, end.device);
     const spec = portOf(modelOf(plan.devices[end.device].model), end.port)!;
     const contacts = contactsOf(cable.plugs[side], cores, cable.wiring?.[side]);
     const driven = read.choice('topology') !== 'unbalanced' && read.choice('bridged') !== 'no';

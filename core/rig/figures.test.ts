@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import { device, farads, oneLine, run } from '../tests/plans';
 import { toDbu } from '../units/quantity';
 import { gainAt, solveLine } from './solve';
@@ -118,7 +118,7 @@ describe('hum through one line at 50 Hz, 100 mV between earth points', () => {
     plan.devices.src.supply = 'stage';
     // Of the EMF alone, at its fundamental: stray fields are left out of the figures.
     plan.policy.ambient = 'none';
-    return toDbu(new Whole(plan).solved().get(line.id)!.hum!.spectrum[0]);
+    return toDbu(new SolvedRig(plan).solved().get(line.id)!.hum!.spectrum[0]);
   }
   const KEYS = device('keyboard', { R: 600, feed: 'mains-1' });
 

@@ -1,7 +1,7 @@
-import type { Node } from '../circuit/network';
-import { DenseLU } from '../circuit/dense';
-import type { System } from '../circuit/system';
-import { type Complex, type Solution } from '../circuit/system';
+import type { Node } from '../solver/network';
+import { DenseLU } from '../solver/dense';
+import type { System } from '../solver/system';
+import { type Complex, type Solution } from '../solver/system';
 import type { Plan } from '../plan/schema';
 import type { Rig } from './builder';
 import { BOND_OHM, STRAY_FARAD } from './compile';

@@ -1,5 +1,5 @@
-import { magnitude, System } from '../circuit/system';
-import type { Node } from '../circuit/network';
+import { magnitude, System } from '../solver/system';
+import type { Node } from '../solver/network';
 import { modelOf } from '../gear/catalogue';
 import type { Device, Plan } from '../plan/schema';
 import { toDb } from '../units/quantity';

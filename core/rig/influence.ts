@@ -1,4 +1,4 @@
-import { sensitivities } from '../circuit/sensitivity';
+import { sensitivities } from '../solver/sensitivity';
 import { type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { probe } from './probe';

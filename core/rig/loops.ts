@@ -1,5 +1,5 @@
-import { CircuitError } from '../circuit/network';
-import type { Complex } from '../circuit/system';
+import { CircuitError } from '../solver/network';
+import type { Complex } from '../solver/system';
 import { type Domain, isComplete, type Line } from '../plan/lines';
 import type { Plan, Wiring } from '../plan/schema';
 import type { Rig } from './builder';

@@ -1,4 +1,4 @@
-import { deck } from '../circuit/deck';
+import { deck } from '../solver/deck';
 import { isComplete, type Line, lineScope, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { compileRig } from './compile';

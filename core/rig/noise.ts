@@ -1,5 +1,5 @@
-import { NoiseReader } from '../circuit/noise';
-import type { Solution, System } from '../circuit/system';
+import { NoiseReader } from '../solver/noise';
+import type { Solution, System } from '../solver/system';
 import { toDbu } from '../units/quantity';
 import type { Sense } from './builder';
 

@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import { toDbu } from '../units/quantity';
 import { device, lead, oneLine, run } from '../tests/plans';
 import { gainAt, solveLine } from './solve';
@@ -103,7 +103,7 @@ describe.skipIf(!installed)('against a general circuit simulator', () => {
       plan.policy.ambient = 'none';
       const [[[hz, volts]]] = simulate(rigDeck(plan));
       expect(hz).toBeCloseTo(50, 6);
-      const ours = new Whole(plan).solved().get(line.id)!.hum!.spectrum[0];
+      const ours = new SolvedRig(plan).solved().get(line.id)!.hum!.spectrum[0];
       expect(Math.abs(toDbu(volts) - toDbu(ours)), lift).toBeLessThan(0.01);
     }
   });

@@ -1,10 +1,10 @@
-import { Network, type Node } from '../circuit/network';
-import { System } from '../circuit/system';
+import { Network, type Node } from '../solver/network';
+import { System } from '../solver/system';
 import { modelOf, portOf } from '../gear/catalogue';
 import { PHANTOM_LEG_OHM } from '../gear/boxes';
 import { CABLES } from '../gear/cables';
 import { socketHasSecond } from '../gear/sockets';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { contactsOf } from './wire';
@@ -30,7 +30,7 @@ const WINDING_OHM = 30;
 
 /** Solves the direct current of a line whose input has phantom switched on; null when it has not. */
 export function phantomOf(plan: Plan, line: Line): Phantom | null {
-  const read = readingsAt(plan, line.id, line.cables[line.cables.length - 1]);
+  const read = settingsAt(plan, line.id, line.cables[line.cables.length - 1]);
   if (read.choice('phantom') !== 'on') return null;
   const net = new Network();
   const node = (name: string): Node => {
@@ -60,7 +60,7 @@ export function phantomOf(plan: Plan, line: Line): Phantom | null {
     if (!second) net.wire(node(`far-cold${level - 1}`), node(`far-shield${level - 1}`));
   }
   const [hot, cold, shield] = ['hot', 'cold', 'shield'].map((name) => node(`far-${name}${level}`));
-  const own = readingsAt(plan, device);
+  const own = settingsAt(plan, device);
   const wants = own.feed === 'phantom';
   const draw = wants ? own.value('draw') : 0;
   const most = read.value('phantomMost');
@@ -100,7 +100,7 @@ function stampDc(
   ohm: number
 ): void {
   // An output transformer's winding has no way to ground, whatever the class has otherwise.
-  const transformer = readingsAt(plan, device).choice('topology') === 'transformer';
+  const transformer = settingsAt(plan, device).choice('topology') === 'transformer';
   const dc = transformer ? 'floating' : modelOf(plan.devices[device].model).dc;
   if (dc === 'grounded') {
     net.resistor('dc-hot', hot, shield, Math.max(ohm, 1));

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import type { Plan } from '../plan/schema';
 import { show } from '../tests/plans';
 import { plan as anyPlan } from '../tests/arbitrary';
@@ -20,7 +20,7 @@ function on(plan: Plan, phase: (k: number) => Phase | undefined): Plan {
   return { ...plan, supplies: Object.fromEntries(supplies) };
 }
 const spectra = (plan: Plan): Map<string, Float64Array> =>
-  new Map([...new Whole(plan).solved()].flatMap(([id, { hum }]) => (hum ? [[id, hum.spectrum] as const] : [])));
+  new Map([...new SolvedRig(plan).solved()].flatMap(([id, { hum }]) => (hum ? [[id, hum.spectrum] as const] : [])));
 
 describe('phases of supplies', () => {
   it('what is not known counts as in phase; every third harmonic is in phase whatever they are', () =>
@@ -58,7 +58,7 @@ describe('phases of supplies', () => {
       .filter((d) => d.model === 'keyboard')
       .forEach((d, k) => (d.supply = 'abc'[k % 3]));
     const chassis = (p: Plan): number => {
-      const rig = new RigHum(p, new Whole(p).everything().hums);
+      const rig = new RigHum(p, new SolvedRig(p).everything().hums);
       return Math.hypot(...rig.earths('host:desk').reduce((sum, [re, im]) => [sum[0] + re, sum[1] + im], [0, 0]));
     };
     const [together, apart] = [on(plan, () => 1), on(plan, (k) => (k + 1) as Phase)].map(chassis);

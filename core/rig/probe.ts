@@ -1,5 +1,5 @@
-import { type Complex, divide, magnitude, minus, type Solution, type System } from '../circuit/system';
-import type { Node } from '../circuit/network';
+import { type Complex, divide, magnitude, minus, type Solution, type System } from '../solver/system';
+import type { Node } from '../solver/network';
 import { modelOf } from '../gear/catalogue';
 import type { Plan } from '../plan/schema';
 import { toDb } from '../units/quantity';

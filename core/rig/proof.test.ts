@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DenseLU } from '../circuit/dense';
-import { Network } from '../circuit/network';
-import { FOUR_KT, NoiseReader } from '../circuit/noise';
-import { sensitivities } from '../circuit/sensitivity';
-import { magnitude, System } from '../circuit/system';
-import { Whole } from '../judge/whole';
+import { DenseLU } from '../solver/dense';
+import { Network } from '../solver/network';
+import { FOUR_KT, NoiseReader } from '../solver/noise';
+import { sensitivities } from '../solver/sensitivity';
+import { magnitude, System } from '../solver/system';
+import { SolvedRig } from '../judge/solved-rig';
 import { isComplete, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { plan as anyPlan } from '../tests/arbitrary';
@@ -143,7 +143,7 @@ describe('fast against slow', () => {
         plan.policy.ambient = 'none';
         Object.values(plan.devices).forEach((d, k) => d.supply !== undefined && k % 2 === 0 && (d.supply = 'stage'));
         Object.values(plan.supplies).forEach((s, k) => (s.phase = phases[k % phases.length] as 1 | 2 | 3 | undefined));
-        const solved = new Whole(plan).solved();
+        const solved = new SolvedRig(plan).solved();
         const slowOf = slowHum(plan);
         for (const line of traceLines(plan).filter((l) => isComplete(plan, l))) {
           const { hum } = solved.get(line.id)!;
@@ -311,7 +311,7 @@ describe('each way out of a loop, predicted', () => {
     });
     onTwoSupplies(plan).devices.src.supply = 'stage';
     change(plan);
-    return toDbu(new Whole(plan).solved().get(line.id)!.hum!.byKind.earths);
+    return toDbu(new SolvedRig(plan).solved().get(line.id)!.hum!.byKind.earths);
   };
   const joined = hum({});
   it.each([
@@ -342,7 +342,7 @@ it('a strong field is louder by what it is stronger, none is silent', () => {
   const { plan, line } = oneLine({ source: device('single-coil'), lead: lead(3), input: device('instrument-in') });
   const hum = (ambient: 'none' | 'usual' | 'strong') => {
     onTwoSupplies(plan).policy.ambient = ambient;
-    return new Whole(plan).solved().get(line.id)!.hum!.byKind;
+    return new SolvedRig(plan).solved().get(line.id)!.hum!.byKind;
   };
   expect(db(hum('strong').winding / hum('usual').winding)).toBeCloseTo(db(3.3), 6);
   expect(hum('none')).toMatchObject({ winding: 0, electric: 0, cable: 0 });

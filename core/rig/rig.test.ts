@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { System } from '../circuit/system';
+import { System } from '../solver/system';
 import { lineScope, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { device, lead, oneLine, run } from '../tests/plans';
 import type { GroundEdge, Rig } from './builder';
 import { compileRig } from './compile';
-import { Network } from '../circuit/network';
+import { Network } from '../solver/network';
 import { ringThrough } from './rings';
 import { gainAt, solveLine } from './solve';
 

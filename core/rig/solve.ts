@@ -1,8 +1,8 @@
-import { magnitude, type Solution, System } from '../circuit/system';
-import type { Node } from '../circuit/network';
+import { magnitude, type Solution, System } from '../solver/system';
+import type { Node } from '../solver/network';
 import { PHANTOM_VOLTS } from '../gear/boxes';
-import { modelOf, portOf, type Readings } from '../gear/catalogue';
-import { readingsAt } from '../plan/devices';
+import { modelOf, portOf, type DeviceSettings } from '../gear/catalogue';
+import { settingsAt } from '../plan/devices';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { toDb, toDbu } from '../units/quantity';
@@ -129,7 +129,7 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
   applyOwn(plan, line, hz, curves);
   const phantom = phantomOf(plan, line);
   const spans = spansOf(plan, line, rig, hz, curves, phantom, system);
-  const source = readingsAt(plan, line.devices[0]);
+  const source = settingsAt(plan, line.devices[0]);
   const shape = hz.map((f) => (source.model.shape?.(source, f) ?? 0) + (end?.(f) ?? 0));
   return {
     line,
@@ -145,7 +145,7 @@ export function solveLine(plan: Plan, line: Line, options: SolveOptions = {}): L
 
 /** What a line's input makes of a frequency behind its terminals, dB; undefined where it leaves all alike. */
 export function shapeOf(plan: Plan, line: Line): ((hz: number) => number) | undefined {
-  const read = readingsAt(plan, line.id, line.cables[line.cables.length - 1]);
+  const read = settingsAt(plan, line.id, line.cables[line.cables.length - 1]);
   const { shape } = read.model;
   return shape && ((hz) => shape(read, hz));
 }
@@ -240,7 +240,7 @@ function spansOf(
   phantom: Phantom | null,
   system: System
 ): Span[] {
-  const source = readingsAt(plan, line.devices[0]);
+  const source = settingsAt(plan, line.devices[0]);
   const { low, high } = source.notes;
   const nominal = toDbu(source.value('nominal'));
   const ownClip = source.model.clip?.(source, low).out;
@@ -248,7 +248,7 @@ function spansOf(
   const peak = Math.min(nominal + source.value('crest'), ownClip === undefined ? Infinity : toDbu(ownClip));
   const point = (device: string, port: string, gainDb: Float64Array, through?: string): Point => {
     const gain = bandLevel(hz, gainDb, low, high);
-    const read = readingsAt(plan, device, through);
+    const read = settingsAt(plan, device, through);
     const limits = read.model.clip?.(starved(read, device, phantom), low);
     const spec = portOf(read.model, port)!;
     const clip = spec.way === 'in' ? limits?.in : (limits?.out ?? (port === 'thru' ? limits?.in : undefined));
@@ -281,7 +281,11 @@ function spansOf(
 }
 
 /** The rails of a box on phantom are no higher than what the feed leaves it. */
-function starved(read: Readings, device: string, phantom: Phantom | null): Pick<Readings, 'value' | 'choice'> {
+function starved(
+  read: DeviceSettings,
+  device: string,
+  phantom: Phantom | null
+): Pick<DeviceSettings, 'value' | 'choice'> {
   if (phantom?.device !== device || read.feed !== 'phantom') return read;
   const ideal = PHANTOM_VOLTS;
   return {

@@ -1,4 +1,4 @@
-import type { Node } from '../circuit/network';
+import type { Node } from '../solver/network';
 import type { Policy } from '../plan/schema';
 
 /**

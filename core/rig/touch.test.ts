@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judgePlan, judgeWhole } from '../judge/judge';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import { applyEdit, reverseOps } from '../plan/edit';
 import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
@@ -20,7 +20,7 @@ const withTouch = (plan: Plan, a: string, b: string): Plan => ({ ...plan, touche
 const hum = (plan: Plan, line: string): number => judgePlan(plan).find((r) => r.id === line)!.hum!.dbu;
 const bass = (): Plan => onTwoSupplies(show(['Bass: passive bass, 5 m, passive box, 30 m, mic 1']));
 const mapOf = (plan: Plan) => {
-  const whole = new Whole(plan);
+  const whole = new SolvedRig(plan);
   const reports = judgeWhole(whole);
   return { whole, reports, map: earthMap(whole, new Map(reports.map((r) => [r.id, r]))) };
 };
@@ -117,7 +117,7 @@ describe('metal that touches metal', () => {
                 ? 'host:desk'
                 : `device:${devices[j % devices.length]}`;
           plan.touches = { t: { a, b } };
-          const solved = new Whole(plan).solved();
+          const solved = new SolvedRig(plan).solved();
           const slowOf = slowHum(plan);
           for (const line of traceLines(plan).filter((l) => isComplete(plan, l))) {
             const { hum: fast } = solved.get(line.id)!;

@@ -1,4 +1,4 @@
-import type { Node } from '../circuit/network';
+import type { Node } from '../solver/network';
 import { portOf, modelOf } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { hasSecond, mates, type Plug, socketHasSecond } from '../gear/sockets';

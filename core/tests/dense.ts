@@ -1,4 +1,4 @@
-import type { Network, Part } from '../circuit/network';
+import type { Network, Part } from '../solver/network';
 
 /**
  * A slow, separate way to the same answer for the tests: nodal admittances of R, L, C only, Norton sources,

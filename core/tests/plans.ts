@@ -5,8 +5,8 @@ import type { LineInfo, Plan } from '../plan/schema';
 import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
 import { putLine } from '../plan/put';
 import type { Settings } from '../gear/types';
-import { namesOf } from '../say/names';
-import { readLine } from '../say/read';
+import { namesOf } from '../reader/names';
+import { readLine } from '../reader/read-line';
 
 export const device = (model: string, settings: Settings = {}): DeviceSpec => ({ model, settings });
 export const lead = (metres: number, rest: Partial<CableSpec> = {}): CableSpec => ({

@@ -1,4 +1,4 @@
-import { magnitude, System } from '../circuit/system';
+import { magnitude, System } from '../solver/system';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { compileRig } from '../rig/compile';

@@ -1,5 +1,5 @@
 import { judgeWhole } from '../judge/judge';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import type { Plan } from '../plan/schema';
 import { fromDbu } from '../units/quantity';
 
@@ -33,9 +33,9 @@ export function foreseen(plan: Plan, what: Measured): number {
       // Two EMFs against the building's earth add up, the worst they can do.
       return what.supplies.reduce((sum, id) => sum + plan.supplies[id].emf, 0);
     case 'clamp':
-      return new Whole(plan).rings().find((r) => r.cables.includes(what.cable))?.ampere ?? 0;
+      return new SolvedRig(plan).rings().find((r) => r.cables.includes(what.cable))?.ampere ?? 0;
     case 'level': {
-      const hum = judgeWhole(new Whole(plan)).find((r) => r.id === what.line)?.hum;
+      const hum = judgeWhole(new SolvedRig(plan)).find((r) => r.id === what.line)?.hum;
       const dbu = hum?.byKind.find((k) => k.kind === 'earths')?.dbu;
       return dbu === undefined ? 0 : fromDbu(dbu);
     }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judgeWhole } from '../judge/judge';
-import { type Pieces, Whole } from '../judge/whole';
+import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { applyEdit } from '../plan/edit';
 import { planFaults } from '../plan/integrity';
 import type { Plan } from '../plan/schema';
@@ -33,7 +33,7 @@ describe('cures of any ring', () => {
     fc.assert(
       fc.property(shows, (plan) => {
         const pieces: Pieces = new Map();
-        const whole = new Whole(plan, pieces);
+        const whole = new SolvedRig(plan, pieces);
         const reports = judgeWhole(whole);
         const map = earthMap(whole, new Map(reports.map((r) => [r.id, r])));
         const [ring] = map.rings;
@@ -44,7 +44,7 @@ describe('cures of any ring', () => {
           const edited = applyEdit(plan, { ops: [...cure.ops] });
           if (!edited.ok) throw new Error(edited.fault.code);
           expect(planFaults(edited.plan)).toEqual([]);
-          const after = new Map(judgeWhole(new Whole(edited.plan)).map((r) => [r.id, r]));
+          const after = new Map(judgeWhole(new SolvedRig(edited.plan)).map((r) => [r.id, r]));
           expect(after.get(ring.worst.line)!.hum!.below).toBeCloseTo(cure.after, 6);
           expect(cure.after).toBeGreaterThan(cure.before);
           for (const w of cure.worse) expect(after.has(w.line)).toBe(true);
@@ -61,7 +61,7 @@ describe('cures of any ring', () => {
     );
     for (const d of Object.values(plan.devices)) if (d.supply !== undefined) d.supply = 'stage';
     const pieces: Pieces = new Map();
-    const whole = new Whole(plan, pieces);
+    const whole = new SolvedRig(plan, pieces);
     const reports = judgeWhole(whole);
     const [ring] = earthMap(whole, new Map(reports.map((r) => [r.id, r]))).rings;
     const steps = curesInSteps(plan, ring, reports, pieces);

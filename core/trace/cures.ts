@@ -4,7 +4,7 @@ import { modelOf } from '../gear/catalogue';
 import { judgeWhole, type LineReport } from '../judge/judge';
 import { mixOf } from '../judge/mix';
 import { rank, type Severity } from '../judge/types';
-import { type Pieces, Whole } from '../judge/whole';
+import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
 import { copyOf } from '../plan/json';
@@ -167,7 +167,7 @@ function priceOf(what: CureWhat): number {
 }
 
 function changesFor(plan: Plan, ring: EarthRing): Change[] {
-  const whole = new Whole(plan);
+  const whole = new SolvedRig(plan);
   const on = whole.lines.filter((l) => ring.lines.includes(l.id));
   const singles = on.flatMap((line) =>
     candidates(plan, line)
@@ -194,7 +194,7 @@ function changesFor(plan: Plan, ring: EarthRing): Change[] {
 }
 
 const liftsOn = (plan: Plan, lineId: string | null): Change[] => {
-  const line = new Whole(plan).lines.find((l) => l.id === lineId);
+  const line = new SolvedRig(plan).lines.find((l) => l.id === lineId);
   if (!line) return [];
   return candidates(plan, line)
     .filter(({ what }) => what.code === 'setting' && what.setting === 'lift' && what.value === 'lifted')
@@ -214,5 +214,5 @@ function tryChange(plan: Plan, change: Change, pieces: Pieces): Omit<Tried, 'cha
   change.apply(draft);
   const ops = diffPlans(plan, draft);
   if (ops.length === 0 || planFaults(draft).length > 0) return null;
-  return { plan: draft, ops, after: judgeWhole(new Whole(draft, new Map(pieces))) };
+  return { plan: draft, ops, after: judgeWhole(new SolvedRig(draft, new Map(pieces))) };
 }

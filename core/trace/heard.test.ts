@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { System } from '../circuit/system';
+import { System } from '../solver/system';
 import { judgeLine } from '../judge/judge';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import { isComplete, lineScope, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { compileRig } from '../rig/compile';
@@ -25,7 +25,7 @@ const rigs = anyPlan.map((plan): Plan => {
 });
 
 function stagesOf(plan: Plan): Stage[] {
-  const whole = new Whole(plan);
+  const whole = new SolvedRig(plan);
   return traceLines(plan)
     .filter((line) => isComplete(plan, line))
     .map((line) => {

@@ -1,6 +1,6 @@
 import type { LineReport } from '../judge/judge';
-import type { Node } from '../circuit/network';
-import { System } from '../circuit/system';
+import type { Node } from '../solver/network';
+import { System } from '../solver/system';
 import { modelOf, portOf } from '../gear/catalogue';
 import type { Line } from '../plan/lines';
 import { lineScope } from '../plan/lines';

@@ -1,6 +1,6 @@
 import { modelOf } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import { diffPlans } from '../plan/diff';
 import { applyEdit } from '../plan/edit';
 import { copyOf } from '../plan/json';
@@ -117,7 +117,7 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
   // A chassis that has no earth of its own, on metal that is earthed somewhere else than the far end.
   const far = plan.hosts[plan.devices[line.id].host ?? '']?.supply;
   const metal = supplies.filter((id) => id !== far).sort((a, b) => plan.supplies[b].emf - plan.supplies[a].emf)[0];
-  const loose = line.devices.slice(0, -1).filter((id) => readingsAt(plan, id).feed !== 'mains-1');
+  const loose = line.devices.slice(0, -1).filter((id) => settingsAt(plan, id).feed !== 'mains-1');
   if (metal)
     for (const id of loose)
       put(
@@ -149,7 +149,7 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
   put('electric', source, { boost: only('electric', source, STRONG.electric * times) });
   put('radio', source, { boost: only('electric', source, STRONG.radio * times) }, 'radio');
   for (const id of line.devices) {
-    const read = readingsAt(plan, id);
+    const read = settingsAt(plan, id);
     const kind = id === source ? 'pickup' : 'transformer';
     if ('area' in read.model.params) put(kind, id, { boost: only('winding', id, STRONG.field * times) });
     if (id === source && read.feed.startsWith('mains'))
@@ -185,7 +185,7 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
   });
   // A board that is fed has a ground of its own to land pin 1 on.
   const boards = line.devices.slice(0, -1).filter((id, k) => {
-    const { feed, model } = readingsAt(plan, id);
+    const { feed, model } = settingsAt(plan, id);
     return model.family !== 'joint' && (k === 0 ? feed.startsWith('mains') : feed !== 'none');
   });
   for (const id of [...boards, line.id])
@@ -199,7 +199,7 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
   const hiss = { hissDb: STRONG.hissDb + 20 * Math.log10(times) };
   put('low-level', null, hiss, 'hiss');
   for (const id of line.devices.slice(1, -1))
-    if ('power' in modelOf(plan.devices[id].model).options && readingsAt(plan, id).feed === 'phantom')
+    if ('power' in modelOf(plan.devices[id].model).options && settingsAt(plan, id).feed === 'phantom')
       put('starved', id, hiss, 'hiss');
   if (plan.devices[line.id].host !== undefined) put('wrong-input', line.id, hiss, 'hiss');
   return out;

@@ -1,7 +1,7 @@
-import { normalBelow } from '../check/normal';
-import { CircuitError } from '../circuit/network';
+import { normalBelow } from '../linecheck/normal';
+import { CircuitError } from '../solver/network';
 import { judgeLine, type LineReport } from '../judge/judge';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { EarthSum, RigHum } from '../rig/hum';
@@ -21,7 +21,7 @@ import {
   type Spread,
   spreadChance,
   SPREADS
-} from './told';
+} from './first-answers';
 
 /** Finding what is behind a noise: beliefs over causes, each test's answer under each of them solved, the next test by what it tells a minute. */
 
@@ -80,7 +80,7 @@ export class Trace {
   constructor(
     readonly plan: Plan,
     readonly line: Line,
-    whole: Whole = new Whole(plan)
+    whole: SolvedRig = new SolvedRig(plan)
   ) {
     this.#stage = stageOf(plan, line, whole);
     this.#spread = new SpreadOf(plan, line, whole);
@@ -240,7 +240,7 @@ function chance(db: number, is: Change): number {
   return SLIP / 4 + (1 - SLIP) * Math.max(high - low, 0);
 }
 
-function stageOf(plan: Plan, line: Line, whole: Whole): Stage {
+function stageOf(plan: Plan, line: Line, whole: SolvedRig): Stage {
   const around = whole.around(line);
   const report: LineReport = judgeLine(plan, line, { around, perOctave: 3 });
   return { line, report, rest: new EarthSum(plan, around.hums) };
@@ -253,7 +253,7 @@ class SpreadOf {
   constructor(
     readonly plan: Plan,
     readonly line: Line,
-    readonly whole: Whole
+    readonly whole: SolvedRig
   ) {
     this.#base = this.#levels(plan);
   }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { ropeRoom, saltRoad } from '../../src/lib/server/demo-shows';
 import { judgePlan, judgeWhole } from '../judge/judge';
-import { type Pieces, Whole } from '../judge/whole';
+import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { applyEdit } from '../plan/edit';
 import type { Plan } from '../plan/schema';
 import { onTwoSupplies, show } from '../tests/plans';
@@ -10,7 +10,7 @@ import { earthMap } from './map';
 
 function mapped(plan: Plan) {
   const pieces: Pieces = new Map();
-  const whole = new Whole(plan, pieces);
+  const whole = new SolvedRig(plan, pieces);
   const reports = judgeWhole(whole);
   return { plan, pieces, reports, map: earthMap(whole, new Map(reports.map((r) => [r.id, r]))) };
 }
@@ -32,7 +32,7 @@ describe('the map of earths', () => {
     expect(plan.lines[ring.worst!.line].name).toBe('Tape loops');
     expect([...ring.supplies].sort()).toEqual(['platform', 'stage-right']);
     expect(ring.points).toContain('host:desk');
-    const loops = new Whole(plan).loops();
+    const loops = new SolvedRig(plan).loops();
     for (const r of map.rings) {
       const same = loops.find((l) => l.cable === r.cable)!;
       expect(r.ampere).toBeCloseTo(same.ampere, 9);

@@ -4,8 +4,8 @@ import type { Feed } from '../gear/types';
 import type { LineReport } from '../judge/judge';
 import { HUM, onLadder } from '../judge/limits';
 import type { Severity } from '../judge/types';
-import type { Whole } from '../judge/whole';
-import { readingsAt } from '../plan/devices';
+import type { SolvedRig } from '../judge/solved-rig';
+import { settingsAt } from '../plan/devices';
 import { isComplete, type Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { Ring, RingBench } from '../rig/loops';
@@ -72,12 +72,12 @@ const pointOf = (plan: Plan, id: string): string =>
 function isPoint(plan: Plan, line: Line, id: string): boolean {
   if (id === line.devices[0] || id === line.id) return true;
   const { family } = modelOf(plan.devices[id].model);
-  return family === 'input' || (family === 'box' && readingsAt(plan, id).feed.startsWith('mains'));
+  return family === 'input' || (family === 'box' && settingsAt(plan, id).feed.startsWith('mains'));
 }
 
 /** The earths of a rig, with every ring and where it is heard. @param reports of the same plan */
 export function earthMap(
-  whole: Whole,
+  whole: SolvedRig,
   reports: ReadonlyMap<string, LineReport>,
   benches?: Map<string, RingBench | null>
 ): EarthMap {
@@ -114,7 +114,7 @@ function madePoint(plan: Plan, id: string, device: string, line: string): EarthP
     const { feed, supply } = plan.hosts[host];
     return { id, feed, supply: feed.startsWith('mains') ? (supply ?? null) : null, lines: [line], unearthed: false };
   }
-  const read = readingsAt(plan, device);
+  const read = settingsAt(plan, device);
   const mains = read.feed.startsWith('mains');
   return {
     id,
@@ -141,7 +141,7 @@ function threadsOf(plan: Plan, line: Line, take: (device: string, line: string) 
       balanced:
         plan.cables[cables[cables.length - 1]]?.kind !== undefined && isBalanced(plan, cables[cables.length - 1]),
       open:
-        between.some((b) => readingsAt(plan, b).choice('lift') === 'lifted') ||
+        between.some((b) => settingsAt(plan, b).choice('lift') === 'lifted') ||
         cables.some((c) => plan.cables[c].wiring?.includes('shield-open'))
     });
     from = k;

@@ -1,5 +1,5 @@
 import { choicesOf, modelOf } from '../gear/catalogue';
-import { readingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import { copyOf } from '../plan/json';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -86,7 +86,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   const held = model.ports[0].level === 'instrument' || model.ports[0].level === 'microphone';
   if ('turn' in model.params)
     put('volume', (h) => edit(h.situation, (d) => void (d.devices[source].settings.turn = 0)));
-  else if (readingsAt(plan, source).feed !== 'none')
+  else if (settingsAt(plan, source).feed !== 'none')
     // Its own level is behind what its supply puts into its signal, in front of what comes in by earths and air.
     put('mute-source', (h) => {
       const { ownDb: _own, ...rest } = h.situation;
@@ -115,7 +115,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   if (lift)
     put('lift', (h) =>
       edit(h.situation, (d) => {
-        const now = readingsAt(h.situation.plan, lift).choice('lift');
+        const now = settingsAt(h.situation.plan, lift).choice('lift');
         d.devices[lift].settings.lift = now === 'lifted' ? 'joined' : 'lifted';
       })
     );
@@ -126,14 +126,14 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     })
   );
   const powered = others.find((id) => choicesOf(modelOf(plan.devices[id].model), 'power').includes('battery'));
-  if (powered && readingsAt(plan, powered).feed === 'phantom')
+  if (powered && settingsAt(plan, powered).feed === 'phantom')
     put('box-battery', (h) => {
       const fed = edit(h.situation, (d) => void (d.devices[powered].settings.power = 'battery'));
       return h.code === 'starved' ? { ...fed, hissDb: 0 } : fed;
     });
-  const fed = line.devices.slice(0, -1).find((id) => readingsAt(plan, id).feed === 'phantom');
+  const fed = line.devices.slice(0, -1).find((id) => settingsAt(plan, id).feed === 'phantom');
   if (fed) put('phantom-off', (h) => ({ ...h.situation, dead: fed }));
-  const feed = readingsAt(plan, source).feed;
+  const feed = settingsAt(plan, source).feed;
   if (feed.startsWith('mains') && choicesOf(model, 'feed').includes('battery'))
     put('source-battery', (h) => edit(h.situation, (d) => void (d.devices[source].settings.feed = 'battery')));
   const far = plan.devices[line.id].host;

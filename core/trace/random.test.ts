@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judgePlan, judgeWhole } from '../judge/judge';
-import { Whole } from '../judge/whole';
+import { SolvedRig } from '../judge/solved-rig';
 import { isComplete, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { EarthSum } from '../rig/hum';
@@ -29,7 +29,7 @@ describe('over random rigs', () => {
   it('the map has every chassis once, every thread between two of them, rings of what is there', () =>
     fc.assert(
       fc.property(rigs, (plan) => {
-        const whole = new Whole(plan);
+        const whole = new SolvedRig(plan);
         const map = earthMap(whole, new Map(judgeWhole(whole).map((r) => [r.id, r])));
         const ids = map.points.map((p) => p.id);
         expect(new Set(ids).size).toBe(ids.length);
@@ -54,7 +54,7 @@ describe('over random rigs', () => {
   it('what is heard of a line as planned is what the judge’s spectrum says, weighted by the ear', () =>
     fc.assert(
       fc.property(rigs, (plan) => {
-        const whole = new Whole(plan);
+        const whole = new SolvedRig(plan);
         const reports = new Map(judgePlan(plan).map((r) => [r.id, r]));
         for (const line of complete(plan)) {
           const report = reports.get(line.id)!;

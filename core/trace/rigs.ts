@@ -1,4 +1,4 @@
-import { normalDraw } from '../check/normal';
+import { normalDraw } from '../linecheck/normal';
 import type { Settings } from '../gear/types';
 import { mulberry32 } from '../judge/tolerance';
 import { blankPlan } from '../plan/blank';
@@ -11,7 +11,16 @@ import type { CableSpec } from '../plan/spec';
 import { dbOf, type Heard } from './heard';
 import { type Hypothesis, hypothesesFor, pairsOfCauses, type Sound } from './hypotheses';
 import { type Answer, type Ask, changeWord, soundIn, Trace } from './infer';
-import { HAPPENED, NOTICED_DB, NOTICED_SPREAD_DB, NOTICES, NOTICED_AS, SINCES, sinceOf, SPREADS } from './told';
+import {
+  HAPPENED,
+  NOTICED_DB,
+  NOTICED_SPREAD_DB,
+  NOTICES,
+  NOTICED_AS,
+  SINCES,
+  sinceOf,
+  SPREADS
+} from './first-answers';
 
 /** Simulated rigs with a fault in them, drawn from a seed: to practise on, and to hold the tracing to what it claims. */
 

@@ -1,9 +1,10 @@
-import type { Cause } from '../check/cause';
-import type { Caution, Step } from '../check/gates';
-import type { Content, HumWord } from '../check/hum';
-import type { PairCause } from '../check/pair';
-import type { PairReading } from '../check/pair-reading';
-import type { Difference } from '../check/variants';
+import type { Cause } from '../linecheck/cause';
+import type { Caution, Step } from '../linecheck/gates';
+import type { Content, HumWord } from '../linecheck/hum';
+import type { MergedReading, ReadField } from '../linecheck/merge';
+import type { PairCause } from '../linecheck/pair';
+import type { PairReading } from '../linecheck/pair-reading';
+import type { Difference } from '../linecheck/variants';
 import { formatNumber } from '../units/format';
 import { choiceName, modelName, settingName } from './names';
 
@@ -53,6 +54,39 @@ export const MONO_TEXTS: Readonly<Record<NonNullable<PairReading['mono']>, strin
   thins: 'gets thin',
   cancels: 'nearly gone'
 };
+
+/** What is read off a line, by its name. */
+export const READ_FIELD_NAMES: Readonly<Record<ReadField, string>> = {
+  gainDb: 'Gain',
+  peakDb: 'Peak',
+  hum: 'Hum',
+  content: 'Sound',
+  pair: 'Left and right',
+  note: 'Note'
+};
+
+/** One thing as it was read. */
+export function readValueText<F extends ReadField>(field: F, value: MergedReading[F]): string {
+  if (value === null || value === '') return 'not read';
+  switch (field) {
+    case 'gainDb':
+      return `${formatNumber(value as number)}\u202FdB`;
+    case 'peakDb':
+      return `${formatNumber(value as number)}\u202FdBFS`;
+    case 'hum':
+      return typeof value === 'number'
+        ? `${formatNumber(value)}\u202FdB below the signal`
+        : HUM_TEXTS[value as HumWord];
+    case 'content':
+      return CONTENT_TEXTS[value as Content];
+    case 'pair': {
+      const { sides, mono } = value as PairReading;
+      return [sides && SIDES_TEXTS[sides], mono && `mono ${MONO_TEXTS[mono]}`].filter(Boolean).join(', ') || 'not read';
+    }
+    default:
+      return `“${value as string}”`;
+  }
+}
 
 /** What may be otherwise of the two sides of a pair. @param nameOf name of a line */
 export function pairCauseText({ what, lineId }: PairCause, nameOf: (line: string) => string): string {

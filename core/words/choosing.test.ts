@@ -5,7 +5,7 @@ import { Stock } from '../advise/stock';
 import { MISTAKES } from '../casebook/mistakes';
 import { lineOf, planOf } from '../casebook/cases';
 import { lineIn } from '../plan/chain';
-import { readKit } from '../say/kit';
+import { readKit } from '../reader/kit';
 import {
   asksFor,
   decibelsText,

@@ -1,11 +1,11 @@
 import type { RowFault } from '../kit/csv';
-import type { KitFault } from '../say/kit';
+import type { KitFault } from '../reader/kit';
 import type { EditFault } from '../plan/edit';
 import type { PlanFault } from '../plan/integrity';
 import type { ResponseFault } from '../plan/own';
 import type { LoadFault } from '../plan/load';
 import type { Edit } from '../plan/schema';
-import type { SayFault } from '../say/read';
+import type { SayFault } from '../reader/read-line';
 import type { UnitError } from '../units/parse';
 import { formatQuantity } from '../units/format';
 import { PLUG_NAMES, settingName } from './names';

@@ -4,6 +4,7 @@ import type { Option, Question } from '../advise/schools';
 import type { Part } from '../advise/stock';
 import { CABLES, type CableKindId } from '../gear/cables';
 import { modelOf } from '../gear/catalogue';
+import type { KitItem } from '../kit/schema';
 import type { Plug } from '../gear/sockets';
 import { problems } from '../judge/judge';
 import { formatDbu, formatNumber, formatQuantity } from '../units/format';
@@ -204,3 +205,11 @@ export function decibelsText({ deviation, snr, hum }: { deviation: number; snr: 
   add(-hum, 'more hum', 'less hum');
   return parts.join(', ') || 'within 1 dB';
 }
+
+/** What a thing of a kit is. */
+export const kitItemName = (item: KitItem): string =>
+  item.kind === 'device'
+    ? modelName(item.model)
+    : item.kind === 'lead'
+      ? leadName(item.cable, item.plugs)
+      : 'battery, 9 V';

@@ -9,13 +9,13 @@
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { LESSON_TEXTS } from '$core/words/drill';
   import { causeText, cureOfAsk } from '$core/words/tracing';
-  import { earthName } from '$lib/show/earth-view';
-  import EarthPicture from '$lib/show/EarthPicture.svelte';
-  import WayInWords from '$lib/show/WayInWords.svelte';
-  import { play } from '$lib/show/play';
-  import TraceAsks from '$lib/show/TraceAsks.svelte';
-  import TraceTold from '$lib/show/TraceTold.svelte';
-  import SoundPicture from '$lib/show/SoundPicture.svelte';
+  import { earthName } from '$lib/show/grounds/ground-view';
+  import GroundMap from '$lib/show/grounds/GroundMap.svelte';
+  import WayInWords from '$lib/show/compare/WayInWords.svelte';
+  import { play } from '$lib/show/listen/play';
+  import TraceAsks from '$lib/show/trace/TraceAsks.svelte';
+  import TraceReported from '$lib/show/trace/TraceReported.svelte';
+  import SoundPicture from '$lib/show/listen/SoundPicture.svelte';
   import type { Analysis } from '$core/sound/analyse';
   import { heardText } from '$core/words/sound';
   import { type Remote, wrap } from 'comlink';
@@ -235,7 +235,7 @@
           </div>
         {/if}
         {#if asked.length > 0}
-          <TraceTold title="What came of it, {formatNumber(minutes, 1)} minutes" told={asked} beside={then} />
+          <TraceReported title="What came of it, {formatNumber(minutes, 1)} minutes" told={asked} beside={then} />
         {/if}
       </section>
       {#if !end}
@@ -280,7 +280,7 @@
     </div>
     <details class="mt-5">
       <summary class="min-h-12 cursor-pointer py-3 font-semibold">Its earths, as planned</summary>
-      <EarthPicture
+      <GroundMap
         plan={rig.plan}
         map={rig.map}
         {ring}

@@ -1,5 +1,5 @@
 import { judgeWhole } from '$core/judge/judge';
-import { Whole } from '$core/judge/whole';
+import { SolvedRig } from '$core/judge/solved-rig';
 import type { Plan } from '$core/plan/schema';
 import { type Asked, drillRig, type Lesson, lessonRig, type Score, scoreOf } from '$core/trace/drill';
 import { type Answer, type Ask, Trace } from '$core/trace/infer';
@@ -33,7 +33,7 @@ const api = {
   begin(seed: number, level: number, lesson: Lesson | null): DrillRig {
     rig = lesson ? lessonRig(lesson) : drillRig(seed, level);
     hand = new Stagehand(rig);
-    const whole = new Whole(rig.plan);
+    const whole = new SolvedRig(rig.plan);
     trace = new Trace(rig.plan, rig.line, whole);
     const dbuOf = ({ power }: { power: number }): number => toDbu(Math.sqrt(power));
     return {

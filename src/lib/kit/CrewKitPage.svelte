@@ -2,6 +2,11 @@
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import type { Kit, KitItem } from '$core/kit/schema';
   import { CONDITION_NAMES } from '$core/words/names';
+  import { kitItemName } from '$core/words/routes';
+  import { Feed } from '$lib/live/feed';
+  import { browserRows } from '$lib/outbox/browser-rows';
+  import type { KitChange } from '$lib/protocol/kit';
+  import NotMerged from '$lib/ui/NotMerged.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import Header from '$lib/ui/Header.svelte';
   import { onMount, untrack } from 'svelte';
@@ -12,9 +17,10 @@
 
   interface Props {
     kit: Kit;
+    crewId: string;
   }
-  const { kit }: Props = $props();
-  const crew = untrack(() => new CrewKit(kit));
+  const { kit, crewId }: Props = $props();
+  const crew = untrack(() => new CrewKit(kit, crewId, browserRows));
   let history = $state.raw<{ id: string; events: Event[] | null } | null>(null);
   interface Event {
     at: string;
@@ -26,17 +32,26 @@
     saved: 'Saved',
     saving: 'Saving …',
     retrying: 'Not saved, retrying',
-    'signed-out': 'Not saved: sign in again in another tab'
+    'signed-out': 'Not saved: sign in again in another tab',
+    gone: 'Not saved'
   } as const;
 
   onMount(() => {
+    const feed = new Feed('/api/live');
+    void crew.open(feed);
+    feed.open();
     const when = (act: () => void) => unlessTyping(act, TYPED_BUT_TICKS);
-    return tinykeys(window, {
+    const stop = tinykeys(window, {
       '$mod+z': when(undo),
       '$mod+Shift+z': when(redo),
       '$mod+Shift+Z': when(redo),
       '$mod+y': when(redo)
     });
+    return () => {
+      stop();
+      crew.close();
+      feed.close();
+    };
   });
   const undo = (): void => void toast(crew.undo() ? 'Undone.' : 'Nothing more there.');
   const redo = (): void => void toast(crew.redo() ? 'Redone.' : 'Nothing more there.');
@@ -51,6 +66,11 @@
     }
     history = { id, events: ((await response.json()) as { history: Event[] }).history };
   }
+  const stepText = (changes: readonly KitChange[]): string => {
+    const [{ from, to }] = changes;
+    const what = kitItemName((to ?? from)!);
+    return changes.length > 1 ? `${what} and ${changes.length - 1} more` : what;
+  };
   /** What an event changed, field by field. */
   function told({ before, after }: Event): string {
     if (!before) return `written down, ${after?.count ?? 0} of them`;
@@ -82,6 +102,10 @@
     >
   {/snippet}
 </Header>
+<NotMerged
+  items={crew.aside.map(({ item, why }) => ({ id: item.id, what: stepText(item.changes), why }))}
+  ondecide={(k, mine) => crew.decide(k, mine)}
+/>
 <main class="pb-12">
   <h1 class="px-5 pt-4 text-[1.35em] font-bold max-sm:px-3.5">The crew’s kit</h1>
   <KitTable kit={crew.kit} onchange={(changes) => crew.do(changes)} onhistory={(id) => void look(id)} />

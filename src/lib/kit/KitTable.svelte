@@ -2,12 +2,12 @@
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import { itemsOf, rowsOf } from '$core/kit/csv';
   import { CONDITIONS, type Condition, type Kit, type KitItem } from '$core/kit/schema';
-  import { readKit } from '$core/say/kit';
+  import { readKit } from '$core/reader/kit';
   import { formatQuantity } from '$core/units/format';
   import { kitFaultText, rowFaultText } from '$core/words/faults';
-  import { CONDITION_NAMES, modelName } from '$core/words/names';
-  import { leadName } from '$core/words/routes';
-  import type { KitChange } from '$lib/show/wire';
+  import { CONDITION_NAMES } from '$core/words/names';
+  import { kitItemName } from '$core/words/routes';
+  import type { KitChange } from '$lib/protocol/kit';
   import Papa from 'papaparse';
   import { onMount } from 'svelte';
   import { SvelteSet } from 'svelte/reactivity';
@@ -35,15 +35,9 @@
   let file: HTMLInputElement;
   const chosen = new SvelteSet<string>();
 
-  const nameOf = (item: KitItem): string =>
-    item.kind === 'device'
-      ? modelName(item.model)
-      : item.kind === 'lead'
-        ? leadName(item.cable, item.plugs)
-        : 'battery, 9 V';
   const lengthOf = (item: KitItem): string => (item.kind === 'lead' ? formatQuantity('length', item.metres) : '');
   const VALUE: Readonly<Record<Column, (item: KitItem) => string | number>> = {
-    what: (item) => `${nameOf(item)} ${item.kind === 'lead' ? String(item.metres * 10).padStart(6, '0') : ''}`,
+    what: (item) => `${kitItemName(item)} ${item.kind === 'lead' ? String(item.metres * 10).padStart(6, '0') : ''}`,
     count: (item) => item.count,
     condition: (item) => CONDITIONS.indexOf(item.condition),
     place: (item) => item.place
@@ -52,7 +46,7 @@
     const wanted = find.toLowerCase().split(/\s+/).filter(Boolean);
     const list = Object.entries(kit).filter(([, item]) => {
       const text =
-        `${lengthOf(item)} ${nameOf(item)} ${item.name} ${item.place} ${item.note} ${CONDITION_NAMES[item.condition]}`
+        `${lengthOf(item)} ${kitItemName(item)} ${item.name} ${item.place} ${item.note} ${CONDITION_NAMES[item.condition]}`
           .toLowerCase()
           // Units stand behind a thin space, which nobody types.
           .replaceAll('\u202F', ' ');
@@ -83,7 +77,7 @@
   function add(): void {
     const { items, faults: wrong } = readKit(text);
     if (items.length > 0)
-      onchange(adding(kit, items), `add ${items.length === 1 ? nameOf(items[0]) : `${items.length} kinds`}`);
+      onchange(adding(kit, items), `add ${items.length === 1 ? kitItemName(items[0]) : `${items.length} kinds`}`);
     // What was not understood stays in the field.
     faults = wrong.map(kitFaultText);
     text = wrong.map((f) => f.text).join(', ');
@@ -91,14 +85,14 @@
   function edit(ids: readonly string[], change: Partial<KitItem>): void {
     const after = { ...kit };
     for (const id of ids) after[id] = { ...after[id], ...change } as KitItem;
-    onchange(changesTo(kit, after), ids.length === 1 ? nameOf(kit[ids[0]]) : `${ids.length} kinds`);
+    onchange(changesTo(kit, after), ids.length === 1 ? kitItemName(kit[ids[0]]) : `${ids.length} kinds`);
   }
   function remove(): void {
     if (picked.length === 0) return;
     const after = Object.fromEntries(Object.entries(kit).filter(([id]) => !picked.includes(id)));
     onchange(
       changesTo(kit, after),
-      `take out ${picked.length === 1 ? nameOf(kit[picked[0]]) : `${picked.length} kinds`}`
+      `take out ${picked.length === 1 ? kitItemName(kit[picked[0]]) : `${picked.length} kinds`}`
     );
     chosen.clear();
   }
@@ -171,7 +165,7 @@
   <p class="min-h-[1.5em] pt-1 text-quiet" aria-live="polite" data-preview>
     {#if preview}
       {#each preview.items as item, k (k)}<span class="mr-2 whitespace-nowrap"
-          ><span class="num text-base-content">{item.count} ×</span> {lengthOf(item)} {nameOf(item)}</span
+          ><span class="num text-base-content">{item.count} ×</span> {lengthOf(item)} {kitItemName(item)}</span
         >{/each}
       {#each preview.faults as fault, k (k)}<span class="mr-2 text-warning">{fault.text}?</span>{/each}
     {:else}
@@ -266,7 +260,7 @@
       </thead>
       <tbody>
         {#each rows as [id, item] (id)}
-          {@const label = `${lengthOf(item)} ${nameOf(item)}`.trim()}
+          {@const label = `${lengthOf(item)} ${kitItemName(item)}`.trim()}
           <tr class="border-b border-base-300 {chosen.has(id) ? 'bg-base-200' : ''}" data-item={id}>
             <td class="c-sel"
               ><input

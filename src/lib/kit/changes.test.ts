@@ -1,5 +1,5 @@
 import type { Kit } from '$core/kit/schema';
-import { readKit } from '$core/say/kit';
+import { readKit } from '$core/reader/kit';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { adding, backwards, changesTo, withChanges } from './changes';

@@ -1,7 +1,7 @@
 import { uuid } from '$lib/uuid';
 import { addItems } from '$core/kit/table';
 import type { Kit, KitItem } from '$core/kit/schema';
-import type { KitChange } from '$lib/show/wire';
+import type { KitChange } from '$lib/protocol/kit';
 
 /** Changes of a kit as steps that can be taken back. */
 

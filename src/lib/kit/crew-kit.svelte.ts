@@ -1,21 +1,64 @@
 import type { Kit } from '$core/kit/schema';
-import type { KitChange } from '$lib/show/wire';
-import { toast } from 'svelte-sonner';
+import { same } from '$core/plan/json';
+import { CatchingUp } from '$lib/live/catching-up';
+import type { Feed } from '$lib/live/feed';
+import { Lane, type LaneState } from '$lib/outbox/lane.svelte';
+import { type Outcome, outcomeOf, request } from '$lib/outbox/outcome';
+import type { RowStore } from '$lib/outbox/rows';
+import { type KitChange, KitChangesSchema } from '$lib/protocol/kit';
+import { uuid } from '$lib/uuid';
+import * as z from 'zod';
 import { backwards, withChanges } from './changes';
+
+const StepSchema = z.strictObject({ id: z.uuid(), changes: KitChangesSchema.shape.changes });
+type Step = z.infer<typeof StepSchema>;
+const TAKEN = 'Somebody else changed the same things.';
 
 /** The crew's kit on screen: changes show at once, are sent in order, and can be taken back. */
 export class CrewKit {
   kit = $state.raw<Kit>({});
-  save = $state<'saved' | 'saving' | 'retrying' | 'signed-out'>('saved');
   undoable = $state(0);
   redoable = $state(0);
   #undo: KitChange[][] = [];
   #redo: KitChange[][] = [];
-  #queue: KitChange[][] = [];
-  #sending = false;
+  /** As the server has it. */
+  #ground: Kit;
+  readonly #lane: Lane<Step>;
+  readonly #catching = new CatchingUp(() => this.#fetch());
 
-  constructor(kit: Kit) {
-    this.kit = kit;
+  constructor(kit: Kit, crewId: string, rows: RowStore) {
+    this.kit = this.#ground = kit;
+    this.#lane = new Lane<Step>({
+      name: `kit:${crewId}`,
+      rows,
+      idOf: ({ id }) => id,
+      most: 1,
+      read: (raw) => StepSchema.safeParse(raw).data ?? null,
+      send: ([step]) => this.#push(step)
+    });
+  }
+  get save(): LaneState {
+    return this.#lane.state;
+  }
+  /** Changes that no longer fit what others made of the kit, waiting for a decision. */
+  get aside() {
+    return this.#lane.aside;
+  }
+
+  async open(feed?: Feed): Promise<void> {
+    for (const step of await this.#lane.kept()) {
+      if (!fits(this.kit, step.changes)) this.#lane.keepAside(step, TAKEN);
+      else {
+        this.kit = withChanges(this.kit, step.changes);
+        void this.#lane.add(step);
+      }
+    }
+    this.#lane.open();
+    if (feed) this.#catching.follow(feed, 'kit', () => true);
+  }
+  close(): void {
+    this.#lane.close();
+    this.#catching.close();
   }
 
   do(changes: readonly KitChange[]): void {
@@ -28,60 +71,71 @@ export class CrewKit {
     const last = this.#undo.pop();
     if (!last) return false;
     this.#redo.push(last);
-    this.#put(backwards(last));
-    return true;
+    return this.#try(backwards(last));
   }
   redo(): boolean {
     const last = this.#redo.pop();
     if (!last) return false;
     this.#undo.push(last);
-    this.#put(last);
-    return true;
+    return this.#try(last);
+  }
+  /** Makes a change that did not fit on top of what is there now, or lets it go. */
+  decide(index: number, mine: boolean): void {
+    const { item } = this.aside[index];
+    this.#lane.letGo(item);
+    if (mine) this.do(item.changes.map((c) => ({ ...c, from: this.kit[c.id] ?? null })).filter((c) => !even(c)));
   }
 
+  /** One's own step back, where nobody has changed the same since. */
+  #try(changes: readonly KitChange[]): boolean {
+    const can = fits(this.kit, changes);
+    if (can) this.#put(changes);
+    else {
+      this.#undo = [];
+      this.#redo = [];
+      this.#count();
+    }
+    return can;
+  }
   #put(changes: readonly KitChange[]): void {
     this.kit = withChanges(this.kit, changes);
+    this.#count();
+    void this.#lane.add({ id: uuid(), changes: [...changes] });
+  }
+  #count(): void {
     this.undoable = this.#undo.length;
     this.redoable = this.#redo.length;
-    this.#queue.push([...changes]);
-    void this.#send();
   }
 
-  async #send(): Promise<void> {
-    if (this.#sending) return;
-    this.#sending = true;
-    this.save = 'saving';
-    while (this.#queue.length > 0) {
-      const [changes] = this.#queue;
-      const response = await fetch('/api/kit', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ changes })
-      }).catch(() => null);
-      if (response === null || response.status >= 500 || response.status === 401) {
-        // Nothing that was typed is lost: it waits here and goes when it can.
-        this.save = response?.status === 401 ? 'signed-out' : 'retrying';
-        await new Promise((resolve) => setTimeout(resolve, 2000));
-        continue;
-      }
-      this.#queue.shift();
-      if (!response.ok) await this.#refused(response);
+  async #push(step: Step): Promise<Outcome> {
+    const answer = await request('POST', '/api/kit', JSON.stringify({ changes: step.changes }));
+    if (answer?.ok) {
+      this.#ground = withChanges(this.#ground, step.changes);
+      return { kind: 'taken', ids: [step.id] };
     }
-    this.save = 'saved';
-    this.#sending = false;
+    const outcome = answer?.status === 409 ? null : await outcomeOf(answer, [], step.id);
+    if (outcome && outcome.kind !== 'refused') return outcome;
+    this.#lane.setAside(step.id, outcome?.why ?? TAKEN);
+    this.#stand(outcome ? this.#ground : ((await answer!.json()) as { kit: Kit }).kit);
+    return { kind: 'taken', ids: [] };
   }
-
-  async #refused(response: Response): Promise<void> {
-    const answer = (await response.json().catch(() => ({}))) as { kit?: Kit; message?: string };
-    this.#undo = [];
-    this.#redo = [];
-    this.#queue = [];
-    this.undoable = this.redoable = 0;
-    if (answer.kit) {
-      this.kit = answer.kit;
-      toast.error(
-        'Somebody else changed the same things. This is the kit as it is now; your last change was not made.'
-      );
-    } else toast.error(answer.message ?? 'The change was refused. Reload the page.');
+  async #fetch(): Promise<void> {
+    // While something is on its way the kit may be before or after it; its answer asks again.
+    const answer = await request('GET', '/api/kit', undefined);
+    if (answer?.ok && this.#lane.waiting.length === 0) this.#stand(((await answer.json()) as { kit: Kit }).kit);
+  }
+  /** What the server has, with what is on its way on top; what no longer fits waits for a decision. */
+  #stand(kit: Kit): void {
+    this.#ground = kit;
+    let next = kit;
+    for (const step of this.#lane.waiting) {
+      if (fits(next, step.changes)) next = withChanges(next, step.changes);
+      else this.#lane.setAside(step.id, TAKEN);
+    }
+    this.kit = next;
   }
 }
+
+const even = ({ from, to }: KitChange): boolean => same(from as never, to as never);
+const fits = (kit: Kit, changes: readonly KitChange[]): boolean =>
+  changes.every(({ id, from }) => same((kit[id] ?? null) as never, from as never));

@@ -1,12 +1,10 @@
 import type { Kit, KitItem } from '$core/kit/schema';
-import { readKit } from '$core/say/kit';
-import type { KitChange } from '$lib/show/wire';
+import { readKit } from '$core/reader/kit';
+import type { KitChange } from '$lib/protocol/kit';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { adding, withChanges } from './changes';
+import { MemoryRows } from '$lib/outbox/rows';
 import { CrewKit } from './crew-kit.svelte';
-
-const toasts = vi.hoisted(() => ({ errors: [] as string[] }));
-vi.mock('svelte-sonner', () => ({ toast: { error: (text: string) => toasts.errors.push(text) } }));
 
 const BOX: KitItem = readKit('2 active boxes').items[0];
 
@@ -31,7 +29,6 @@ class Server {
 let server: Server;
 beforeEach(() => {
   server = new Server();
-  toasts.errors.length = 0;
   vi.stubGlobal('fetch', server.fetch);
   vi.useFakeTimers();
 });
@@ -39,11 +36,12 @@ afterEach(() => {
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
+const kitOf = (kit: Kit): CrewKit => new CrewKit(kit, 'crew', new MemoryRows());
 const settle = async (): Promise<void> => void (await vi.advanceTimersByTimeAsync(10_000));
 
 describe('the crew’s kit on screen', () => {
   it('shows a change at once and sends it', async () => {
-    const crew = new CrewKit({});
+    const crew = kitOf({});
     crew.do(adding(crew.kit, [BOX]));
     expect(Object.values(crew.kit)).toEqual([BOX]);
     expect(crew.save).toBe('saving');
@@ -52,7 +50,7 @@ describe('the crew’s kit on screen', () => {
     expect(crew.save).toBe('saved');
   });
   it('takes back and brings again, on both sides', async () => {
-    const crew = new CrewKit({});
+    const crew = kitOf({});
     crew.do(adding(crew.kit, [BOX]));
     const full = crew.kit;
     expect(crew.undo()).toBe(true);
@@ -65,7 +63,7 @@ describe('the crew’s kit on screen', () => {
     expect(server.kit).toEqual(full);
   });
   it('a new change forgets what could be brought again', () => {
-    const crew = new CrewKit({});
+    const crew = kitOf({});
     crew.do(adding(crew.kit, [BOX]));
     crew.undo();
     crew.do(adding(crew.kit, [{ ...BOX, count: 7 }]));
@@ -73,7 +71,7 @@ describe('the crew’s kit on screen', () => {
   });
   it('waits for a server that is away, and loses nothing', async () => {
     server.away = 3;
-    const crew = new CrewKit({});
+    const crew = kitOf({});
     crew.do(adding(crew.kit, [BOX]));
     crew.do(adding(crew.kit, [{ ...BOX, name: 'Old one' }]));
     await vi.advanceTimersByTimeAsync(1000);
@@ -86,19 +84,24 @@ describe('the crew’s kit on screen', () => {
   it('what somebody else changed stays as they made it, and is said', async () => {
     const known = { box: BOX };
     server.kit = { box: { ...BOX, count: 9 } };
-    const crew = new CrewKit(known);
+    const crew = kitOf(known);
     crew.do([{ id: 'box', from: BOX, to: { ...BOX, count: 3 } }]);
     await settle();
     expect(crew.kit).toEqual({ box: { ...BOX, count: 9 } });
-    expect(toasts.errors[0]).toContain('Somebody else');
+    expect(crew.aside.map((a) => a.why)).toEqual(['Somebody else changed the same things.']);
     expect(crew.undo()).toBe(false);
+    expect(crew.kit).toEqual(server.kit);
+    crew.decide(0, true);
+    await settle();
+    expect(server.kit).toEqual({ box: { ...BOX, count: 3 } });
+    expect([crew.aside, crew.save]).toEqual([[], 'saved']);
   });
   it('a refusal says why', async () => {
     server.answer = () => Response.json({ message: 'A kit holds at most 500 kinds of things.' }, { status: 422 });
-    const crew = new CrewKit({});
+    const crew = kitOf({});
     crew.do(adding(crew.kit, [BOX]));
     await settle();
-    expect(toasts.errors).toEqual(['A kit holds at most 500 kinds of things.']);
-    expect(server.calls).toBe(1);
+    expect(crew.aside.map((a) => a.why)).toEqual(['A kit holds at most 500 kinds of things.']);
+    expect([crew.kit, server.calls]).toEqual([{}, 1]);
   });
 });

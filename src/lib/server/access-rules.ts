@@ -24,7 +24,11 @@ export const FOR_OWNERS: ReadonlySet<string> = new Set([
   '/api/crew/name'
 ]);
 /** What everybody may change, for it is about themselves. */
-export const OWN_AFFAIRS: ReadonlySet<string> = new Set(['/api/crew/devices/[id]', '/api/crew/switch']);
+export const OWN_AFFAIRS: ReadonlySet<string> = new Set([
+  '/api/crew/devices/[id]',
+  '/api/crew/switch',
+  '/api/shows/[id]/here'
+]);
 const SAFE: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const isSafe = (method: string): boolean => SAFE.has(method);
 

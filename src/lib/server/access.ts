@@ -1,9 +1,11 @@
 import { dev } from '$app/environment';
 import type { RequestEvent } from '@sveltejs/kit';
+import { deviceName } from '../crew/agent';
 import { atLeast, type Rank } from '../crew/roles';
 import { isOfShow, needs } from './access-rules';
 import { signedIn } from './auth';
 import { isLoopback } from './http';
+import { keepCookie } from './cookies';
 import { crewsOf, firstPerson, hasAccounts, type Member, sharedShow } from './crew';
 
 /** Who asks, and whether they may. Every request passes here before its route is run; what is not allowed here is refused. */
@@ -13,6 +15,10 @@ export interface Who extends Omit<Member, 'role'> {
   readonly rank: Rank;
   /** The account, where there is one. */
   readonly user: { readonly userId: string; readonly name: string; readonly sessionId: string } | null;
+  /** The browser, told from others by what it keeps. */
+  readonly device: { readonly id: string; readonly name: string };
+  /** How others read of them: by name, or by device as long as nobody has a name. */
+  readonly name: string;
 }
 
 /** Which crew somebody in several of them works in now. */
@@ -24,29 +30,55 @@ const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 type Event = Pick<RequestEvent, 'cookies' | 'params' | 'request' | 'route'>;
 
+/** By which a browser is known again. */
+const DEVICE_COOKIE = 'device';
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+function deviceOf({ cookies, request }: Event): Who['device'] {
+  let id = cookies.get(DEVICE_COOKIE) ?? '';
+  if (!UUID.test(id)) {
+    id = crypto.randomUUID();
+    keepCookie(cookies, DEVICE_COOKIE, id);
+  }
+  return { id, name: deviceName(request.headers.get('user-agent')) };
+}
+
 /** Who asks; null for a stranger. */
 export async function whoAsks(event: Event): Promise<Who | null> {
+  const device = deviceOf(event);
   if (!(await hasAccounts())) {
     // Where others reach it too, the first account comes by the invitation that the server printed.
     if (!dev && !isLoopback(process.env.HOST ?? '')) return null;
     const { role, ...first } = await firstPerson();
-    return { ...first, rank: role, user: null };
+    return { ...first, rank: role, user: null, device, name: device.name };
   }
   const user = await signedIn(event.request.headers);
   const crews = user ? await crewsOf(user.userId) : [];
   const wanted = event.cookies.get(CREW_COOKIE);
   const member = crews.find((c) => c.crewId === wanted) ?? crews[0];
-  const own: Who | null = member ? { crewId: member.crewId, personId: member.personId, rank: member.role, user } : null;
-  return (await asGuest(event, crews)) ?? own;
+  const own: Who | null = member
+    ? {
+        crewId: member.crewId,
+        personId: member.personId,
+        rank: member.role,
+        user,
+        device,
+        name: user?.name ?? device.name
+      }
+    : null;
+  return (await asGuest(event, crews, device)) ?? own;
 }
 
 /** Somebody who holds a link to the show that is asked for, and is in none of the crews it belongs to. */
-async function asGuest({ cookies, params, route }: Event, crews: readonly { crewId: string }[]): Promise<Who | null> {
+async function asGuest(
+  { cookies, params, route }: Event,
+  crews: readonly { crewId: string }[],
+  device: Who['device']
+): Promise<Who | null> {
   const token = cookies.get(SHARE_COOKIE);
   if (!token || !params.id || !isOfShow(route.id)) return null;
   const shared = await sharedShow(token);
   if (!shared || shared.showId !== params.id || crews.some((c) => c.crewId === shared.crewId)) return null;
-  return { crewId: shared.crewId, personId: NOBODY, rank: 'guest', user: null };
+  return { crewId: shared.crewId, personId: NOBODY, rank: 'guest', user: null, device, name: device.name };
 }
 
 /** Whether somebody may ask for a route by a method. */

@@ -1,5 +1,5 @@
 import type { Kit } from '$core/kit/schema';
-import { readKit } from '$core/say/kit';
+import { readKit } from '$core/reader/kit';
 
 /** What the Rope Works own, written as one says it. Too few boxes for the evening, as always. */
 const ROPE_WORKS = `3 active boxes, 3 active box 10m, 2 passive boxes, 1 economy passive box, 2 media boxes, 1 isolator, 1 preamp box,

@@ -1,8 +1,8 @@
 import { blankPlan } from '$core/plan/blank';
 import type { Plan } from '$core/plan/schema';
 import { putLine } from '$core/plan/put';
-import { namesOf } from '$core/say/names';
-import { readLine } from '$core/say/read';
+import { namesOf } from '$core/reader/names';
+import { readLine } from '$core/reader/read-line';
 
 /** Our own made-up shows, written as one would say them. The mistakes in them are meant. */
 const SALT_ROAD: readonly string[] = [

@@ -57,3 +57,9 @@ export function found<T>(value: T | undefined | null | false): T {
   if (!value) error(404, 'There is no such show. It may have been deleted.');
   return value as T;
 }
+/** A whole number from the address; 400 when it is none. */
+export function numberOf(url: URL, name: string): number {
+  const text = url.searchParams.get(name) ?? '';
+  if (!/^\d{1,9}$/.test(text)) error(400, `${name}: a whole number is wanted.`);
+  return Number(text);
+}

@@ -1,8 +1,9 @@
 import { type Kit, KIT_LIMITS, type KitItem } from '$core/kit/schema';
 import { same } from '$core/plan/json';
 import { and, desc, eq } from 'drizzle-orm';
-import type { KitChange } from '../show/wire';
+import type { KitChange } from '$lib/protocol/kit';
 import { db } from './db';
+import { tellCrew } from './live';
 import { kitChange, kitItem, person } from './schema';
 
 /** What a crew owns, in the order it was written down. */
@@ -22,7 +23,7 @@ export async function changeKit(
   who: { crewId: string; personId: string },
   changes: readonly KitChange[]
 ): Promise<KitAnswer> {
-  return db().transaction(async (tx) => {
+  const answer = await db().transaction(async (tx): Promise<KitAnswer> => {
     const rows = await tx.select().from(kitItem).where(eq(kitItem.crewId, who.crewId)).for('update');
     const kit = new Map<string, KitItem>(rows.map((row) => [row.id, row.item]));
     const stale = changes.filter(({ id, from }) => !same((kit.get(id) ?? null) as never, from as never));
@@ -53,6 +54,8 @@ export async function changeKit(
     );
     return { ok: true };
   });
+  if (answer.ok) await tellCrew(who.crewId, { kind: 'kit' });
+  return answer;
 }
 
 export interface KitEvent {

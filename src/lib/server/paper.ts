@@ -1,8 +1,9 @@
 import { kitFor } from '$core/advise/stock';
 import { and, desc, eq } from 'drizzle-orm';
-import type { Printed } from '../show/wire';
+import type { Printed } from '$lib/protocol/shows';
 import { db } from './db';
 import { crewKit } from './kit';
+import { tellCrew } from './live';
 import { print, show, tick } from './schema';
 import { getShow } from './shows';
 
@@ -21,6 +22,7 @@ export async function keepPrint(who: Who, showId: string): Promise<{ id: string;
     .insert(print)
     .values({ ...who, showId, revision: row.revision, plan: row.plan, kit })
     .returning({ id: print.id });
+  await tellCrew(who.crewId, { kind: 'prints', show: showId });
   return { id: made.id, revision: row.revision };
 }
 
@@ -69,5 +71,6 @@ export async function setTick(who: Who, showId: string, key: string, on: boolean
     await db()
       .delete(tick)
       .where(and(eq(tick.crewId, who.crewId), eq(tick.showId, showId), eq(tick.key, key)));
+  await tellCrew(who.crewId, { kind: 'ticks', show: showId });
   return true;
 }

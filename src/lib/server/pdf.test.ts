@@ -6,7 +6,7 @@ import { type PaperInput, SHEET_IDS } from '$core/paper/types';
 import { blankPlan } from '$core/plan/blank';
 import { putLine } from '$core/plan/put';
 import type { Plan } from '$core/plan/schema';
-import { readLine } from '$core/say/read';
+import { readLine } from '$core/reader/read-line';
 import { describe, expect, it } from 'vitest';
 import { demoKit } from './demo-kit';
 import { saltRoad } from './demo-shows';

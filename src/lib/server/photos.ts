@@ -1,7 +1,7 @@
 import { and, desc, eq } from 'drizzle-orm';
-import type { PhotoOf } from '../show/read';
+import type { PhotoOf } from '$lib/protocol/readings';
 import { db } from './db';
-import { tellShow } from './live';
+import { tellCrew } from './live';
 import { photo } from './schema';
 import { getShow } from './shows';
 
@@ -45,6 +45,6 @@ export async function takePhoto(
     .insert(photo)
     .values({ ...who, showId, ...made })
     .onConflictDoNothing();
-  await tellShow(showId);
+  await tellCrew(who.crewId, { kind: 'readings', show: showId });
   return true;
 }

@@ -1,8 +1,9 @@
-import type { Reading } from '$core/check/reading';
-import { and, desc, eq } from 'drizzle-orm';
-import type { Read } from '../show/read';
+import type { Reading } from '$core/linecheck/reading';
+import { and, desc, eq, sql } from 'drizzle-orm';
+import type { ReadingBy } from '$lib/protocol/readings';
 import { db } from './db';
-import { tellShow } from './live';
+import { tellCrew } from './live';
+import type { Who } from './access';
 import { person, reading } from './schema';
 import { getShow } from './shows';
 
@@ -11,9 +12,9 @@ import { getShow } from './shows';
 /** The newest come first; older ones than these are in the log. */
 const MOST = 1000;
 
-export async function readingsOf(crewId: string, showId: string): Promise<Read[]> {
+export async function readingsOf(crewId: string, showId: string): Promise<ReadingBy[]> {
   const rows = await db()
-    .select({ reading: reading.reading, by: person.name })
+    .select({ reading: reading.reading, by: sql<string | null>`coalesce(${reading.madeBy}, ${person.name})` })
     .from(reading)
     .leftJoin(person, eq(person.id, reading.personId))
     .where(and(eq(reading.crewId, crewId), eq(reading.showId, showId)))
@@ -24,15 +25,15 @@ export async function readingsOf(crewId: string, showId: string): Promise<Read[]
 
 /** Takes readings in; one that is there already is left as it is. @returns false when there is no such show */
 export async function takeReadings(
-  who: { crewId: string; personId: string },
+  { crewId, personId, name }: Who,
   showId: string,
   readings: readonly Reading[]
 ): Promise<boolean> {
-  if (!(await getShow(who.crewId, showId))) return false;
+  if (!(await getShow(crewId, showId))) return false;
   await db()
     .insert(reading)
-    .values(readings.map((r) => ({ ...who, id: r.id, showId, reading: r })))
+    .values(readings.map((r) => ({ crewId, personId, madeBy: name, id: r.id, showId, reading: r })))
     .onConflictDoNothing();
-  await tellShow(showId);
+  await tellCrew(crewId, { kind: 'readings', show: showId });
   return true;
 }

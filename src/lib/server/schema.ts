@@ -1,4 +1,4 @@
-import type { Reading } from '$core/check/reading';
+import type { Reading } from '$core/linecheck/reading';
 import type { KitItem } from '$core/kit/schema';
 import {
   customType,
@@ -14,7 +14,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { Edit, Op, Plan } from '$core/plan/schema';
 import type { Role } from '../crew/roles';
-import type { TraceRecord } from '../show/trace-record';
+import type { TraceRecord } from '$lib/protocol/trace-record';
 import { user } from './schema-auth';
 
 const made = () => timestamp('made_at', { withTimezone: true }).notNull().defaultNow();
@@ -28,6 +28,8 @@ const ofShow = () =>
     .references(() => show.id);
 /** Who did it; null where nobody is signed in. */
 const byPerson = () => uuid('person_id').references(() => person.id);
+/** By whom it was done, as others read it; null for what is older than this. */
+const madeBy = () => text('made_by');
 
 /** A group of people who share their shows. Everything else belongs to one. */
 export const crew = pgTable('crew', {
@@ -106,6 +108,9 @@ export const edit = pgTable(
     personId: byPerson(),
     /** Revision of the show after this edit. */
     revision: integer('revision').notNull(),
+    /** The browser it was made in: what one takes back is one's own, names or no names. */
+    device: uuid('device'),
+    madeBy: madeBy(),
     kind: text('kind').$type<'do' | 'undo' | 'redo'>().notNull(),
     ofEdit: uuid('of_edit'),
     label: jsonb('label').$type<Edit['label']>().notNull(),
@@ -181,6 +186,7 @@ export const reading = pgTable(
     crewId: ofCrew(),
     showId: ofShow(),
     personId: byPerson(),
+    madeBy: madeBy(),
     reading: jsonb('reading').$type<Reading>().notNull(),
     madeAt: made()
   },
@@ -195,6 +201,7 @@ export const trace = pgTable(
     crewId: ofCrew(),
     showId: ofShow(),
     personId: byPerson(),
+    madeBy: madeBy(),
     record: jsonb('record').$type<TraceRecord>().notNull(),
     madeAt: made()
   },

@@ -1,9 +1,11 @@
 import { judgePlan } from '$core/judge/judge';
 import type { Severity } from '$core/judge/types';
 import type { Plan } from '$core/plan/schema';
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
-import type { PushAnswer, SentEdit } from '../show/wire';
-import { db } from './db';
+import { and, asc, desc, eq, gt, inArray, isNull, or } from 'drizzle-orm';
+import type { PushAnswer, SentEdit, Since } from '$lib/protocol/edits';
+import type { Who } from './access';
+import { type Db, db } from './db';
+import { tellCrew } from './live';
 import { edit, show } from './schema';
 import { takeEdits } from './take';
 
@@ -83,21 +85,61 @@ export async function setDeleted(crewId: string, id: string, deleted: boolean): 
   return rows.length > 0;
 }
 
+/** Whose edits these are: a person's on all their devices, or a device's as long as nobody has a name. */
+type Whose = Pick<Who, 'crewId' | 'personId' | 'user' | 'device'>;
+
+const sentOf = (row: typeof edit.$inferSelect): SentEdit => ({
+  edit: { id: row.id, label: row.label, ops: row.ops },
+  kind: row.kind,
+  of: row.ofEdit
+});
+
 /** Last edits somebody made of a show, oldest first: enough to rebuild their undo and redo. */
-export async function lastEdits(
-  { crewId, personId }: { crewId: string; personId: string },
-  showId: string,
-  most = 200
-): Promise<SentEdit[]> {
+export async function lastEdits({ crewId, personId, user, device }: Whose, showId: string, most = 200) {
+  const own = user ? eq(edit.personId, personId) : or(eq(edit.device, device.id), isNull(edit.device));
   const rows = await db()
     .select()
     .from(edit)
-    .where(and(eq(edit.crewId, crewId), eq(edit.showId, showId), eq(edit.personId, personId)))
+    .where(and(eq(edit.crewId, crewId), eq(edit.showId, showId), own))
     .orderBy(desc(edit.revision))
     .limit(most);
-  return rows
-    .reverse()
-    .map((row) => ({ edit: { id: row.id, label: row.label, ops: row.ops }, kind: row.kind, of: row.ofEdit }));
+  return rows.reverse().map(sentOf);
+}
+
+/** Longer lists than this are told as the whole plan. */
+const MOST_SINCE = 200;
+
+/** What has been done to a show since a revision. @param names whether who did it is told; undefined when there is no such show */
+export async function editsSince(
+  crewId: string,
+  showId: string,
+  since: number,
+  names: boolean
+): Promise<Since | undefined> {
+  return db().transaction(async (tx) => {
+    const [row] = await tx
+      .select()
+      .from(show)
+      .where(and(mine(crewId, showId), isNull(show.deletedAt)))
+      .for('share');
+    return row && sinceOf(tx, row, since, names);
+  });
+}
+
+async function sinceOf(
+  tx: Pick<Db, 'select'>,
+  { id, plan, revision }: Pick<typeof show.$inferSelect, 'id' | 'plan' | 'revision'>,
+  since: number,
+  names: boolean
+): Promise<Since> {
+  if (since > revision || revision - since > MOST_SINCE) return { revision, edits: [], plan };
+  const rows = await tx
+    .select()
+    .from(edit)
+    .where(and(eq(edit.showId, id), gt(edit.revision, since)))
+    .orderBy(asc(edit.revision));
+  const edits = rows.map((row) => ({ revision: row.revision, by: names ? row.madeBy : null, sent: sentOf(row) }));
+  return { revision, edits, plan: null };
 }
 
 /**
@@ -106,12 +148,12 @@ export async function lastEdits(
  * @returns null when there is no such show
  */
 export async function pushEdits(
-  who: { crewId: string; personId: string },
+  who: Who,
   showId: string,
   base: number,
   edits: readonly SentEdit[]
 ): Promise<PushAnswer | null> {
-  return db().transaction(async (tx) => {
+  const answer = await db().transaction(async (tx) => {
     const [row] = await tx
       .select()
       .from(show)
@@ -135,6 +177,8 @@ export async function pushEdits(
           crewId: who.crewId,
           showId,
           personId: who.personId,
+          device: who.device.id,
+          madeBy: who.name,
           revision: at,
           kind: sent.kind,
           ofEdit: sent.of,
@@ -144,7 +188,11 @@ export async function pushEdits(
       );
       await tx.update(show).set({ plan, revision, changedAt: new Date() }).where(eq(show.id, showId));
     }
-    const stale = row.revision !== base || conflict !== null;
-    return { revision, accepted, conflict, plan: stale ? plan : null };
+    const since = await sinceOf(tx, { id: showId, plan, revision }, base, true);
+    return { ...since, accepted, conflict, fresh: fresh.length };
   });
+  if (!answer) return null;
+  const { fresh, ...told } = answer;
+  if (fresh > 0) await tellCrew(who.crewId, { kind: 'edits', show: showId, revision: told.revision });
+  return told;
 }

@@ -1,6 +1,6 @@
 import { applyEdit } from '$core/plan/edit';
 import type { Plan } from '$core/plan/schema';
-import type { PushAnswer, SentEdit } from '../show/wire';
+import type { PushAnswer, SentEdit } from '$lib/protocol/edits';
 
 export interface Taken extends Pick<PushAnswer, 'revision' | 'accepted' | 'conflict'> {
   readonly plan: Plan;

@@ -1,6 +1,8 @@
-import { and, desc, eq } from 'drizzle-orm';
-import type { TraceRecord } from '../show/trace-record';
+import { and, desc, eq, sql } from 'drizzle-orm';
+import type { TraceRecord } from '$lib/protocol/trace-record';
+import type { Who } from './access';
 import { db } from './db';
+import { tellCrew } from './live';
 import { person, trace } from './schema';
 import { getShow } from './shows';
 
@@ -13,7 +15,7 @@ export interface Found extends TraceRecord {
 
 export async function tracesOf(crewId: string, showId: string): Promise<Found[]> {
   const rows = await db()
-    .select({ record: trace.record, by: person.name })
+    .select({ record: trace.record, by: sql<string | null>`coalesce(${trace.madeBy}, ${person.name})` })
     .from(trace)
     .leftJoin(person, eq(person.id, trace.personId))
     .where(and(eq(trace.crewId, crewId), eq(trace.showId, showId)))
@@ -24,11 +26,15 @@ export async function tracesOf(crewId: string, showId: string): Promise<Found[]>
 
 /** Keeps what was found; sent twice it is there once. @returns false when there is no such show */
 export async function keepTrace(
-  { crewId, personId }: { crewId: string; personId: string },
+  { crewId, personId, name }: Who,
   showId: string,
   record: TraceRecord
 ): Promise<boolean> {
   if (!(await getShow(crewId, showId))) return false;
-  await db().insert(trace).values({ id: record.id, crewId, personId, showId, record }).onConflictDoNothing();
+  await db()
+    .insert(trace)
+    .values({ id: record.id, crewId, personId, madeBy: name, showId, record })
+    .onConflictDoNothing();
+  await tellCrew(crewId, { kind: 'traces', show: showId });
   return true;
 }

@@ -1,4 +1,7 @@
 import { crewKit } from '$lib/server/kit';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => ({ kit: await crewKit((await locals.who()).crewId) });
+export const load: PageServerLoad = async ({ locals }) => {
+  const { crewId } = await locals.who();
+  return { kit: await crewKit(crewId), crewId };
+};

@@ -5,4 +5,4 @@
 </script>
 
 <svelte:head><title>Kit · Guanxi</title></svelte:head>
-<CrewKitPage kit={data.kit} />
+<CrewKitPage kit={data.kit} crewId={data.crewId} />

@@ -2,7 +2,7 @@ import { loadPlan } from '$core/plan/load';
 import { loadFaultText } from '$core/words/faults';
 import { bodyOf } from '$lib/server/http';
 import { createShow } from '$lib/server/shows';
-import { PlanFileSchema } from '$lib/show/wire';
+import { PlanFileSchema } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

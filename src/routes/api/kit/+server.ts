@@ -1,6 +1,6 @@
 import { bodyOf } from '$lib/server/http';
 import { changeKit, crewKit } from '$lib/server/kit';
-import { KitChangesSchema } from '$lib/show/wire';
+import { KitChangesSchema } from '$lib/protocol/kit';
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

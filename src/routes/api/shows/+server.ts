@@ -1,7 +1,7 @@
 import { blankPlan } from '$core/plan/blank';
 import { bodyOf } from '$lib/server/http';
 import { createShow } from '$lib/server/shows';
-import { SHOW_NAME } from '$lib/show/wire';
+import { SHOW_NAME } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';
 import * as z from 'zod';
 import type { RequestHandler } from './$types';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import ShowShell from '$lib/show/ShowShell.svelte';
+  import ShowShell from '$lib/show/session/ShowShell.svelte';
 
   const { data, children } = $props();
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import LineBoard from '$lib/show/LineBoard.svelte';
+  import LineBoard from '$lib/show/board/LineBoard.svelte';
 
   const { data } = $props();
 </script>

@@ -1,6 +1,6 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
 import { getShow, renameShow, setDeleted } from '$lib/server/shows';
-import { SHOW_NAME } from '$lib/show/wire';
+import { SHOW_NAME } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';
 import * as z from 'zod';
 import type { RequestHandler } from './$types';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import LineCheck from '$lib/show/LineCheck.svelte';
+  import LineCheck from '$lib/show/check/LineCheck.svelte';
 
   const { data } = $props();
 </script>

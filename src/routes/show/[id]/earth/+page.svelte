@@ -1,8 +1,8 @@
 <script lang="ts">
-  import Earth from '$lib/show/Earth.svelte';
+  import Grounds from '$lib/show/grounds/Grounds.svelte';
 
   const { data } = $props();
 </script>
 
 <svelte:head><title>{data.name}, earth · Guanxi</title></svelte:head>
-<Earth />
+<Grounds />

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import ShowKit from '$lib/show/ShowKit.svelte';
+  import ShowKit from '$lib/show/compare/ShowKit.svelte';
 
   const { data } = $props();
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Listen from '$lib/show/Listen.svelte';
+  import Listen from '$lib/show/listen/Listen.svelte';
 
   const { data } = $props();
 </script>

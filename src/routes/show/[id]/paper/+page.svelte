@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Paper from '$lib/show/Paper.svelte';
+  import Paper from '$lib/show/paper/Paper.svelte';
 
   const { data } = $props();
 </script>

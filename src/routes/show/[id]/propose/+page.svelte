@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Propose from '$lib/show/Propose.svelte';
+  import Propose from '$lib/show/compare/Propose.svelte';
 
   const { data } = $props();
 </script>

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import Schools from '$lib/show/Schools.svelte';
+  import RulesOfThumb from '$lib/show/compare/RulesOfThumb.svelte';
 
   const { data } = $props();
 </script>
 
 <svelte:head><title>{data.name}, schools · Guanxi</title></svelte:head>
-<Schools />
+<RulesOfThumb />

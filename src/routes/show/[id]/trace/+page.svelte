@@ -1,5 +1,5 @@
 <script lang="ts">
-  import TraceNoise from '$lib/show/TraceNoise.svelte';
+  import TraceNoise from '$lib/show/trace/TraceNoise.svelte';
 
   const { data } = $props();
 </script>

@@ -1,6 +1,6 @@
-import { bodyOf, found, idOf } from '$lib/server/http';
-import { pushEdits } from '$lib/server/shows';
-import { PushSchema } from '$lib/show/wire';
+import { bodyOf, found, idOf, numberOf } from '$lib/server/http';
+import { editsSince, pushEdits } from '$lib/server/shows';
+import { PushSchema } from '$lib/protocol/edits';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -10,4 +10,11 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
   const { base, edits } = await bodyOf(request, PushSchema);
   const answer = found(await pushEdits(await locals.who(), id, base, edits));
   return json(answer, { status: answer.conflict ? 409 : 200 });
+};
+
+/** What has been done since a revision. Whoever has but a link to the show is not told by whom. */
+export const GET: RequestHandler = async ({ params, url, locals }) => {
+  const { crewId, rank } = await locals.who();
+  const since = numberOf(url, 'since');
+  return json(found(await editsSince(crewId, idOf(params.id), since, rank !== 'guest')));
 };

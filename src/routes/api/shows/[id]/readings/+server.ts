@@ -2,7 +2,7 @@ import { bodyOf, found, idOf } from '$lib/server/http';
 import { photosOf } from '$lib/server/photos';
 import { readingsOf, takeReadings } from '$lib/server/readings';
 import { getShow } from '$lib/server/shows';
-import { ReadingsSchema } from '$lib/show/wire';
+import { ReadingsSchema } from '$lib/protocol/readings';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,6 +1,7 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
-import { setTick } from '$lib/server/paper';
-import { TickSchema } from '$lib/show/wire';
+import { setTick, ticksOf } from '$lib/server/paper';
+import { getShow } from '$lib/server/shows';
+import { TickSchema } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -9,4 +10,10 @@ export const PUT: RequestHandler = async ({ request, params, locals }) => {
   const { key, on } = await bodyOf(request, TickSchema);
   found(await setTick(await locals.who(), idOf(params.id), key, on));
   return json({});
+};
+
+export const GET: RequestHandler = async ({ params, locals }) => {
+  const { crewId } = await locals.who();
+  const { id } = found(await getShow(crewId, idOf(params.id)));
+  return json({ ticks: await ticksOf(crewId, id) });
 };

@@ -1,6 +1,7 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
-import { keepTrace } from '$lib/server/traces';
-import { TraceRecordSchema } from '$lib/show/trace-record';
+import { getShow } from '$lib/server/shows';
+import { keepTrace, tracesOf } from '$lib/server/traces';
+import { TraceRecordSchema } from '$lib/protocol/trace-record';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -9,4 +10,10 @@ export const POST: RequestHandler = async ({ request, params, locals }) => {
   const record = await bodyOf(request, TraceRecordSchema);
   found(await keepTrace(await locals.who(), idOf(params.id), record));
   return json({}, { status: 201 });
+};
+
+export const GET: RequestHandler = async ({ params, locals }) => {
+  const { crewId } = await locals.who();
+  const { id } = found(await getShow(crewId, idOf(params.id)));
+  return json({ traces: await tracesOf(crewId, id) });
 };

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import Compare from '$lib/show/Compare.svelte';
+  import Compare from '$lib/show/compare/Compare.svelte';
 
   const { data } = $props();
 </script>

@@ -1,0 +1,41 @@
+<script lang="ts">
+  import type { Other } from './presence.svelte';
+
+  interface Props {
+    others: readonly Other[];
+    lineName: (id: string) => string | null;
+  }
+  /** Who else has this show open, and where. */
+  const { others, lineName }: Props = $props();
+  const VIEWS: Readonly<Record<string, string>> = {
+    '': 'lines',
+    propose: 'proposal',
+    schools: 'rules of thumb',
+    kit: 'kit',
+    paper: 'paper',
+    check: 'line check',
+    earth: 'grounds',
+    trace: 'trace',
+    listen: 'listen',
+    compare: 'compare'
+  };
+  const where = ({ view, line }: Other): string => {
+    const name = line === null ? null : lineName(line);
+    const room = VIEWS[view] ?? 'this show';
+    return name ? `${name} (${room})` : room;
+  };
+  const who = ({ name, device }: Other): string => (name === device ? device : `${name}, ${device}`);
+</script>
+
+{#if others.length > 0}
+  <details class="relative max-sm:static" data-whereabouts>
+    <summary class="cursor-pointer list-none whitespace-nowrap text-quiet hover:text-base-content"
+      >{others.length} other{others.length === 1 ? '' : 's'} here</summary
+    >
+    <ul class="absolute right-0 z-30 mt-2 min-w-56 rounded-[9px] border border-base-300 bg-card px-4 py-2 shadow">
+      {#each others as other (other.tab)}
+        <li class="py-1"><strong>{who(other)}</strong><br /><span class="text-quiet">at {where(other)}</span></li>
+      {/each}
+    </ul>
+  </details>
+{/if}

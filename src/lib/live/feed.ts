@@ -1,0 +1,52 @@
+import { type LiveEvent, LiveEventSchema, type LiveKind } from '$lib/protocol/live';
+
+type Heard<K extends LiveKind> = (event: Extract<LiveEvent, { kind: K }>) => void;
+
+/** A connection that the server turned away is tried again after this, milliseconds. */
+const AGAIN = 3000;
+
+/** One line to the server on which everything new is heard of. It comes back by itself; whoever listens catches up when it does. */
+export class Feed {
+  readonly #heard = new Map<LiveKind, Set<(event: never) => void>>();
+  readonly #opened = new Set<() => void>();
+  #source: EventSource | undefined;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #closed = false;
+
+  constructor(readonly url: string) {}
+
+  /** @returns ends it */
+  on<K extends LiveKind>(kind: K, heard: Heard<K>): () => void {
+    const set = this.#heard.get(kind) ?? new Set();
+    this.#heard.set(kind, set.add(heard as (event: never) => void));
+    return () => set.delete(heard as (event: never) => void);
+  }
+  /** Each time the line stands: something may have been missed until then. @returns ends it */
+  onOpen(opened: () => void): () => void {
+    this.#opened.add(opened);
+    if (this.#source?.readyState === EventSource.OPEN) opened();
+    return () => this.#opened.delete(opened);
+  }
+
+  open(): void {
+    this.#source = new EventSource(this.url);
+    this.#source.addEventListener('open', () => this.#opened.forEach((opened) => opened()));
+    this.#source.addEventListener('live', ({ data }) => this.#take(data as string));
+    this.#source.addEventListener('error', () => {
+      // While the network is away a browser tries by itself; an answer that is no stream ends it.
+      if (this.#closed || this.#source?.readyState !== EventSource.CLOSED) return;
+      this.#timer = setTimeout(() => this.open(), AGAIN);
+    });
+  }
+  close(): void {
+    this.#closed = true;
+    clearTimeout(this.#timer);
+    this.#source?.close();
+  }
+
+  #take(data: string): void {
+    const read = LiveEventSchema.safeParse(JSON.parse(data));
+    // A newer server may say more than this page knows.
+    if (read.success) this.#heard.get(read.data.kind)?.forEach((heard) => heard(read.data as never));
+  }
+}

@@ -1,0 +1,243 @@
+import fc from 'fast-check';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Lane } from './lane.svelte';
+import { rowsOfOld } from './old-rows';
+import { type Outcome, outcomeOf } from './outcome';
+import { MemoryRows } from './rows';
+
+interface Item {
+  readonly id: string;
+  readonly text: string;
+}
+type Mode = 'fine' | 'no-request' | 'no-answer' | 'signed-out';
+
+let rows: MemoryRows;
+/** What the server took in, in its order; and how its network is. */
+let there: Item[];
+let mode: Mode;
+let refuse: ReadonlySet<string>;
+let online: (() => void) | undefined;
+beforeEach(() => {
+  vi.useFakeTimers();
+  [rows, there, mode, refuse] = [new MemoryRows(), [], 'fine', new Set()];
+  vi.stubGlobal('window', {
+    addEventListener: (_: string, run: () => void) => (online = run),
+    removeEventListener: () => (online = undefined)
+  });
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+const send = (items: readonly Item[]): Promise<Outcome> => {
+  if (mode === 'no-request') return Promise.reject(new TypeError('network'));
+  if (mode === 'signed-out') return Promise.resolve({ kind: 'signed-out' });
+  const bad = items.find((i) => refuse.has(i.text));
+  const good = bad ? items.slice(0, items.indexOf(bad)) : items;
+  for (const item of good) if (!there.some((t) => t.id === item.id)) there.push(item);
+  if (mode === 'no-answer') return Promise.reject(new TypeError('lost'));
+  if (bad && good.length === 0) return Promise.resolve({ kind: 'refused', id: bad.id, why: 'no' });
+  return Promise.resolve({ kind: 'taken', ids: good.map((i) => i.id) });
+};
+const lane = (most = 3): Lane<Item> =>
+  new Lane<Item>({ name: 'x', rows, idOf: (i) => i.id, most, read: (raw) => raw as Item, send });
+const item = (text: string): Item => ({ id: crypto.randomUUID(), text });
+const rest = (ms = 60_000) => vi.advanceTimersByTimeAsync(ms);
+
+describe('a lane of the outbox', () => {
+  it('keeps before it says so, sends in order, and is empty when all is there', async () => {
+    const a = lane();
+    await a.resume();
+    const items = ['1', '2', '3', '4', '5'].map(item);
+    for (const i of items) await a.add(i);
+    expect((await rows.load('x')).map((r) => (r.item as Item).text)).toEqual(['1', '2', '3', '4', '5']);
+    expect(a.state).toBe('saving');
+    await rest();
+    expect(there).toEqual(items);
+    expect([a.state, a.waiting, await rows.load('x')]).toEqual(['saved', [], []]);
+  });
+
+  it('tries again after half a second, then twice as long each time, eight seconds at most; at once when the network is back', async () => {
+    const tries: number[] = [];
+    mode = 'no-request';
+    const a = new Lane<Item>({
+      ...{ name: 'x', rows, idOf: (i: Item) => i.id, most: 1, read: () => null },
+      send: (i) => {
+        tries.push(Date.now());
+        return send(i);
+      }
+    });
+    await a.resume();
+    await a.add(item('1'));
+    await rest(40_000);
+    const waits = tries.slice(1).map((t, k) => t - tries[k]);
+    expect(waits.slice(0, 7)).toEqual([500, 1000, 2000, 4000, 8000, 8000, 8000]);
+    expect(a.state).toBe('retrying');
+    mode = 'fine';
+    const before = tries.length;
+    online!();
+    await rest(1);
+    expect([tries.length, a.state]).toEqual([before + 1, 'saved']);
+  });
+
+  it('waits for somebody to sign in, and goes on then', async () => {
+    mode = 'signed-out';
+    const a = lane();
+    await a.resume();
+    await a.add(item('1'));
+    await rest();
+    expect([a.state, there.length]).toEqual(['signed-out', 0]);
+    mode = 'fine';
+    await rest();
+    expect([a.state, there.length]).toEqual(['saved', 1]);
+  });
+
+  it('sets aside what is never taken, with why, and the rest goes on; it is there after a reload, until it is let go', async () => {
+    refuse = new Set(['bad']);
+    const a = lane();
+    await a.resume();
+    for (const text of ['1', 'bad', '2']) await a.add(item(text));
+    await rest();
+    expect(there.map((i) => i.text)).toEqual(['1', '2']);
+    expect(a.aside.map((x) => [x.item.text, x.why])).toEqual([['bad', 'no']]);
+    a.close();
+    const b = lane();
+    await b.resume();
+    await rest();
+    expect(b.aside.map((x) => [x.item.text, x.why])).toEqual([['bad', 'no']]);
+    b.letGo(b.aside[0].item);
+    await rest();
+    expect([b.aside, await rows.load('x')]).toEqual([[], []]);
+  });
+
+  it('the newest can be changed until it has been on its way once', async () => {
+    const a = lane();
+    const one = item('1');
+    await a.add(one);
+    expect(a.replaceLast({ ...one, text: '1b' })).toBe(true);
+    expect(a.replaceLast(item('other'))).toBe(false);
+    mode = 'no-answer';
+    a.open();
+    await rest(10);
+    expect(a.replaceLast({ ...one, text: '1c' })).toBe(false);
+    mode = 'fine';
+    await rest();
+    expect(there.map((i) => i.text)).toEqual(['1b']);
+  });
+
+  it('stops where what it belongs to is gone, and keeps what it has', async () => {
+    const a = new Lane<Item>({
+      ...{ name: 'x', rows, idOf: (i: Item) => i.id, most: 1, read: () => null },
+      send: () => Promise.resolve({ kind: 'gone' })
+    });
+    await a.resume();
+    await a.add(item('1'));
+    await rest();
+    expect([a.state, a.waiting.length, (await rows.load('x')).length]).toEqual(['gone', 1, 1]);
+  });
+
+  it('an answer that takes nothing in is none', async () => {
+    let calls = 0;
+    const a = new Lane<Item>({
+      ...{ name: 'x', rows, idOf: (i: Item) => i.id, most: 1, read: () => null },
+      send: () => Promise.resolve({ kind: 'taken', ids: (calls++, []) })
+    });
+    await a.resume();
+    await a.add(item('1'));
+    await rest(2000);
+    expect([a.state, a.waiting.length]).toEqual(['retrying', 1]);
+    expect(calls).toBeLessThan(5);
+  });
+
+  const act = fc.oneof(
+    { weight: 5, arbitrary: fc.constant({ kind: 'add' as const }) },
+    { weight: 2, arbitrary: fc.record({ kind: fc.constant('wait' as const), ms: fc.constantFrom(1, 400, 3000) }) },
+    {
+      weight: 3,
+      arbitrary: fc.record({
+        kind: fc.constant('net' as const),
+        mode: fc.constantFrom<Mode>('fine', 'no-request', 'no-answer', 'signed-out')
+      })
+    },
+    { weight: 2, arbitrary: fc.constant({ kind: 'reload' as const }) }
+  );
+  it('over any network, with reloads: everything arrives, once, in order', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(act, { maxLength: 40 }), async (acts) => {
+        [rows, there, mode, refuse] = [new MemoryRows(), [], 'fine', new Set()];
+        const made: string[] = [];
+        let a = lane();
+        await a.resume();
+        for (const x of acts) {
+          if (x.kind === 'add') {
+            const one = item(String(made.length));
+            made.push(one.id);
+            await a.add(one);
+          } else if (x.kind === 'wait') await rest(x.ms);
+          else if (x.kind === 'net') mode = x.mode;
+          else {
+            a.close();
+            a = lane();
+            await a.resume();
+          }
+        }
+        mode = 'fine';
+        await rest();
+        expect(there.map((i) => i.id)).toEqual(made);
+        expect([a.state, await rows.load('x')]).toEqual(['saved', []]);
+        a.close();
+      }),
+      { numRuns: 150 }
+    );
+  });
+});
+
+describe('what an answer means', () => {
+  const of = async (status: number, body: object = {}) =>
+    (await outcomeOf(Response.json(body, { status }), ['a', 'b'], 'a')).kind;
+  it('by its status', async () => {
+    expect((await outcomeOf(null, ['a'], 'a')).kind).toBe('later');
+    for (const [status, kind] of [
+      [200, 'taken'],
+      [201, 'taken'],
+      [400, 'refused'],
+      [401, 'signed-out'],
+      [403, 'refused'],
+      [404, 'gone'],
+      [408, 'later'],
+      [413, 'refused'],
+      [429, 'later'],
+      [499, 'refused'],
+      [500, 'later'],
+      [503, 'later']
+    ] as const)
+      expect([status, await of(status)]).toEqual([status, kind]);
+    expect(await outcomeOf(Response.json({ message: 'too long' }, { status: 400 }), ['a'], 'a')).toEqual({
+      kind: 'refused',
+      id: 'a',
+      why: 'too long'
+    });
+  });
+});
+
+describe('what a browser of an earlier version kept', () => {
+  it('becomes rows, in its order, with what was set aside', () => {
+    const sent = (id: string) => ({ edit: { id, label: {}, ops: [] }, kind: 'do', of: null });
+    const rows = rowsOfOld('pending', 's', {
+      queue: [sent('1'), sent('2')],
+      aside: [{ sent: sent('3'), why: 'late' }]
+    });
+    expect(rows.map((r) => [r.lane, r.id, r.order, r.aside])).toEqual([
+      ['edits:s', '1', 0, null],
+      ['edits:s', '2', 1, null],
+      ['edits:s', '3', 2, 'late']
+    ]);
+    expect(rowsOfOld('readings', 's', [{ id: 'r' }])).toEqual([
+      { lane: 'readings:s', id: 'r', order: 0, item: { id: 'r' }, aside: null }
+    ]);
+    expect(rowsOfOld('photos', 's', [{ id: 'p' }, {}, null])[0].lane).toBe('photos:s');
+    for (const junk of [null, 3, 'x', {}, { queue: 7, aside: [null] }])
+      expect(rowsOfOld('pending', 's', junk)).toEqual([]);
+  });
+});

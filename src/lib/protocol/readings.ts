@@ -1,0 +1,27 @@
+import { type Reading, ReadingSchema } from '$core/linecheck/reading';
+import * as z from 'zod';
+import { READINGS } from './limits';
+
+/** What is read off lines, and pictures of them, between browser and server. */
+
+/** A reading with who read it; null for one's own that is still on its way. */
+export interface ReadingBy extends Reading {
+  readonly by: string | null;
+}
+export const ReadingsSchema = z.strictObject({ readings: z.array(ReadingSchema).min(1).max(READINGS) });
+
+/** A picture of a line. */
+export interface PhotoOf {
+  readonly id: string;
+  readonly lineId: string;
+  readonly at: string;
+}
+/** One that is still on its way, with the picture itself. */
+export const PhotoHereSchema = z.strictObject({
+  id: z.uuid(),
+  lineId: z.string().max(40),
+  at: z.string(),
+  /** JPEG as a data URL. */
+  data: z.string().startsWith('data:image/jpeg;base64,')
+});
+export type PhotoHere = Readonly<z.infer<typeof PhotoHereSchema>>;

@@ -1,0 +1,26 @@
+import type { Kit } from '$core/kit/schema';
+import type { Plan } from '$core/plan/schema';
+import * as z from 'zod';
+
+/** A show as a whole: its name, its file, what of it was printed or ticked off. */
+
+export const SHOW_NAME = z.string().trim().min(1, 'a show needs a name').max(80, 'at most 80 characters');
+
+/** A plan as a file. */
+export const PlanFileSchema = z.strictObject({
+  kind: z.literal('guanxi-show'),
+  name: SHOW_NAME,
+  plan: z.unknown()
+});
+
+export const TickSchema = z.strictObject({ key: z.string().min(1).max(200), on: z.boolean() });
+export type Tick = z.infer<typeof TickSchema>;
+
+/** A show as it was printed. */
+export interface Printed {
+  readonly id: string;
+  readonly revision: number;
+  readonly at: string;
+  readonly plan: Plan;
+  readonly kit: Kit | null;
+}

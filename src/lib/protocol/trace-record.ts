@@ -1,0 +1,29 @@
+import { CHANGES } from '$core/trace/infer';
+import { NOTICES, SINCES, SPREADS } from '$core/trace/first-answers';
+import { SOUNDS } from '$core/trace/hypotheses';
+import { PROBE_IDS } from '$core/trace/probes';
+import * as z from 'zod';
+
+const id = z.string().regex(/^[a-z0-9-]{1,40}$/);
+
+const AnswerSchema = z.discriminatedUnion('ask', [
+  z.strictObject({ ask: z.literal('sound'), is: z.enum(SOUNDS) }),
+  z.strictObject({ ask: z.literal('lines'), is: z.enum(SPREADS) }),
+  z.strictObject({ ask: z.literal('since'), is: z.enum(SINCES) }),
+  z.strictObject({ ask: z.literal('noticed'), is: z.enum(NOTICES) }),
+  z.strictObject({ ask: z.enum(PROBE_IDS), is: z.enum(CHANGES) })
+]);
+
+/** What was found behind a noise. */
+export const TraceRecordSchema = z.strictObject({
+  id: z.uuid(),
+  lineId: id,
+  at: z.iso.datetime(),
+  answers: z.array(AnswerSchema).max(30),
+  /** In words, as it was told then: plans change. */
+  cause: z.string().min(1).max(200),
+  /** How sure, 0 to 1. */
+  share: z.number().min(0).max(1),
+  note: z.string().max(500)
+});
+export type TraceRecord = z.infer<typeof TraceRecordSchema>;

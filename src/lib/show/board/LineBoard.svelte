@@ -1,0 +1,490 @@
+<script lang="ts">
+  import type { Remedy } from '$core/advise/remedies';
+  import type { Hints } from '$core/advise/hints';
+  import { kitFor } from '$core/advise/stock';
+  import { pairsOf } from '$core/judge/pairs';
+  import { mixOf } from '$core/judge/mix';
+  import { type Line, traceLines } from '$core/plan/lines';
+  import type { Edit, Op } from '$core/plan/schema';
+  import { type LineSpec, specOf } from '$core/plan/spec';
+  import type { Loop } from '$core/rig/loops';
+  import { modelName } from '$core/words/names';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { onMount, tick, untrack } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { tinykeys } from 'tinykeys';
+  import { branchesOf } from '$core/plan/branch';
+  import { arrange, bracketOf, type Filter, grouped, type Sort, tally } from './board';
+  import BoardHead from './BoardHead.svelte';
+  import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from '$lib/show/session/edits';
+  import { copyText, pastedRows, readRow } from './clipboard';
+  import LineRow from './LineRow.svelte';
+  import TypeField from './TypeField.svelte';
+  import { changedText, openElsewhereText } from '$core/words/live';
+  import { NEWS } from '$lib/show/session/marks';
+  import { useShow } from '$lib/show/session/context';
+  import type { Panel } from '$lib/show/dialogs/part-dialog';
+  import { ToleranceRun } from '$lib/show/line/tolerance.svelte';
+
+  /** Lines that have been checked today: what is changed of them is changed on a live line. */
+  const { live }: { live: readonly string[] } = $props();
+  const show = useShow();
+  const { session } = show;
+  const judging = $derived(show.judging);
+  const plan = $derived(session.plan);
+  const lines = $derived(traceLines(plan));
+  const reports = $derived(judging?.reports ?? new Map());
+
+  let openId = $state<string | null>(null);
+  let currentId = $state<string | null>(null);
+  let editing = $state.raw<Line | null>(null);
+  let sort = $state<Sort>('channel');
+  let filter = $state<Filter>(null);
+  let remedies = $state.raw<readonly Remedy[] | null>(null);
+  let hints = $state.raw<Hints | null>(null);
+  /** What others do to a line: told for a moment, or as long as they have it open. */
+  let now = $state(Date.now());
+  $effect(() => {
+    if (session.marks.size === 0) return;
+    const tick = setInterval(() => (now = Date.now()), 5000);
+    now = Date.now();
+    return () => clearInterval(tick);
+  });
+  function newsOf(id: string): string | null {
+    const mark = session.marks.get(id);
+    const other = show.presence.onLine(id);
+    const said = [
+      mark && now - mark.at < NEWS ? changedText(mark.by, mark.label) : null,
+      other ? openElsewhereText(other.name, other.device) : null
+    ].filter((text) => text !== null);
+    return said.length > 0 ? said.join('. ') : null;
+  }
+  $effect(() => void (show.at = openId));
+  const pairs = $derived(pairsOf(plan, lines, reports));
+  /** What the open line shows below its levels: findings, unless something onDemand was asked for. */
+  let panel = $state<Panel>(null);
+  let loops = $state.raw<readonly Loop[] | null>(null);
+  const tolerance = new ToleranceRun();
+  let dialog = $state.raw<
+    | { kind: 'device' | 'cable' | 'info' | 'build' | 'own'; id: string; line: string }
+    | { kind: 'live'; line: string; ops: readonly Op[] }
+    | { kind: 'keys' }
+    | { kind: 'new' }
+    | null
+  >(null);
+  let say = $state<TypeField>();
+
+  const branches = $derived(branchesOf(plan, lines));
+  const rows = $derived.by(() => {
+    const list = arrange(lines, reports, sort, filter, openId);
+    return sort === 'channel' ? grouped(list, branches) : list;
+  });
+  const counts = $derived(tally(lines, reports));
+  /** Of the lines shown: a filter chooses what is summed. */
+  const mix = $derived(mixOf(rows.flatMap((l) => reports.get(l.id) ?? [])));
+  const current = $derived(rows.find((l) => l.id === currentId) ?? rows[0] ?? null);
+  const openReport = $derived(openId ? reports.get(openId) : undefined);
+  onMount(() => {
+    // A label's code names the line that it is on.
+    const wanted = page.url.searchParams.get('line');
+    if (wanted && lines.some((l) => l.id === wanted)) {
+      currentId = openId = wanted;
+      void bringIntoView(wanted);
+    }
+    void fetchRest();
+    show.help = () => (dialog = { kind: 'keys' });
+    const when =
+      (act: (event: KeyboardEvent) => void) =>
+      (event: KeyboardEvent): void => {
+        if (typing(event)) return;
+        event.preventDefault();
+        act(event);
+      };
+    const move = (by: number) => when(() => void step(by));
+    const onLine = (act: (line: Line) => void) => when(() => current && act(current));
+    const stop = tinykeys(window, {
+      ArrowDown: move(1),
+      j: move(1),
+      ArrowUp: move(-1),
+      k: move(-1),
+      n: when(() => say?.focus()),
+      e: onLine(edit),
+      b: onLine(build),
+      i: onLine(inform),
+      d: onLine(copy),
+      Delete: onLine(remove),
+      h: when(() => look('hum')),
+      c: when(() => look('contacts')),
+      t: when(() => look('tolerance')),
+      w: onLine(compare),
+      a: onLine(branchOff),
+      f: when(() => (filter = filter === null ? 'wrong' : null)),
+      s: when(() => (sort = sort === 'channel' ? 'verdict' : 'channel')),
+      Escape: when(() => (panel === null ? (openId = null) : (panel = null))),
+      'Shift+?': when(() => (dialog = { kind: 'keys' })),
+      '?': when(() => (dialog = { kind: 'keys' })),
+      ...Object.fromEntries(
+        [1, 2, 3, 4, 5].map((n) => [String(n), when(() => remedies?.[n - 1] && apply(remedies[n - 1]))])
+      )
+    });
+    document.addEventListener('copy', oncopy);
+    document.addEventListener('paste', onpaste);
+    return () => {
+      document.removeEventListener('copy', oncopy);
+      document.removeEventListener('paste', onpaste);
+      stop();
+      show.help = null;
+      tolerance.cancel();
+    };
+  });
+
+  // The worker's own share of what is fetched behind the first view; asked again when it is needed, should it fail.
+  $effect(() => void judging?.ready().catch(() => undefined));
+
+  // Remedies follow the open line's report: a new report means the plan has changed under them.
+  let asked = '';
+  $effect(() => {
+    const key = openReport ? `${openReport.id} ${openReport.key}` : '';
+    if (key === untrack(() => asked)) return;
+    asked = key;
+    remedies = null;
+    hints = null;
+    if (!openReport || !judging) return;
+    void judging
+      .remedies(plan, openReport.id, kitFor(plan, show.crewKit))
+      .then((found) => {
+        if (key !== asked) return;
+        remedies = found;
+        void bringIntoView(openReport.id);
+        return judging.hints(plan, openReport.id);
+      })
+      .then((found) => {
+        if (key === asked) hints = found ?? null;
+      })
+      .catch(() => {
+        if (key === asked) remedies ??= [];
+      });
+  });
+
+  // Loops are looked for only while they are looked at; what they are of may have changed under them.
+  let loopsAsked = '';
+  $effect(() => {
+    const key = panel === 'hum' && openReport ? `${openReport.id} ${openReport.key} ${openReport.hum?.dbu}` : '';
+    if (key === untrack(() => loopsAsked)) return;
+    loopsAsked = key;
+    loops = null;
+    if (key === '' || !openReport || !judging) return;
+    void judging
+      .loops(plan, openReport.id)
+      .then((found) => key === loopsAsked && (loops = found))
+      .catch(() => key === loopsAsked && (loops = []));
+  });
+
+  /** What the first view does without is fetched right behind it, so that it is there when the server is not. */
+  const fetchRest = (): Promise<unknown> =>
+    Promise.allSettled([
+      import('$lib/show/line/OpenLine.svelte'),
+      import('$lib/show/line/HumPanel.svelte'),
+      import('$lib/show/line/ContactsPanel.svelte'),
+      import('$lib/show/line/TolerancePanel.svelte'),
+      import('$lib/show/dialogs/DeviceDialog.svelte'),
+      import('$lib/show/dialogs/CableDialog.svelte'),
+      import('$lib/show/dialogs/InfoDialog.svelte'),
+      import('$lib/show/dialogs/LineDialog.svelte'),
+      import('$lib/show/dialogs/KeysDialog.svelte'),
+      import('$lib/show/dialogs/OwnModelDialog.svelte'),
+      import('$lib/show/dialogs/LineIsLiveDialog.svelte')
+    ]);
+
+  /** Another view of the open line, or back to its findings; opens the current line when none is. */
+  function look(what: Exclude<Panel, null>): void {
+    if (!openId && current) openId = current.id;
+    panel = panel === what ? null : what;
+    if (openId) void bringIntoView(openId);
+  }
+
+  async function step(by: number): Promise<void> {
+    if (rows.length === 0) return;
+    const at = current ? rows.indexOf(current) : -1;
+    const next = rows[Math.min(Math.max(at + by, 0), rows.length - 1)];
+    currentId = next.id;
+    await focusRow(next.id);
+  }
+
+  async function focusRow(id: string): Promise<void> {
+    await tick();
+    const button = document.querySelector<HTMLElement>(`[data-open="${id}"]`);
+    button?.focus();
+    button?.scrollIntoView({ block: 'nearest' });
+  }
+
+  async function toggle(line: Line): Promise<void> {
+    currentId = line.id;
+    openId = openId === line.id ? null : line.id;
+    if (!openId) return;
+    session.seen(openId);
+    await bringIntoView(line.id);
+  }
+
+  /** The open line in one piece on the screen, as far as it fits. */
+  async function bringIntoView(id: string): Promise<void> {
+    await tick();
+    document.querySelector(`[data-line="${id}"]`)?.parentElement?.scrollIntoView({ block: 'nearest' });
+  }
+
+  const change = (edit: Edit | null): boolean => session.do(edit);
+
+  async function said(spec: LineSpec, line: Line | null): Promise<void> {
+    const before = new Set(lines.map((l) => l.id));
+    const done = change(line ? sayLine(plan, line, spec) : addLine(plan, spec));
+    editing = null;
+    if (!done) return;
+    const target = line?.id ?? traceLines(session.plan).find((l) => !before.has(l.id))?.id;
+    if (!target) return;
+    currentId = target;
+    openId = target;
+    await focusRow(target);
+  }
+
+  function built(spec: LineSpec, line: Line | null): void {
+    dialog = null;
+    void said(spec, line);
+  }
+
+  function edit(line: Line): void {
+    if (specOf(plan, line)) editing = line;
+    else toast('This line is more than words can say here: change its parts by clicking them.');
+    currentId = line.id;
+  }
+
+  /** Another line from the same source: its words are begun. */
+  const branchOff = (line: Line): void => void say?.put(`from ${lineName(line)}, `, true);
+
+  /** All ways of a line, side by side. */
+  const compare = (line: Line): void => void goto(`/show/${show.id}/compare/${line.id}`);
+
+  const inform = (line: Line): void => void (dialog = { kind: 'info', id: line.id, line: line.id });
+
+  function build(line: Line): void {
+    if (specOf(plan, line)) dialog = { kind: 'build', id: line.id, line: line.id };
+    else toast('This line has more in it than fits here: change its parts by clicking them.');
+  }
+
+  const typing = (event: Event): boolean =>
+    dialog !== null || (event.target instanceof HTMLElement && event.target.matches('input, select, textarea'));
+
+  function oncopy(event: ClipboardEvent): void {
+    if (typing(event) || !current || String(getSelection()) !== '') return;
+    const text = copyText(plan, current);
+    if (!text) return;
+    event.clipboardData?.setData('text/plain', text);
+    event.preventDefault();
+    toast(`Copied ${lineName(current)} in words.`);
+  }
+
+  function onpaste(event: ClipboardEvent): void {
+    if (typing(event)) return;
+    let added = 0;
+    let strange: string | null = null;
+    for (const row of pastedRows(event.clipboardData?.getData('text/plain') ?? '')) {
+      const spec = readRow(session.plan, row);
+      if (spec && change(addLine(session.plan, spec))) added++;
+      else strange ??= row;
+    }
+    if (added > 0) toast(`Added ${added} ${added === 1 ? 'line' : 'lines'}.`);
+    if (strange) void say?.put(strange);
+    event.preventDefault();
+  }
+
+  function copy(line: Line): void {
+    const made = copyLine(plan, line);
+    if (!made) toast('Only a line from a source to an input can be duplicated.');
+    else if (change(made)) toast(`Duplicated ${lineName(line)}.`);
+  }
+
+  function remove(line: Line): void {
+    const at = rows.indexOf(line);
+    if (!change(deleteLine(plan, line))) return;
+    if (openId === line.id) openId = null;
+    const next = rows[Math.min(at, rows.length - 1)];
+    currentId = next?.id ?? null;
+    toast(`Deleted ${lineName(line)}.`, {
+      action: { label: 'Undo', onClick: show.undo }
+    });
+    if (next) void focusRow(next.id);
+  }
+
+  function apply(remedy: Remedy): void {
+    const line = lines.find((l) => l.id === openId);
+    if (line) applyOps(line, remedy.ops);
+  }
+
+  function applyOps(line: Line, ops: readonly Op[]): void {
+    if (show.mayChange && live.includes(line.id)) dialog = { kind: 'live', line: line.id, ops };
+    else applyNow(line, ops);
+  }
+
+  function applyNow(line: Line, ops: readonly Op[]): void {
+    if (!change(applyRemedy(line, ops))) return;
+    toast(`Applied to ${lineName(line)}.`, {
+      action: { label: 'Undo', onClick: show.undo }
+    });
+  }
+  const lineOf = (id: string): Line | undefined => lines.find((l) => l.id === id);
+</script>
+
+<main>
+  <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">{show.name}: lines</h1>
+  {#if show.mayChange}
+    <TypeField
+      bind:this={say}
+      onbuild={() => (dialog = { kind: 'new' })}
+      {plan}
+      {editing}
+      ondone={(spec, line) => void said(spec, line)}
+      oncancel={() => {
+        editing = null;
+        if (current) void focusRow(current.id);
+      }}
+    />
+  {/if}
+  {#if judging?.failed}<p class="px-5 pt-2 text-error" role="alert">{judging.failed}</p>{/if}
+
+  {#if lines.length === 0}
+    <div class="px-5 py-16 text-center">
+      <p class="text-[1.2em] font-semibold">No lines yet.</p>
+      <p class="pt-1 text-quiet">
+        Say the first one above as you would to a colleague: <em>guitar humbucker, 6 m, active box, 30 m, mic</em>.
+      </p>
+    </div>
+  {:else}
+    <BoardHead
+      count={lines.length}
+      {counts}
+      {mix}
+      shown={rows.length}
+      {filter}
+      {sort}
+      onfilter={(f) => (filter = f)}
+      onsort={(by) => (sort = by)}
+    />
+    <ol class="border-primary max-[1200px]:border-t-2">
+      {#each rows as line, k (line.id)}
+        <li
+          onfocusin={() => (currentId = line.id)}
+          class="border-b border-base-300 {openId === line.id ? 'border-b-0' : ''}"
+        >
+          <LineRow
+            {plan}
+            {line}
+            branch={branches.get(line.id) ?? null}
+            bracket={openId === null ? bracketOf(rows, k) : null}
+            report={reports.get(line.id)}
+            open={openId === line.id}
+            current={current?.id === line.id}
+            ontoggle={() => void toggle(line)}
+            ondevice={(id) => (dialog = { kind: 'device', id, line: line.id })}
+            oncable={(id) => (dialog = { kind: 'cable', id, line: line.id })}
+            oninfo={() => inform(line)}
+            onbuild={() => build(line)}
+            news={newsOf(line.id)}
+          />
+          {#if openId === line.id}
+            {#await import('$lib/show/line/OpenLine.svelte') then { default: OpenLine }}
+              <OpenLine
+                {plan}
+                {line}
+                branch={branches.get(line.id) ?? null}
+                report={reports.get(line.id)}
+                {remedies}
+                {hints}
+                pair={pairs.find((p) => p.lines.includes(line.id)) ?? null}
+                onset={(ops) => applyOps(line, ops)}
+                {panel}
+                {loops}
+                {tolerance}
+                onpanel={look}
+                ontolerance={() => {
+                  const report = reports.get(line.id);
+                  if (report) void tolerance.start(plan, line.id, `${line.id} ${report.key}`);
+                }}
+                influencesAt={(hz) => judging?.influences(plan, line.id, hz) ?? Promise.resolve([])}
+                onapply={apply}
+                onedit={() => edit(line)}
+                oncopy={() => copy(line)}
+                ondelete={() => remove(line)}
+                oninfo={() => inform(line)}
+                onbuild={() => build(line)}
+                oncompare={() => compare(line)}
+                onbranch={() => branchOff(line)}
+              />
+            {/await}
+          {/if}
+        </li>
+      {/each}
+    </ol>
+    {#if rows.length === 0}
+      <p class="px-5 py-10 text-center text-quiet">
+        No line is like that. <button type="button" class="text-primary underline" onclick={() => (filter = null)}
+          >Show all</button
+        >
+      </p>
+    {/if}
+  {/if}
+</main>
+
+{#if dialog?.kind === 'keys'}
+  {#await import('$lib/show/dialogs/KeysDialog.svelte') then { default: KeysDialog }}
+    <KeysDialog onclose={() => (dialog = null)} />
+  {/await}
+{:else if dialog?.kind === 'live'}
+  {@const { line: id, ops } = dialog}
+  {@const line = lineOf(id)}
+  {#if line}
+    {#await import('$lib/show/dialogs/LineIsLiveDialog.svelte') then { default: LineIsLiveDialog }}
+      <LineIsLiveDialog {plan} {line} {ops} onchange={() => applyNow(line, ops)} onclose={() => (dialog = null)} />
+    {/await}
+  {/if}
+{:else if dialog?.kind === 'new'}
+  {#await import('$lib/show/dialogs/LineDialog.svelte') then { default: LineDialog }}
+    <LineDialog {plan} line={null} ondone={built} onclose={() => (dialog = null)} />
+  {/await}
+{:else if dialog}
+  {@const { id, kind } = dialog}
+  {@const line = lineOf(dialog.line)}
+  {#if line && kind === 'device' && plan.devices[id]}
+    {#await import('$lib/show/dialogs/DeviceDialog.svelte') then { default: DeviceDialog }}
+      <DeviceDialog
+        {plan}
+        {id}
+        lineName={lineName(line)}
+        onedit={change}
+        onclose={() => (dialog = null)}
+        onown={() => (dialog = { kind: 'own', id, line: line.id })}
+      />
+    {/await}
+  {:else if line && kind === 'own' && plan.devices[id]}
+    {#await import('$lib/show/dialogs/OwnModelDialog.svelte') then { default: OwnModelDialog }}
+      <OwnModelDialog
+        {plan}
+        device={id}
+        subject={`${modelName(plan.devices[id].model)} of ${lineName(line)}`}
+        onedit={change}
+        onclose={() => (dialog = null)}
+      />
+    {/await}
+  {:else if line && kind === 'cable' && plan.cables[id]}
+    {#await import('$lib/show/dialogs/CableDialog.svelte') then { default: CableDialog }}
+      <CableDialog {plan} {id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
+    {/await}
+  {:else if line && kind === 'build'}
+    {#await import('$lib/show/dialogs/LineDialog.svelte') then { default: LineDialog }}
+      <LineDialog {plan} {line} ondone={built} onclose={() => (dialog = null)} />
+    {/await}
+  {:else if line && kind === 'info'}
+    {#await import('$lib/show/dialogs/InfoDialog.svelte') then { default: InfoDialog }}
+      <InfoDialog {plan} {line} onedit={change} onclose={() => (dialog = null)} />
+    {/await}
+  {/if}
+{/if}

@@ -1,0 +1,243 @@
+<script lang="ts">
+  import { modelOf } from '$core/gear/catalogue';
+  import { CABLES } from '$core/gear/cables';
+  import type { LineReport } from '$core/judge/judge';
+  import { type Severity, worst } from '$core/judge/types';
+  import { type Branch, comesBack } from '$core/plan/branch';
+  import type { Line } from '$core/plan/lines';
+  import type { Plan } from '$core/plan/schema';
+  import { formatNumber, formatQuantity } from '$core/units/format';
+  import { verdict } from '$core/words/findings';
+  import { branchShort, modelName, modelShort, SEVERITY_NAMES } from '$core/words/names';
+  import { columnsOf } from './board';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { SEVERITY_TEXT } from '$lib/ui/marks';
+  import Thread from '$lib/ui/Thread.svelte';
+
+  interface Props {
+    plan: Plan;
+    line: Line;
+    /** Where it leaves another line. */
+    branch: Branch | null;
+    /** Which half of a stereo pair's bracket stands beside it. */
+    bracket: 'upper' | 'lower' | null;
+    report: LineReport | undefined;
+    open: boolean;
+    current: boolean;
+    ontoggle: () => void;
+    ondevice: (id: string) => void;
+    oncable: (id: string) => void;
+    oninfo: () => void;
+    onbuild: () => void;
+    /** What others have done to it or are doing with it, for a moment. */
+    news: string | null;
+  }
+  const {
+    plan,
+    line,
+    branch,
+    bracket,
+    report,
+    open,
+    current,
+    ontoggle,
+    ondevice,
+    oncable,
+    oninfo,
+    onbuild,
+    news
+  }: Props = $props();
+
+  const parts = $derived(columnsOf(plan, line, branch?.at));
+  const joint = $derived(
+    parts.middle.length === 1 && modelOf(plan.devices[parts.middle[0]].model).family === 'joint'
+      ? parts.middle[0]
+      : null
+  );
+  /** Closed there is room for two; the rest is counted. */
+  const shown = $derived(open || parts.middle.length < 3 ? parts.middle : parts.middle.slice(0, 1));
+  const stack = $derived(parts.middle.length > 1);
+  const back = $derived(!branch && comesBack(plan, line));
+  /** The socket by which a branch leaves. */
+  const port = $derived(branch ? plan.cables[line.cables[branch.at]].from.port : '');
+  const sourceText = $derived(
+    parts.source === null
+      ? ''
+      : branch
+        ? branchShort(plan.devices[parts.source].model, port)
+        : `${back ? '↩ ' : ''}${modelShort(plan.devices[parts.source].model)}`
+  );
+  const sourceTitle = $derived(
+    parts.source === null
+      ? ''
+      : branch
+        ? `Leaves ${plan.lines[branch.of]?.name ?? 'another line'} at the ${modelName(plan.devices[parts.source].model)}`
+        : `${modelName(plan.devices[parts.source].model)}${back ? ', coming back from the desk' : ''}`
+  );
+  /** What a cable between two boxes has to say, worst of its stitches. */
+  const patchMark = (cable: string): Severity => worst(report?.marks[line.cables.indexOf(cable)] ?? []);
+
+  function strokes(cable: string | null): 0 | 1 | 2 {
+    if (!cable) return 0;
+    const balanced = report?.findings.some((f) => f.code === 'balanced' && f.at === line.cables.indexOf(cable));
+    return (balanced ?? CABLES[plan.cables[cable].kind].cores === 2) ? 2 : 1;
+  }
+  function label(cable: string | null): string {
+    if (!cable) return '';
+    const { metres, couplers, kind } = plan.cables[cable];
+    const rest = couplers
+      ? `, ${couplers} coupler${couplers > 1 ? 's' : ''}`
+      : kind === 'mini'
+        ? ' 3.5 mm'
+        : kind === 'multicore'
+          ? ' pair'
+          : '';
+    return `${formatQuantity('length', metres)}${rest}`;
+  }
+  const show = (value: number | null | undefined): string =>
+    value === null || value === undefined ? '–' : value <= -150 ? '−∞' : formatNumber(value);
+  const name = $derived(line.info?.name ?? 'Unnamed');
+</script>
+
+<div class="board-row relative py-[3px] {open ? 'bg-card' : current ? 'bg-base-200/60' : ''}" data-line={line.id}>
+  {#if bracket}<span class="bracket bracket-{bracket}" title="Pair “{line.info?.pair}”"
+      ><span class="sr-only">Pair {line.info?.pair}</span></span
+    >{/if}
+  <button
+    type="button"
+    class="num no text-left text-quiet hover:text-base-content"
+    tabindex={current ? 0 : -1}
+    onclick={oninfo}
+    aria-label="Name and channel of {name}">{line.info?.channel ?? '·'}</button
+  >
+  <button
+    type="button"
+    class="name truncate text-left font-semibold"
+    tabindex={current ? 0 : -1}
+    aria-expanded={open}
+    data-open={line.id}
+    title={name}
+    onclick={ontoggle}>{name}</button
+  >
+  <div class="strip-cell">
+    <div class="strip">
+      {#if parts.source}
+        <span class={branch ? 'elbow' : 'min-w-0'}>
+          <button
+            type="button"
+            class="chip"
+            tabindex={current ? 0 : -1}
+            title={sourceTitle}
+            aria-label={branch || back ? sourceTitle : undefined}
+            onclick={() => ondevice(parts.source!)}>{sourceText}</button
+          >
+        </span>
+      {:else}
+        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}>no source</button>
+      {/if}
+      <Thread
+        strokes={strokes(parts.lead)}
+        at={parts.lead ? line.cables.indexOf(parts.lead) : -1}
+        report={parts.lead ? report : undefined}
+        label={label(parts.lead)}
+        reachable={open}
+        onpick={() => !open && ontoggle()}
+        onedit={() => parts.lead && oncable(parts.lead)}
+      />
+      {#if joint}
+        <Thread
+          strokes={1}
+          label={modelShort(plan.devices[joint].model)}
+          reachable={open}
+          onedit={() => ondevice(joint)}
+        />
+      {:else if parts.middle.length > 0}
+        <span
+          class={stack ? 'chips chips-stack' : 'chips'}
+          style:--rows={shown.length < parts.middle.length ? 2 : shown.length}
+        >
+          {#each shown as id, k (id)}
+            {@const patch = k > 0 ? parts.patches[k - 1] : null}
+            <span class="chip-line">
+              <button
+                type="button"
+                class="chip"
+                tabindex={current ? 0 : -1}
+                title={modelName(plan.devices[id].model)}
+                onclick={() => ondevice(id)}>{modelShort(plan.devices[id].model)}</button
+              >
+              {#if patch}
+                <button
+                  type="button"
+                  class="patch"
+                  tabindex={open ? 0 : -1}
+                  title="{label(patch)} before it: {SEVERITY_NAMES[patchMark(patch)]}"
+                  aria-label="{label(patch)} before it: {SEVERITY_NAMES[patchMark(patch)]}"
+                  onclick={() => oncable(patch)}><Mark severity={patchMark(patch)} /></button
+                >
+              {/if}
+            </span>
+          {/each}
+          {#if shown.length < parts.middle.length}
+            <button
+              type="button"
+              class="chip"
+              tabindex={-1}
+              title={parts.middle
+                .slice(shown.length)
+                .map((id) => modelName(plan.devices[id].model))
+                .join(', ')}
+              onclick={ontoggle}
+            >
+              and {parts.middle.length - shown.length} more</button
+            >
+          {/if}
+        </span>
+      {:else}
+        <Thread
+          strokes={0}
+          label={parts.lead && parts.input ? 'no box' : ''}
+          hint="Put in a box"
+          reachable={open}
+          onedit={onbuild}
+        />
+      {/if}
+      <Thread
+        strokes={strokes(parts.run)}
+        at={parts.run ? line.cables.indexOf(parts.run) : -1}
+        report={parts.run ? report : undefined}
+        label={label(parts.run)}
+        reachable={open}
+        onpick={() => !open && ontoggle()}
+        onedit={() => parts.run && oncable(parts.run)}
+      />
+      {#if parts.input}
+        <button
+          type="button"
+          class="chip"
+          tabindex={current ? 0 : -1}
+          title={modelName(plan.devices[parts.input].model)}
+          onclick={() => ondevice(parts.input!)}>{modelShort(plan.devices[parts.input].model)}</button
+        >
+      {:else}
+        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}>no input</button>
+      {/if}
+    </div>
+  </div>
+  <span class="num arrives text-right" title="Average level at the input, dBu">{show(report?.arrives)}</span>
+  <span class="num wide text-right" title="Gain to the working level, dB">{show(report?.gain)}</span>
+  <span class="num wide text-right" title="Least room between peak and clip, dB">{show(report?.room)}</span>
+  <span class="num wide text-right" title="Average level over the hiss at the input, dB">{show(report?.snr)}</span>
+  <span class="num wide text-right" data-hum title="Average level over the hum of the whole rig, dB"
+    >{show(report?.hum?.below)}</span
+  >
+  <span class="verdict flex min-w-0 items-center gap-2 {report ? SEVERITY_TEXT[report.severity] : 'text-quiet'}">
+    {#if report}
+      <Mark severity={report.severity} /><span
+        class="truncate {report.severity === 'clean' ? '' : 'font-semibold'}"
+        data-verdict={report.severity}>{verdict(report)}</span
+      >
+    {:else}computing{/if}
+  </span>
+</div>
+{#if news}<p class="news pb-1 text-quiet" data-news={line.id}>{news}</p>{/if}

@@ -1,0 +1,263 @@
+<script lang="ts">
+  import type { InstrumentId } from '$core/gear/instruments';
+  import type { Line } from '$core/plan/lines';
+  import type { Plan } from '$core/plan/schema';
+  import { type LineSpec, specOf } from '$core/plan/spec';
+  import { complete, type Completion } from '$core/reader/complete';
+  import { namesOf } from '$core/reader/names';
+  import { readLine, type SayFault } from '$core/reader/read-line';
+  import { tellLine } from '$core/reader/write-line';
+  import { formatQuantity } from '$core/units/format';
+  import { earthAsked } from '$core/reader/refuse';
+  import { EARTH_REFUSED, sayFaultText } from '$core/words/faults';
+  import { CABLE_NAMES, INSTRUMENT_NAMES, modelName } from '$core/words/names';
+  import { tick, untrack } from 'svelte';
+
+  interface Props {
+    plan: Plan;
+    /** The line being edited in words; null for a new one. */
+    editing: Line | null;
+    ondone: (spec: LineSpec, line: Line | null) => void;
+    oncancel: () => void;
+    /** The same by pointing. */
+    onbuild: () => void;
+  }
+  const { plan, editing, ondone, oncancel, onbuild }: Props = $props();
+
+  let text = $state('');
+  let caret = $state(0);
+  let active = $state(-1);
+  let focused = $state(false);
+  let field: HTMLInputElement;
+  let draft = '';
+
+  const known = $derived(namesOf(plan));
+  const reading = $derived(readLine(text, known));
+  const refused = $derived(earthAsked(text));
+  const options = $derived(focused ? complete(text, caret, reading, known) : []);
+  // A line that is complete is not to be covered by what it might go on with.
+  const open = $derived(options.length > 0 && text.trim() !== '' && reading.spec === null);
+  const empty = $derived(text.trim() === '');
+  /** A word still being typed is not yet a mistake. */
+  const faults = $derived(
+    reading.faults.filter((f) => !(f.code === 'unknown' && options.length > 0 && f.piece.to === caret))
+  );
+
+  // Only the choice of a line puts words in; typing and the plan's other changes must not put them in again.
+  $effect(() => {
+    const line = editing;
+    if (line) untrack(() => begin(line));
+  });
+
+  function begin(line: Line): void {
+    const spec = specOf(plan, line);
+    draft = text;
+    if (spec) text = tellLine(spec, known);
+    field.focus();
+    field.select();
+  }
+
+  export function focus(): void {
+    field.focus();
+  }
+
+  /** Puts text in to be corrected. */
+  export async function put(given: string, toEnd = false): Promise<void> {
+    text = given;
+    field.focus();
+    // The words stand in the field only after the next update; a caret set before would be lost.
+    await tick();
+    caret = toEnd ? given.length : 0;
+    field.setSelectionRange(caret, caret);
+  }
+
+  function take(option: Completion): void {
+    text = text.slice(0, option.from) + option.text + text.slice(option.to);
+    caret = option.from + option.text.length;
+    active = -1;
+    field.focus();
+    requestAnimationFrame(() => field.setSelectionRange(caret, caret));
+  }
+
+  function replace(fault: SayFault, by: string): void {
+    text = text.slice(0, fault.piece.from) + by + text.slice(fault.piece.to);
+    field.focus();
+  }
+
+  function submit(): void {
+    if (!reading.spec || refused) return;
+    const spec = reading.spec;
+    const line = editing;
+    text = editing ? draft : '';
+    draft = '';
+    ondone(spec, line);
+  }
+
+  function cancel(): void {
+    if (editing) text = draft;
+    draft = '';
+    field.blur();
+    oncancel();
+  }
+
+  function onkeydown(event: KeyboardEvent): void {
+    if (event.key === 'ArrowDown' && open) active = (active + 1) % options.length;
+    else if (event.key === 'ArrowUp' && open) active = (active <= 0 ? options.length : active) - 1;
+    else if (event.key === 'Tab' && open && !event.shiftKey && active >= 0) take(options[active]);
+    else if (event.key === 'Enter') {
+      if (open && active >= 0) take(options[active]);
+      else submit();
+    } else if (event.key === 'Escape') {
+      if (active >= 0) active = -1;
+      else cancel();
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  const hint = $derived.by(() => {
+    const { partial, missing, assumed, spec } = reading;
+    if (spec)
+      return assumed.length > 0
+        ? `${assumedText(assumed)} Enter ${editing ? 'changes' : 'adds'} it.`
+        : `Enter ${editing ? 'changes' : 'adds'} it.`;
+    if (missing.includes('source')) return 'Next: what is played.';
+    if (!partial.lead) return 'Next: the lead, as 3 m.';
+    return partial.box ? 'Next: the run and the input.' : 'Next: a box, or the run straight to an input.';
+  });
+  const assumedText = (assumed: readonly string[]): string =>
+    assumed
+      .map((a) => (a === 'phantom' ? 'Phantom on.' : `${a === 'lead' ? 'A lead' : 'A run'} of usual length.`))
+      .join(' ');
+
+  const playing = (instrument: unknown): string =>
+    instrument ? ` (${INSTRUMENT_NAMES[instrument as InstrumentId]})` : '';
+
+  const read = $derived.by(() => {
+    const { partial } = reading;
+    const metres = (c: { metres: number; kind: keyof typeof CABLE_NAMES }): string =>
+      `${formatQuantity('length', c.metres)} ${CABLE_NAMES[c.kind]}`;
+    return [
+      partial.source && {
+        strong: true,
+        text: partial.from
+          ? `from ${plan.lines[partial.from]?.name}`
+          : modelName(partial.source.model) + playing(partial.source.settings.instrument)
+      },
+      partial.lead && { strong: false, text: metres(partial.lead) },
+      partial.box && { strong: true, text: modelName(partial.box.model) },
+      partial.run && { strong: false, text: metres(partial.run) },
+      ...(partial.more ?? []).flatMap(({ box, run }) => [
+        { strong: true, text: modelName(box.model) },
+        { strong: false, text: metres(run) }
+      ]),
+      partial.input && { strong: true, text: modelName(partial.input.model) }
+    ].filter((p) => !!p);
+  });
+</script>
+
+<div
+  class="no-print grid grid-cols-[minmax(0,620px)_minmax(0,1fr)] items-start gap-x-4 px-5 pt-2.5 max-lg:grid-cols-1 max-sm:px-3.5"
+>
+  <div class="relative">
+    <input
+      bind:this={field}
+      bind:value={text}
+      class="h-[38px] w-full rounded-[9px] border border-primary bg-card px-3 text-[1.07em] focus:outline-primary max-sm:h-12"
+      placeholder={editing ? '' : 'Say a line: upright bass piezo, 3 m, active box, 40 m, mic'}
+      aria-label={editing ? 'The line in words' : 'Say a line'}
+      role="combobox"
+      aria-expanded={open}
+      aria-controls="say-options"
+      aria-autocomplete="list"
+      aria-activedescendant={active >= 0 ? `say-${active}` : undefined}
+      aria-describedby="say-reading"
+      autocomplete="off"
+      autocapitalize="off"
+      spellcheck="false"
+      maxlength="300"
+      {onkeydown}
+      oninput={() => {
+        caret = field.selectionStart ?? text.length;
+        active = -1;
+      }}
+      onclick={() => (caret = field.selectionStart ?? text.length)}
+      onfocus={() => {
+        focused = true;
+        caret = field.selectionStart ?? text.length;
+      }}
+      onblur={() => (focused = false)}
+    />
+    {#if open}
+      <ul
+        id="say-options"
+        role="listbox"
+        aria-label="Ways to go on"
+        class="absolute z-30 mt-1 w-full max-w-sm overflow-hidden rounded-[9px] border border-base-300 bg-card shadow-lg"
+      >
+        {#each options as option, k (option.text)}
+          <li
+            id="say-{k}"
+            role="option"
+            aria-selected={k === active}
+            class="flex cursor-pointer justify-between px-3 py-1.5 {k === active ? 'bg-base-200' : ''}"
+            onpointerdown={(event) => {
+              event.preventDefault();
+              take(option);
+            }}
+          >
+            <span>{option.text}</span><span class="text-quiet"
+              >{option.role === 'instrument' ? 'plays' : option.role}</span
+            >
+          </li>
+        {/each}
+      </ul>
+    {/if}
+  </div>
+  <div id="say-reading" class="min-h-[46px] self-center py-1 leading-snug max-lg:min-h-0" aria-live="polite">
+    {#if empty}
+      <span class="text-quiet">
+        {#if editing}
+          Empty: Esc leaves the line as it was.
+        {:else}
+          <span class="max-sm:hidden"><kbd class="key">N</kbd> from anywhere. Any order, commas if you like. Or </span>
+          <button type="button" class="text-primary underline" onclick={onbuild}>build a line by pointing</button>
+        {/if}
+      </span>
+    {:else if refused}
+      <p role="alert" data-refused>
+        <strong class="text-danger">“{refused}” is refused.</strong>
+        {EARTH_REFUSED.reason}
+        {EARTH_REFUSED.instead}
+      </p>
+    {:else}
+      {#if faults.length > 0}
+        {#each faults.slice(0, 2) as fault (fault.piece.from)}
+          <p>
+            <span class="text-error">{sayFaultText(fault)}</span>
+            {#if fault.code === 'unknown'}
+              {#each fault.suggestions as suggestion (suggestion)}
+                <button type="button" class="ml-2 text-primary underline" onclick={() => replace(fault, suggestion)}
+                  >{suggestion}</button
+                >
+              {/each}
+              <button type="button" class="ml-2 text-primary underline" onclick={() => replace(fault, '')}
+                >leave it out</button
+              >
+            {/if}
+          </p>
+        {/each}
+      {:else}
+        <p>
+          {#if read.length > 0}<span class="mr-1 text-quiet">reads as</span>{/if}
+          {#each read as part, k (k)}
+            <span class="mr-1 {part.strong ? 'font-semibold' : 'text-quiet'}"
+              >{part.text}{k < read.length - 1 ? ',' : '.'}</span
+            >
+          {/each}
+          <span class="text-quiet">{hint}</span>
+        </p>
+      {/if}
+    {/if}
+  </div>
+</div>

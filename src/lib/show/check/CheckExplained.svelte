@@ -1,0 +1,52 @@
+<script lang="ts">
+  import { type Cause, grouped } from '$core/linecheck/cause';
+  import type { PairCause } from '$core/linecheck/pair';
+  import { formatNumber } from '$core/units/format';
+  import { differenceText, pairCauseText, sureText } from '$core/words/check';
+
+  interface Props {
+    /** Gain beyond what is expected, dB. */
+    over: number;
+    moreHum: boolean;
+    pairOff: boolean;
+    /** Null while they are being solved. */
+    causes: readonly Cause[] | null;
+    pairCauses: readonly PairCause[] | null;
+    nameOf: (line: string) => string;
+  }
+  /** What is other than planned, and what would explain it best. */
+  const { over, moreHum, pairOff, causes, pairCauses, nameOf }: Props = $props();
+
+  const WORTH_NAMING = 0.08;
+  const lines = $derived([
+    ...(causes ? grouped(causes) : [])
+      .filter((c) => c.share >= WORTH_NAMING)
+      .slice(0, 3)
+      .map((c) => ({ code: c.what.code, text: differenceText(c.what, nameOf), share: c.share })),
+    ...(pairOff ? (pairCauses ?? []) : [])
+      .filter((c) => c.share >= WORTH_NAMING && c.what.code !== 'as-planned')
+      .slice(0, 4)
+      .map((c) => ({ code: c.what.code, text: pairCauseText(c, nameOf), share: c.share }))
+  ]);
+</script>
+
+<section
+  class="mt-3 rounded-[9px] border-l-4 border-warning bg-base-200 px-3 py-2 leading-snug"
+  aria-live="polite"
+  data-explained
+>
+  {#if over !== 0}
+    <p class="font-semibold">{formatNumber(Math.abs(over))} dB {over > 0 ? 'more' : 'less'} gain than expected.</p>
+  {/if}
+  {#if moreHum}<p class="font-semibold">More hum than foreseen.</p>{/if}
+  {#if pairOff}<p class="font-semibold">The two sides do not do what they should.</p>{/if}
+  {#if (causes ?? pairCauses) === null}
+    <p class="text-quiet">Solving what it may be …</p>
+  {:else}
+    <ul>
+      {#each lines as c, k (k)}
+        <li class="py-0.5" data-cause={c.code}>{c.text} <span class="text-quiet">({sureText(c)})</span></li>
+      {/each}
+    </ul>
+  {/if}
+</section>

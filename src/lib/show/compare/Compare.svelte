@@ -1,0 +1,232 @@
+<script lang="ts">
+  import { unlessTyping as when } from '$lib/ui/keys';
+  import { goto } from '$app/navigation';
+  import type { Route } from '$core/advise/routes';
+  import { pickOf, QUESTIONS } from '$core/advise/schools';
+  import { kitFor } from '$core/advise/stock';
+  import { rank } from '$core/judge/types';
+  import { settingsAt } from '$core/plan/devices';
+  import { traceLines } from '$core/plan/lines';
+  import { formatQuantity } from '$core/units/format';
+  import { sentence } from '$core/words/findings';
+  import { EXPOSURE_NAMES, modelName, WANT_NAMES } from '$core/words/names';
+  import { needsSentence, schoolName, standing, wayShort } from '$core/words/routes';
+  import { onMount, tick } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { tinykeys } from 'tinykeys';
+  import type { Compared } from './advise.worker';
+  import { Advising } from './advising.svelte';
+  import { useShow } from '$lib/show/session/context';
+  import { lineName, setInfo, useRoute } from '$lib/show/session/edits';
+  import RouteRow from './RouteRow.svelte';
+
+  interface Props {
+    lineId: string;
+  }
+  const { lineId }: Props = $props();
+
+  const show = useShow();
+  const { session } = show;
+  const plan = $derived(session.plan);
+  const line = $derived(traceLines(plan).find((l) => l.id === lineId));
+  const back = $derived(`/show/${show.id}`);
+  /** Ways are of the plan they were computed for: another plan may no longer have their devices. */
+  const search = new Advising<Compared & { plan: typeof plan }>();
+  let anything = $state(false);
+  let all = $state(false);
+  let current = $state(0);
+
+  const owned = $derived(kitFor(plan, show.crewKit));
+  const kit = $derived(anything ? null : owned);
+  const routes = $derived(search.result?.routes ?? []);
+  const needs = $derived(search.result?.needs ?? null);
+  /** Ways worth a look: good ones that nothing beats, the one there is now, and what everybody would ask about. */
+  const WELL_KNOWN = ['direct', 'active', 'active-10m', 'passive', 'media'];
+  const top = $derived(
+    routes.filter(
+      (r) =>
+        r.present ||
+        (r.beatenBy === null && rank(r.report.severity) <= rank('care')) ||
+        (WELL_KNOWN.includes(r.way.id) && routes.find((other) => other.way.id === r.way.id) === r)
+    )
+  );
+  const rest = $derived(routes.filter((r) => !top.includes(r)));
+  const beaten = $derived(rest.filter((r) => r.beatenBy !== null).length);
+  const shown = $derived(all ? [...top, ...rest] : top);
+  const metres = $derived(line ? line.cables.reduce((sum, id) => sum + plan.cables[id].metres, 0) : 0);
+  const notes = $derived(line ? settingsAt(plan, line.devices[0]).notes : null);
+
+  const taught = $derived(
+    QUESTIONS.box.flatMap((option) => {
+      const now = search.result?.plan;
+      const pick = line && now && option !== 'computed' ? pickOf(now, line, routes, 'box', option) : null;
+      return pick ? [{ option, pick }] : [];
+    })
+  );
+
+  // The plan may change under the comparison: another way is put in, something is undone.
+  $effect(() => {
+    const [now, of, from] = [plan, lineId, kit];
+    void search.run(async (api) => ({ ...(await api.compare(now, of, from)), plan: now }));
+  });
+
+  onMount(() => {
+    const stop = tinykeys(window, {
+      Escape: when(() => void goto(back)),
+      l: when(lock),
+      a: when(() => (all = !all)),
+      ArrowDown: when(() => void step(1)),
+      j: when(() => void step(1)),
+      ArrowUp: when(() => void step(-1)),
+      k: when(() => void step(-1)),
+      ...Object.fromEntries([1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => [String(n), when(() => use(shown[n - 1]))]))
+    });
+    return () => {
+      stop();
+      search.cancel();
+    };
+  });
+
+  async function step(by: number): Promise<void> {
+    current = Math.min(Math.max(current + by, 0), shown.length - 1);
+    await tick();
+    document.querySelector<HTMLElement>(`[data-way="${current}"]`)?.focus();
+  }
+
+  function use(route: Route | undefined): void {
+    if (!route || !line || route.present || search.result?.plan !== plan) return;
+    if (!session.do(useRoute(line, route.ops))) return;
+    toast(`${lineName(line)}: ${wayShort(route)}.`, { action: { label: 'Undo', onClick: show.undo } });
+    void goto(back);
+  }
+
+  function lock(): void {
+    if (!line) return;
+    const locked = !line.info?.locked;
+    session.do(setInfo(plan, line, { locked: locked || undefined }));
+    toast(locked ? `${lineName(line)} stays as it is in every proposal.` : `${lineName(line)} may be changed again.`);
+  }
+</script>
+
+<main class="pb-24">
+  {#if !line}
+    <p class="px-5 py-16 text-center">
+      This line is no longer there. <a class="text-primary underline" href={back}>Back to the lines</a>
+    </p>
+  {:else}
+    <div class="flex flex-wrap items-baseline gap-x-4 px-5 pt-4 max-sm:px-3.5">
+      <h1 class="text-[1.35em] font-bold">
+        {lineName(line)} to {modelName(plan.devices[line.id].model)}, {formatQuantity('length', metres)}
+      </h1>
+      <p class="text-quiet">
+        {WANT_NAMES[line.info?.want ?? 'direct']}, {EXPOSURE_NAMES[line.info?.exposure ?? 'normal']}{#if notes}, plays {formatQuantity(
+            'frequency',
+            notes.low
+          )} to {formatQuantity('frequency', notes.high)}{/if}{line.info?.locked ? ', locked' : ''}
+      </p>
+      <span class="ml-auto flex gap-1" role="group" aria-label="What may be used">
+        <button
+          type="button"
+          class="rounded-full px-3 py-0.5 {!anything && owned ? 'bg-primary text-primary-content' : 'bg-base-200'}"
+          aria-pressed={!anything && owned !== null}
+          disabled={!owned}
+          onclick={() => (anything = false)}>from the kit</button
+        >
+        <button
+          type="button"
+          class="rounded-full px-3 py-0.5 {anything || !owned ? 'bg-primary text-primary-content' : 'bg-base-200'}"
+          aria-pressed={anything || !owned}
+          onclick={() => (anything = true)}>anything</button
+        >
+      </span>
+    </div>
+    <p class="px-5 pt-1 pb-2 max-sm:px-3.5" data-needs>
+      {#if needs}
+        <strong>{needsSentence(needs.needed.map((n) => n.need))}</strong>
+        {needs.needed
+          .slice(0, 2)
+          .map(({ finding }) => sentence(finding))
+          .join(' ')}
+      {:else if search.progress !== null}
+        <span class="text-quiet" role="status">Computing every way on the network …</span>
+      {/if}
+    </p>
+    {#if search.failed}<p class="px-5 text-error" role="alert">{search.failed}</p>{/if}
+    {#if search.result && routes.length === 0}
+      <p class="px-5 py-8 text-quiet">Nothing to compare: the line is unfinished. Complete it on the board.</p>
+    {/if}
+    {#if shown.length > 0}
+      <div class="route-row board-head border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!">
+        <span></span>
+        <div class="strip">
+          <span>Source</span><span class="text-center">lead</span><span>Box</span><span class="text-center">run</span
+          ><span>Input</span>
+        </div>
+        <span class="whitespace-nowrap">20 Hz–20 kHz</span>
+        <span class="text-right">arrives</span>
+        <span class="text-right">gain</span>
+        <span class="text-right">room</span>
+        <span class="text-right">hiss</span>
+        <span class="text-right">hum</span>
+        <span>what it comes to</span>
+        <span></span>
+      </div>
+      <ol aria-label="Ways, best first">
+        {#each shown as route, place (route.key)}
+          <li class="border-b border-base-300" onfocusin={() => (current = place)}>
+            <RouteRow
+              plan={search.result?.plan ?? plan}
+              {route}
+              {place}
+              fromKit={kit !== null}
+              current={current === place}
+              onpick={() => (current = place)}
+              onuse={() => use(route)}
+            />
+          </li>
+        {/each}
+      </ol>
+      {#if rest.length > 0}
+        <p class="px-5 py-3 text-quiet max-sm:px-3.5">
+          {rest.length} more {rest.length === 1 ? 'way' : 'ways'}, {beaten} of them beaten on every count by one above.
+          <button type="button" class="text-primary underline" aria-expanded={all} onclick={() => (all = !all)}
+            >{all ? 'Fold them away' : 'Show them'}</button
+          >
+        </p>
+      {/if}
+    {/if}
+    {#if line && routes.length > 0}
+      <section class="px-5 pt-2 max-sm:px-3.5" aria-labelledby="schools">
+        <h2 class="heading" id="schools">What the schools say</h2>
+        <ul class="grid grid-cols-2 gap-x-8 max-lg:grid-cols-1">
+          {#each taught as { option, pick } (option)}
+            <li class="border-b border-base-300 py-1.5 leading-snug" data-school={option}>
+              <strong>{schoolName('box', option)}</strong>
+              {#if pick === routes[0]}agrees: {wayShort(pick)}.
+              {:else}would take {wayShort(pick)}: {standing(pick, 1)}{pick.present ? ', as now' : ''}.{/if}
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
+    <p
+      class="no-print fixed inset-x-0 bottom-0 flex items-center gap-3 border-t border-base-300 bg-base-100 px-5 py-3 text-quiet max-sm:px-3.5"
+    >
+      <button
+        type="button"
+        class="btn btn-primary btn-sm"
+        disabled={!shown[current] || shown[current].present}
+        onclick={() => use(shown[current])}>Use way {current + 1}</button
+      >
+      <button type="button" class="btn btn-outline btn-primary btn-sm" onclick={lock}
+        >{line.info?.locked ? 'Unlock this line' : 'Lock as it is'}</button
+      >
+      <a class="ml-auto hover:text-base-content" href={back}
+        ><span class="max-sm:hidden"
+          ><kbd class="key">1</kbd> to <kbd class="key">9</kbd> use · <kbd class="key">L</kbd> lock ·
+          <kbd class="key">A</kbd> all ·
+        </span><kbd class="key">Esc</kbd> back</a
+      >
+    </p>
+  {/if}
+</main>

@@ -1,0 +1,271 @@
+<script lang="ts">
+  import { type Allotment, opsOf, type Proposal } from '$core/advise/allocate';
+  import { kitFor } from '$core/advise/stock';
+  import { rank, type Severity, SEVERITIES } from '$core/judge/types';
+  import { applyEdit } from '$core/plan/edit';
+  import { traceLines } from '$core/plan/lines';
+  import { verdict } from '$core/words/findings';
+  import { SEVERITY_NAMES } from '$core/words/names';
+  import { partName, switchesText, wayShort } from '$core/words/routes';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { SEVERITY_TEXT } from '$lib/ui/marks';
+  import { onMount } from 'svelte';
+  import { SvelteSet } from 'svelte/reactivity';
+  import { toast } from 'svelte-sonner';
+  import { tinykeys } from 'tinykeys';
+  import { Advising } from './advising.svelte';
+  import { useShow } from '$lib/show/session/context';
+  import { lineName, setInfo, useProposal } from '$lib/show/session/edits';
+  import Strip from '$lib/show/board/Strip.svelte';
+
+  const show = useShow();
+  const { session } = show;
+  const plan = $derived(session.plan);
+  const kit = $derived(kitFor(plan, show.crewKit));
+  const search = new Advising<Proposal>();
+  /** The plan that the proposal on screen is about. */
+  let about = $state.raw<typeof plan | null>(null);
+  const proposal = $derived(search.result && about === plan ? search.result : null);
+  const stale = $derived(search.result !== null && about !== plan && search.progress === null);
+  const changed = $derived(proposal?.allotments.filter((a) => !a.kept) ?? []);
+  const kept = $derived(proposal?.allotments.filter((a) => a.kept) ?? []);
+  const refused = new SvelteSet<string>();
+  const accepted = $derived(new Set(changed.map((a) => a.lineId).filter((id) => !refused.has(id))));
+  const names = $derived(new Map(traceLines(plan).map((l) => [l.id, lineName(l)])));
+  const nameOf = (id: string): string => names.get(id) ?? id;
+  const reportsBefore = $derived(new Map(proposal?.before.map((r) => [r.id, r])));
+  const reportsAfter = $derived(new Map(proposal?.after.map((r) => [r.id, r])));
+  const KIT_NAMES = { crew: 'the crew’s kit', own: 'the show’s own list', any: 'anything that can be had' } as const;
+
+  const draftOf = (a: Allotment) => {
+    const next = applyEdit(plan, { ops: [...a.route.ops] });
+    return next.ok ? next.plan : plan;
+  };
+  const tally = (list: Proposal['before']): { severity: Severity; count: number }[] =>
+    [...SEVERITIES]
+      .reverse()
+      .map((severity) => ({ severity, count: list.filter((r) => r.severity === severity).length }))
+      .filter(({ count }) => count > 0);
+
+  onMount(() => {
+    propose();
+    const stop = tinykeys(window, {
+      Enter: (event) => {
+        if (event.target instanceof HTMLElement && event.target.closest('button, a, input')) return;
+        if (proposal && accepted.size > 0) accept();
+      }
+    });
+    return () => {
+      stop();
+      search.cancel();
+    };
+  });
+
+  function propose(): void {
+    about = plan;
+    refused.clear();
+    const [now, from] = [plan, kit];
+    void search.run((api, progress) => api.propose(now, from, progress));
+  }
+
+  function accept(): void {
+    if (!proposal) return;
+    const count = accepted.size;
+    const edit = useProposal(`${count} ${count === 1 ? 'line' : 'lines'}`, opsOf(proposal.allotments, accepted));
+    if (!session.do(edit)) return;
+    toast(`${count} ${count === 1 ? 'line' : 'lines'} changed.`, { action: { label: 'Undo', onClick: show.undo } });
+    propose();
+  }
+
+  function lock(id: string): void {
+    const line = traceLines(plan).find((l) => l.id === id);
+    if (!line) return;
+    session.do(setInfo(plan, line, { locked: line.info?.locked ? undefined : true }));
+    propose();
+  }
+
+  /** Why this way: what is mended, or that nothing better was to be had. */
+  function reason(a: Allotment): string {
+    const was = reportsBefore.get(a.lineId);
+    const is = reportsAfter.get(a.lineId);
+    if (!was || !is) return '';
+    const set = switchesText(a.route);
+    return `${verdict(was)} → ${verdict(is)}${set ? `; ${set}` : ''}`;
+  }
+  function secondText(a: Allotment): string {
+    if (!a.second) return 'No other way was worth a second place.';
+    const { route, taken } = a.second;
+    const gone = taken.map(({ what, by }) =>
+      by
+        ? `${partName({ what, metres: 0 })}, which ${nameOf(by)} has`
+        : `${partName({ what, metres: 0 })}, which is not in the kit`
+    );
+    const much = verdict(route.report);
+    return `Second choice: ${wayShort(route)} (${much})${gone.length > 0 ? `; it would take a ${gone.join(', and a ')}` : ''}.`;
+  }
+</script>
+
+<main class="pb-24">
+  <div class="flex flex-wrap items-baseline gap-x-4 px-5 pt-4 max-sm:px-3.5">
+    <h1 class="text-[1.35em] font-bold">A plan from {KIT_NAMES[plan.policy.kit ?? 'any']}</h1>
+    <a class="text-primary underline" href="/show/{show.id}/kit">what may be used</a>
+    {#if search.progress !== null}
+      <span class="ml-auto flex items-center gap-3" role="status">
+        <progress class="progress w-40 progress-primary" value={search.progress} max="1" aria-label="Share done"
+        ></progress>
+        <button type="button" class="btn btn-outline btn-sm" onclick={() => search.cancel()}>Cancel</button>
+      </span>
+    {/if}
+  </div>
+  {#if search.failed}<p class="px-5 pt-3 text-error" role="alert">{search.failed}</p>{/if}
+  {#if proposal}
+    <p class="flex flex-wrap items-center gap-x-2 gap-y-1 px-5 pt-1 pb-3 max-sm:px-3.5" data-summary>
+      {#each [['now', proposal.before], ['then', proposal.after]] as const as [when, list] (when)}
+        <span class="text-quiet {when === 'then' ? 'ml-2' : ''}">{when}</span>
+        {#each tally(list) as { severity, count } (severity)}
+          <span class="flex items-center gap-1" data-tally="{when} {severity}"
+            ><Mark {severity} size={14} />{count} {SEVERITY_NAMES[severity]}</span
+          >
+        {/each}
+      {/each}
+    </p>
+    {#if changed.length === 0}
+      <p class="px-5 py-10 text-center text-[1.1em]">
+        Nothing to change: {kit ? 'the kit is' : 'everything is'} in its best place already.
+      </p>
+    {/if}
+    {#if changed.length > 0}
+      <div
+        class="propose-row board-head border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!"
+      >
+        <span>Line</span>
+        <div class="strip">
+          <span>Source</span><span class="text-center">lead</span><span>Box</span><span class="text-center">run</span
+          ><span>Input</span>
+        </div>
+        <span>now → then</span>
+        <span></span>
+      </div>
+    {/if}
+    <ol aria-label="Proposed changes">
+      {#each changed as a (a.lineId)}
+        {@const is = reportsAfter.get(a.lineId)}
+        <li
+          class="propose-row border-b border-base-300 py-2 {refused.has(a.lineId) ? 'opacity-60' : ''}"
+          data-proposal={a.lineId}
+        >
+          <label class="flex min-w-0 items-center gap-2 font-semibold">
+            <input
+              type="checkbox"
+              class="checkbox checkbox-sm checkbox-primary"
+              checked={!refused.has(a.lineId)}
+              onchange={(event) => (event.currentTarget.checked ? refused.delete(a.lineId) : refused.add(a.lineId))}
+            />
+            <span class="truncate">{nameOf(a.lineId)}</span>
+          </label>
+          <div class="strip-cell"><Strip plan={draftOf(a)} line={a.route.report} report={is ?? a.route.report} /></div>
+          <div class="min-w-0 leading-snug">
+            <p class="flex gap-2 {SEVERITY_TEXT[is?.severity ?? 'clean']}">
+              <span class="pt-0.5"><Mark severity={is?.severity ?? 'clean'} /></span><span>{reason(a)}</span>
+            </p>
+            <p class="pl-6 text-[0.93em] text-quiet">{secondText(a)}</p>
+          </div>
+          <span class="flex gap-1 justify-self-end">
+            <a
+              class="btn btn-ghost btn-sm"
+              href="/show/{show.id}/compare/{a.lineId}"
+              aria-label="All ways of {nameOf(a.lineId)}">Ways</a
+            >
+            <button
+              type="button"
+              class="btn btn-ghost btn-sm"
+              onclick={() => lock(a.lineId)}
+              aria-label="Lock {nameOf(a.lineId)} as it is">Lock</button
+            >
+          </span>
+        </li>
+      {/each}
+    </ol>
+    <div class="grid grid-cols-2 gap-x-5 px-5 pt-4 max-lg:grid-cols-1 max-lg:gap-y-4 max-sm:px-3.5">
+      <section>
+        <h2 class="heading">One more of these would help most</h2>
+        <ul>
+          {#each proposal.wishes as wish (wish.what)}
+            <li class="border-base-300 py-1.5 [&+li]:border-t">
+              <strong>{partName({ what: wish.what, metres: 0 })}</strong>
+              <span class="text-quiet"
+                >{wish.helps.length > 0
+                  ? `for ${wish.helps.map(nameOf).join(', ')}`
+                  : 'it would not have to be hired'}</span
+              >
+            </li>
+          {:else}<li class="py-1.5 text-quiet">
+              {kit ? 'Nothing: no line would be better for it.' : 'Anything can be had already.'}
+            </li>{/each}
+        </ul>
+        {#if proposal.hire.length > 0}
+          <h2 class="heading pt-3">To be hired or made</h2>
+          <ul>
+            {#each proposal.hire as { part, count } (`${part.what} ${part.metres}`)}
+              <li class="py-1"><span class="num">{count} ×</span> {partName(part)}</li>
+            {/each}
+          </ul>
+        {/if}
+      </section>
+      <section>
+        <h2 class="heading">Stay as they are</h2>
+        <ul>
+          {#each kept as a (a.lineId)}
+            {@const is = reportsAfter.get(a.lineId)}
+            <li class="flex items-center gap-2 border-base-300 py-1 [&+li]:border-t">
+              <Mark severity={is?.severity ?? 'clean'} />
+              <span class="font-semibold">{nameOf(a.lineId)}</span>
+              <span class="truncate text-quiet"
+                >{a.locked ? 'locked; ' : ''}{is ? verdict(is) : ''}{is &&
+                rank(is.severity) >= rank('care') &&
+                !a.locked
+                  ? ': no way here is better'
+                  : ''}</span
+              >
+              <button
+                type="button"
+                class="ml-auto text-quiet underline hover:text-base-content"
+                onclick={() => lock(a.lineId)}
+                aria-label="{a.locked ? 'Unlock' : 'Lock'} {nameOf(a.lineId)}">{a.locked ? 'unlock' : 'lock'}</button
+              >
+            </li>
+          {/each}
+        </ul>
+      </section>
+    </div>
+    <p
+      class="no-print fixed inset-x-0 bottom-0 flex items-center gap-3 border-t border-base-300 bg-base-100 px-5 py-3 max-sm:px-3.5"
+    >
+      <button type="button" class="btn btn-primary btn-sm" disabled={accepted.size === 0} onclick={accept}
+        >{accepted.size === changed.length ? 'Accept all' : `Accept ${accepted.size} of ${changed.length}`}</button
+      >
+      <button
+        type="button"
+        class="btn btn-outline btn-primary btn-sm"
+        disabled={changed.length === 0}
+        onclick={() => (accepted.size > 0 ? changed.forEach((a) => refused.add(a.lineId)) : refused.clear())}
+        >{accepted.size > 0 ? 'None' : 'All'}</button
+      >
+      <a class="ml-auto text-quiet hover:text-base-content" href="/show/{show.id}">Back to the lines</a>
+    </p>
+  {:else if stale}
+    <p class="px-5 py-10 text-center">
+      The plan has changed since. <button type="button" class="text-primary underline" onclick={propose}
+        >Propose again</button
+      >
+    </p>
+  {:else if search.progress !== null}
+    <p class="px-5 py-10 text-center text-quiet">
+      Every way of every line is computed on the network, then chosen between …
+    </p>
+  {:else if !search.failed}
+    <p class="px-5 py-10 text-center">
+      <button type="button" class="btn btn-primary" onclick={propose}>Propose a plan</button>
+    </p>
+  {/if}
+</main>

@@ -1,0 +1,73 @@
+<script lang="ts">
+  import type { Route } from '$core/advise/routes';
+  import { applyEdit } from '$core/plan/edit';
+  import type { Plan } from '$core/plan/schema';
+  import { formatNumber } from '$core/units/format';
+  import { asksFor, besideText, standing, standingSentence, switchesText, wayName } from '$core/words/routes';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { SEVERITY_TEXT } from '$lib/ui/marks';
+  import Spark from '$lib/show/board/Spark.svelte';
+  import Strip from '$lib/show/board/Strip.svelte';
+
+  interface Props {
+    plan: Plan;
+    route: Route;
+    /** Place among the ways, from 0; the key is one more. */
+    place: number;
+    fromKit: boolean;
+    current: boolean;
+    onpick: () => void;
+    onuse: () => void;
+  }
+  const { plan, route, place, fromKit, current, onpick, onuse }: Props = $props();
+
+  const draft = $derived.by(() => {
+    const next = applyEdit(plan, { ops: [...route.ops] });
+    return next.ok ? next.plan : plan;
+  });
+  const { report } = $derived(route);
+  const show = (value: number | null): string => (value === null ? '–' : value <= -150 ? '−∞' : formatNumber(value));
+</script>
+
+<div class="route-row py-2 {current ? 'bg-base-200/60' : ''}" data-route={route.way.id} data-place={place}>
+  <button
+    type="button"
+    class="no key h-7"
+    onclick={onpick}
+    aria-pressed={current}
+    aria-label="Way {place + 1}: {wayName(route)}"
+    data-way={place}>{place + 1}</button
+  >
+  <div class="strip-cell"><Strip plan={draft} line={report} {report} /></div>
+  <div class="wide"><Spark {report} /></div>
+  <span class="num wide text-right" title="Average level at the input, dBu">{show(report.arrives)}</span>
+  <span class="num wide text-right" title="Gain to the working level, dB">{show(report.gain)}</span>
+  <span class="num wide text-right" title="Least room between peak and clip, dB">{show(report.room)}</span>
+  <span class="num wide text-right" title="Average level over the hiss at the input, dB">{show(report.snr)}</span>
+  <span class="num wide text-right" title="Average level over the hum of the whole rig, dB"
+    >{show(report.hum?.below ?? null)}</span
+  >
+  <div class="verdict min-w-0 leading-snug">
+    <p class="flex gap-2 {SEVERITY_TEXT[report.severity]}">
+      <span class="pt-0.5"><Mark severity={report.severity} /></span>
+      <span class={report.severity === 'clean' ? '' : 'font-semibold'} title={standingSentence(route)} data-standing
+        >{standing(route, place)}</span
+      >
+    </p>
+    <p class="pl-6 text-[0.93em] text-quiet">
+      {[route.present && 'as planned now', switchesText(route), asksFor(route, fromKit), besideText(route)]
+        .filter(Boolean)
+        .join('; ')}
+    </p>
+    {#if current && route.report.severity !== 'clean'}
+      <p class="pt-0.5 pl-6 text-[0.93em]" data-wrong>{standingSentence(route)}</p>
+    {/if}
+  </div>
+  <button
+    type="button"
+    class="use btn btn-sm {place === 0 ? 'btn-primary' : 'btn-outline btn-primary'}"
+    disabled={route.present}
+    onclick={onuse}
+    aria-label="Use way {place + 1}: {wayName(route)}">{route.present ? 'In use' : 'Use'}</button
+  >
+</div>

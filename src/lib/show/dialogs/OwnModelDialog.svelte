@@ -1,0 +1,188 @@
+<script lang="ts">
+  import { modelOf, DeviceSettings } from '$core/gear/catalogue';
+  import { readOwn, responseFromRows, writeOwn } from '$core/plan/own';
+  import type { Edit, OwnModel, Plan } from '$core/plan/schema';
+  import { loadFaultText, responseFaultText } from '$core/words/faults';
+  import { modelName, settingName } from '$core/words/names';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import Papa from 'papaparse';
+  import { dropOwn, ownId, putOwn, setOwn } from '$lib/show/session/edits';
+  import SpreadField from './SpreadField.svelte';
+
+  interface Props {
+    plan: Plan;
+    /** The device from which the dialog was opened. */
+    device: string;
+    subject: string;
+    onedit: (edit: Edit | null) => void;
+    onclose: () => void;
+  }
+  const { plan, device: id, subject, onedit, onclose }: Props = $props();
+
+  const device = $derived(plan.devices[id]);
+  const model = $derived(modelOf(device.model));
+  const read = $derived(new DeviceSettings(model, device.settings));
+  const mine = $derived(Object.entries(plan.models ?? {}).filter(([, own]) => own.base === device.model));
+  const own = $derived(device.own === undefined ? undefined : plan.models?.[device.own]);
+  let name = $state('');
+  let error = $state<string | null>(null);
+  let pasted = $state('');
+
+  /** Makes an own model of what the device is set to, and the device one of it. */
+  function create(made: OwnModel): void {
+    error = null;
+    const fresh = ownId(plan);
+    onedit(putOwn(plan, fresh, made));
+    onedit(setOwn({ ...plan, models: { ...plan.models, [fresh]: made } }, id, subject, fresh));
+  }
+  function fromDevice(): void {
+    const text = name.trim();
+    if (text === '') {
+      error = 'An own model needs a name.';
+      return;
+    }
+    const values = Object.fromEntries(
+      Object.entries(model.params).map(([param, spec]) => {
+        const typ = read.value(param);
+        return [param, { min: Math.min(spec.min, typ), typ, max: Math.max(spec.max, typ) }];
+      })
+    );
+    create({ name: text.slice(0, 80), base: device.model, values });
+    name = '';
+  }
+  const change = (part: Partial<OwnModel>): void => {
+    if (own && device.own) onedit(putOwn(plan, device.own, { ...own, ...part }));
+  };
+
+  function takeTable(text: string): void {
+    const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
+    const got = responseFromRows(data);
+    if (!got.ok) error = responseFaultText(got.fault);
+    else {
+      error = null;
+      pasted = '';
+      change({ response: got.response });
+    }
+  }
+  async function importFile(file: File | undefined): Promise<void> {
+    if (!file) return;
+    const got = readOwn(await file.text());
+    if (!got.ok) error = `${file.name}: ${got.faults.map((f) => `${f.where}: ${loadFaultText(f)}`).join('; ')}`;
+    else if (got.own.base !== device.model)
+      error = `${file.name} is a ${modelName(got.own.base)}; this device is a ${modelName(device.model)}.`;
+    else create(got.own);
+  }
+  function exportFile(): void {
+    if (!own) return;
+    const url = URL.createObjectURL(new Blob([writeOwn(own)], { type: 'application/json' }));
+    const link = Object.assign(document.createElement('a'), {
+      href: url,
+      download: `${own.name.replace(/[^\p{L}\p{N}]+/gu, '-')}.guanxi-model.json`
+    });
+    link.click();
+    URL.revokeObjectURL(url);
+  }
+</script>
+
+<Dialog title="Own models: {modelName(device.model)}" {onclose} wide>
+  <p class="text-quiet">
+    Values of your own, and a measured response, on the network of the {modelName(device.model)}. Kept with this show;
+    as a file it goes into others.
+  </p>
+  {#if mine.length > 0}
+    <h3 class="heading mt-3 mb-1">In this show</h3>
+    <ul>
+      {#each mine as [key, m] (key)}
+        <li class="flex items-center gap-2 py-1">
+          <span class="flex-1 {device.own === key ? 'font-semibold' : ''}">{m.name}</span>
+          {#if device.own === key}<span class="text-quiet">used here</span>
+          {:else}<button type="button" class="btn btn-sm" onclick={() => onedit(setOwn(plan, id, subject, key))}
+              >Use here</button
+            >{/if}
+          <button
+            type="button"
+            class="btn btn-ghost btn-sm"
+            aria-label="Delete own model {m.name}"
+            onclick={() => onedit(dropOwn(plan, key))}>Delete</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if own}
+    <h3 class="heading mt-3 mb-1">{own.name}: least, usual, most</h3>
+    <div class="grid grid-cols-[minmax(0,1fr)_25.6rem] items-center gap-x-3 py-1 max-sm:grid-cols-1">
+      <label for="own-name">Name</label>
+      <input
+        id="own-name"
+        class="input w-full input-sm"
+        maxlength="80"
+        value={own.name}
+        onchange={(event) => {
+          const text = event.currentTarget.value.trim();
+          if (text !== '') change({ name: text });
+        }}
+      />
+    </div>
+    {#each Object.entries(model.params) as [param, spec] (param)}
+      {@const spread = own.values[param] ?? { min: spec.min, typ: spec.typ, max: spec.max }}
+      <SpreadField
+        label={settingName(param)}
+        {spec}
+        {spread}
+        onset={(next) => change({ values: { ...own.values, [param]: next } })}
+      />
+    {/each}
+    <h3 class="heading mt-3 mb-1">Measured response</h3>
+    {#if own.response}
+      <p class="flex items-center gap-3 py-1">
+        <span class="flex-1"
+          >{own.response.length} points, {Math.round(own.response[0][0])} Hz to {Math.round(
+            own.response[own.response.length - 1][0]
+          )} Hz, added to the network’s own.</span
+        >
+        <button type="button" class="btn btn-sm" onclick={() => change({ response: undefined })}>Take it off</button>
+      </p>
+    {/if}
+    <label class="block py-1" for="own-table">Rows of hertz and decibels, pasted or from a CSV file</label>
+    <textarea id="own-table" class="num textarea w-full" rows="3" bind:value={pasted} placeholder="20, −3.1&#10;100, 0"
+    ></textarea>
+    <div class="flex flex-wrap gap-2 py-1">
+      <button type="button" class="btn btn-sm" disabled={pasted.trim() === ''} onclick={() => takeTable(pasted)}
+        >Take these rows</button
+      >
+      <input
+        type="file"
+        accept=".csv,.txt,text/csv"
+        class="file-input file-input-sm"
+        aria-label="CSV file with a measured response"
+        onchange={async (event) => {
+          const [file] = event.currentTarget.files ?? [];
+          if (file) takeTable(await file.text());
+        }}
+      />
+      <span class="flex-1"></span>
+      <button type="button" class="btn btn-sm" onclick={exportFile}>Save as a file</button>
+    </div>
+  {/if}
+  <h3 class="heading mt-3 mb-1">A new one</h3>
+  <div class="flex flex-wrap items-center gap-2 py-1">
+    <input
+      class="input min-w-40 flex-1 input-sm"
+      aria-label="Name of the new own model"
+      placeholder="its name"
+      maxlength="80"
+      bind:value={name}
+      onkeydown={(event) => event.key === 'Enter' && fromDevice()}
+    />
+    <button type="button" class="btn btn-primary btn-sm" onclick={fromDevice}>From this device’s values</button>
+    <input
+      type="file"
+      accept=".json,application/json"
+      class="file-input file-input-sm"
+      aria-label="Own model from a file"
+      onchange={(event) => void importFile(event.currentTarget.files?.[0])}
+    />
+  </div>
+  {#if error}<p class="pt-1 text-error" role="alert">{error}</p>{/if}
+</Dialog>

@@ -1,0 +1,137 @@
+<script lang="ts">
+  import { choicesOf, modelOf, DeviceSettings } from '$core/gear/catalogue';
+  import { MAX_METRES } from '$core/gear/cables';
+  import type { EarthMap, EarthPoint } from '$core/trace/map';
+  import type { Edit, Plan } from '$core/plan/schema';
+  import { CABLE_NAMES, choiceName, modelName } from '$core/words/names';
+  import { EARTH_STAYS, feedText } from '$core/words/trace';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import { setCable, setDevice, setHostSupply, setSupply, setTouch } from '$lib/show/session/edits';
+
+  interface Props {
+    plan: Plan;
+    map: EarthMap;
+    point: EarthPoint;
+    name: string;
+    nameOf: (id: string) => string;
+    onedit: (edit: Edit | null) => boolean;
+    onclose: () => void;
+  }
+  /** One chassis: where it is plugged in, and what its shields do. What changes is seen on the map at once. */
+  const { plan, map, point, name, nameOf, onedit, onclose }: Props = $props();
+
+  const [kind, id] = $derived(point.id.split(':') as ['host' | 'device', string]);
+  const supplies = $derived(Object.entries(plan.supplies).map(([value, s]) => ({ value, text: s.name })));
+  const threads = $derived(kind === 'device' ? map.threads.filter((t) => t.from === point.id) : []);
+  const cables = $derived([...new Set(threads.flatMap((t) => t.cables))]);
+  const boxes = $derived(
+    [...new Set(cables.map((c) => plan.cables[c].to.device))].filter(
+      (d) => 'lift' in modelOf(plan.devices[d].model).options && modelOf(plan.devices[d].model).family === 'box'
+    )
+  );
+  const feeds = $derived(kind === 'device' ? choicesOf(modelOf(plan.devices[id].model), 'feed') : []);
+  const upper = (text: string): string => text[0].toUpperCase() + text.slice(1);
+  /** What of it may touch metal: the chassis itself, a box without mains of its own on its way, the far plug of a lead. */
+  const metal = $derived(
+    kind === 'host'
+      ? []
+      : [
+          { what: point.id, text: 'Its chassis' },
+          ...boxes.map((b) => ({ what: `device:${b}`, text: upper(modelName(plan.devices[b].model)) })),
+          ...cables.map((c) => ({
+            what: `cable:${c}`,
+            text: `Plug of the ${CABLE_NAMES[plan.cables[c].kind]}`
+          }))
+        ]
+  );
+  const others = $derived([
+    { value: '', text: 'nothing' },
+    ...supplies.map(({ value, text }) => ({ value: `supply:${value}`, text: `metal earthed at ${text}` })),
+    ...map.points.filter((p) => p.id !== point.id).map((p) => ({ value: p.id, text: nameOf(p.id) }))
+  ]);
+  const touched = (what: string): string => Object.values(plan.touches ?? {}).find((t) => t.a === what)?.b ?? '';
+  let refused = $state(false);
+  $effect(() => {
+    void point.id;
+    refused = false;
+  });
+</script>
+
+<section class="border-t border-base-300 pt-3" aria-label={name}>
+  <div class="flex items-start justify-between gap-3">
+    <h2 class="font-bold">{name} <span class="font-normal text-quiet">{feedText(point)}</span></h2>
+    <button type="button" class="px-1 text-quiet hover:text-base-content" onclick={onclose}>Close</button>
+  </div>
+  {#if kind === 'host'}
+    <ChoiceField
+      label="On supply"
+      value={plan.hosts[id].supply ?? ''}
+      choices={[...(plan.hosts[id].supply ? [] : [{ value: '', text: 'not said' }]), ...supplies]}
+      onset={(value) => onedit(setHostSupply(plan, id, value))}
+    />
+  {:else}
+    {#if feeds.length > 1}
+      <ChoiceField
+        label="Fed by"
+        value={point.feed}
+        choices={feeds.map((value) => ({ value, text: choiceName('feed', value) }))}
+        onset={(value) => onedit(setDevice(plan, id, name, 'feed', value))}
+      />
+    {/if}
+    {#if point.feed.startsWith('mains')}
+      <ChoiceField
+        label="On supply"
+        value={point.supply ?? ''}
+        choices={[...(point.supply ? [] : [{ value: '', text: 'not said' }]), ...supplies]}
+        onset={(value) => onedit(setSupply(plan, id, name, value))}
+      />
+    {/if}
+  {/if}
+  {#each boxes as box (box)}
+    {@const read = new DeviceSettings(modelOf(plan.devices[box].model), plan.devices[box].settings)}
+    <ChoiceField
+      label="Ground at the {modelName(plan.devices[box].model)}"
+      value={read.choice('lift')}
+      choices={choicesOf(modelOf(plan.devices[box].model), 'lift').map((value) => ({
+        value,
+        text: choiceName('lift', value)
+      }))}
+      onset={(value) => onedit(setDevice(plan, box, name, 'lift', value))}
+    />
+  {/each}
+  {#each cables as cable (cable)}
+    <QuantityField
+      label={CABLE_NAMES[plan.cables[cable].kind]}
+      kind="length"
+      value={plan.cables[cable].metres}
+      low={0}
+      high={MAX_METRES}
+      onset={(metres) => onedit(setCable(plan, cable, name, { metres }))}
+    />
+  {/each}
+  {#if metal.length > 0}
+    <details class="py-1" open={metal.some((m) => touched(m.what))}>
+      <summary class="cursor-pointer py-1">What touches metal: rack rails, a riser, the floor</summary>
+      {#each metal as { what, text } (what)}
+        <ChoiceField
+          label={text}
+          value={touched(what)}
+          choices={others}
+          onset={(other) => onedit(setTouch(plan, what, name, other))}
+        />
+      {/each}
+    </details>
+  {/if}
+  {#if point.feed === 'mains-1'}
+    {#if refused}
+      <div class="mt-1 border-l-4 border-danger pl-3" role="alert">
+        {#each EARTH_STAYS as text (text)}<p class="py-0.5 leading-snug">{text}</p>{/each}
+      </div>
+    {:else}
+      <button type="button" class="py-2 text-quiet underline hover:text-base-content" onclick={() => (refused = true)}
+        >Lift its mains earth?</button
+      >
+    {/if}
+  {/if}
+</section>

@@ -1,0 +1,317 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { mixOf } from '$core/judge/mix';
+  import type { Measured } from '$core/trace/belief';
+  import type { Cure } from '$core/trace/cures';
+  import type { EarthMap, EarthPoint } from '$core/trace/map';
+  import { blankSupply } from '$core/plan/blank';
+  import type { Edit } from '$core/plan/schema';
+  import { formatNumber, formatQuantity } from '$core/units/format';
+  import { CAUTION_TEXTS } from '$core/words/check';
+  import { cureText } from '$core/words/trace';
+  import { unlessTyping } from '$lib/ui/keys';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { SEVERITY_TEXT } from '$lib/ui/marks';
+  import { uuid } from '$lib/uuid';
+  import { onMount } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { tinykeys } from 'tinykeys';
+  import { useShow } from '$lib/show/session/context';
+  import { earthName } from './ground-view';
+  import GroundMap from './GroundMap.svelte';
+  import ChassisPanel from './ChassisPanel.svelte';
+  import LoopReading from './LoopReading.svelte';
+  import { believe, putSupply, setHostSupply, setMains, setOutdoors, setSupply } from '$lib/show/session/edits';
+  import HumBars from '$lib/show/line/HumBars.svelte';
+  import SupplyDialog from '$lib/show/dialogs/SupplyDialog.svelte';
+
+  const show = useShow();
+  const { session } = show;
+  const plan = $derived(session.plan);
+  const reports = $derived(show.judging?.reports ?? new Map());
+
+  let map = $state.raw<EarthMap | null>(null);
+  let cures = $state.raw<readonly Cure[] | null>(null);
+  let ringKey = $state<string | null>(null);
+  /** A line that the board pointed at: its ring is the first to be shown. */
+  let wanted = page.url.searchParams.get('line');
+  let pointId = $state<string | null>(null);
+  let supplyId = $state<string | null>(null);
+  let pictured = $state(false);
+  let failed = $state(false);
+  /** Line whose hum is drawn below; the worst of the ring unless another is chosen. */
+  let lineId = $state<string | null>(null);
+
+  let turn = 0;
+  $effect(() => {
+    const now = ++turn;
+    const of = plan;
+    void show.judging
+      ?.earth(of)
+      .then((made) => now === turn && ((map = made), (failed = false)))
+      .catch(() => now === turn && (failed = true));
+  });
+  const ring = $derived(map?.rings.find((r) => r.key === ringKey) ?? null);
+  const point = $derived(map?.points.find((p) => p.id === pointId) ?? null);
+  // The worst is what one came for; what is cured gives way to the next.
+  $effect(() => {
+    if (!map || ring) return;
+    const line = wanted;
+    ringKey = (map.rings.find((r) => line && r.lines.includes(line)) ?? map.rings[0])?.key ?? null;
+    wanted = null;
+  });
+  let asked = 0;
+  $effect(() => {
+    const now = ++asked;
+    cures = null;
+    if (!ring || ring.severity === 'clean') return;
+    void show.judging
+      ?.cures(plan, ring)
+      .then((found) => now === asked && (cures = found))
+      .catch(() => now === asked && (cures = []));
+  });
+
+  const nameOf = (id: string): string => earthName(plan, map, id);
+  const audible = $derived(map?.rings.filter((r) => r.severity !== 'clean').length ?? 0);
+  const headline = $derived(
+    !map
+      ? 'Looking for rings …'
+      : audible > 0
+        ? `${audible === 1 ? 'One ring' : `${audible} rings`} will be heard`
+        : map.rings.length > 0
+          ? 'No ring will be heard'
+          : 'No ring at all'
+  );
+  const heard = $derived(lineId ?? ring?.worst?.line ?? [...reports.keys()][0] ?? null);
+  const report = $derived(heard ? reports.get(heard) : undefined);
+  const mix = $derived(mixOf(reports.values()));
+
+  const change = (edit: Edit | null): boolean => session.do(edit);
+  function apply(cure: Cure): void {
+    const subject = cure.line ? nameOf(cure.line) : 'the supplies';
+    if (change({ id: uuid(), label: { code: 'remedy', subject }, ops: [...cure.ops] }))
+      toast(`${cureText(cure.what)}: done.`, { action: { label: 'Undo', onClick: show.undo } });
+  }
+  function move(p: EarthPoint, supply: string): void {
+    const [kind, id] = p.id.split(':');
+    change(kind === 'host' ? setHostSupply(plan, id, supply) : setSupply(plan, id, nameOf(p.id), supply));
+  }
+  async function take(what: Measured): Promise<void> {
+    const beliefs = await show.judging?.narrowed(plan, what).catch(() => null);
+    if (beliefs && change(believe(plan, beliefs)))
+      toast('The map believes it now.', { action: { label: 'Undo', onClick: show.undo } });
+  }
+  function addSupply(): void {
+    const id = `s${uuid().slice(0, 6)}`;
+    if (change(putSupply(plan, id, blankSupply(`Supply ${Object.keys(plan.supplies).length + 1}`)))) supplyId = id;
+  }
+  onMount(() => {
+    const when = (act: () => void) => unlessTyping(act);
+    const step = (by: number) => (): void => {
+      const list = map?.rings ?? [];
+      const at = list.findIndex((r) => r.key === ringKey);
+      ringKey = list[Math.min(Math.max(at + by, 0), list.length - 1)]?.key ?? null;
+    };
+    return tinykeys(window, {
+      ...Object.fromEntries(
+        [1, 2, 3, 4, 5, 6].map((n) => [String(n), when(() => cures?.[n - 1] && apply(cures[n - 1]))])
+      ),
+      ArrowDown: when(step(1)),
+      ArrowUp: when(step(-1)),
+      j: when(step(1)),
+      k: when(step(-1))
+    });
+  });
+  const below = (v: number): string => `${formatNumber(v)}\u202FdB`;
+</script>
+
+<main class="px-5 pt-4 pb-16 max-sm:px-3.5">
+  <div class="flex flex-wrap items-end justify-between gap-3">
+    <div>
+      <h1 class="text-[1.5em] leading-tight font-bold" aria-live="polite">{headline}</h1>
+      <p class="text-quiet">
+        Threads are shields, posts are mains earths; a closed ring carries current. Where every EMF is as large as it is
+        thought to be.
+      </p>
+    </div>
+    <div class="flex items-center gap-2">
+      <label class="flex items-center gap-2 text-quiet"
+        >Mains
+        <select
+          class="select w-24 select-sm"
+          value={plan.policy.mainsHz}
+          onchange={(e) => change(setMains(plan, Number(e.currentTarget.value) as 50 | 60))}
+        >
+          <option value={50}>50 Hz</option>
+          <option value={60}>60 Hz</option>
+        </select>
+      </label>
+      <label class="flex cursor-pointer items-center gap-2 text-quiet"
+        ><input
+          type="checkbox"
+          class="checkbox checkbox-sm"
+          checked={plan.policy.outdoors ?? false}
+          onchange={(e) => change(setOutdoors(plan, e.currentTarget.checked))}
+        />outdoors</label
+      >
+      <button type="button" class="btn btn-sm" onclick={addSupply}>Add a supply</button>
+    </div>
+  </div>
+  {#if plan.policy.outdoors}
+    <p class="mt-2 border-l-4 border-danger pl-3" role="note">{CAUTION_TEXTS.outdoors}</p>
+  {/if}
+  {#if failed}
+    <p class="py-10 text-center" role="alert">The rings could not be computed. Change something, or reload the page.</p>
+  {:else if map && map.points.length === 0}
+    <p class="py-14 text-center text-quiet">
+      No complete line yet, so there is no earth to look at. <a class="text-primary underline" href="/show/{show.id}"
+        >Say one</a
+      >.
+    </p>
+  {:else if map}
+    <div class="mt-3 grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div class="min-w-0 max-lg:order-last">
+        <button
+          type="button"
+          class="btn mb-2 w-full sm:hidden"
+          aria-expanded={pictured}
+          onclick={() => (pictured = !pictured)}>{pictured ? 'Hide the picture' : 'Show the picture'}</button
+        >
+        <div class={pictured ? '' : 'max-sm:hidden'}>
+          <GroundMap
+            {plan}
+            {map}
+            ring={ringKey}
+            point={pointId}
+            {nameOf}
+            onring={(key) => (ringKey = key)}
+            onpoint={(id) => (pointId = pointId === id ? null : id)}
+            onsupply={(id) => (supplyId = id)}
+            onmove={move}
+          />
+        </div>
+        {#if report?.hum}
+          <div class="mt-3 flex flex-wrap items-center justify-between gap-2">
+            <h2 class="heading">
+              What {nameOf(report.id)} would hear, by harmonic: {below(report.hum.below)} under its playing
+            </h2>
+            <select
+              class="select w-52 select-sm"
+              aria-label="Line whose hum is shown"
+              value={report.id}
+              onchange={(e) => (lineId = e.currentTarget.value)}
+            >
+              {#each [...reports.values()].filter((r) => r.hum) as r (r.id)}<option value={r.id}>{nameOf(r.id)}</option
+                >{/each}
+            </select>
+          </div>
+          <HumBars spectrum={report.hum.spectrum} mainsHz={plan.policy.mainsHz} />
+        {/if}
+        {#if mix.hum !== null}
+          <p class="pt-2 text-quiet" data-mix>
+            All {mix.channels} together on the mix: hum
+            <span class="num text-base-content">{below(mix.hum)}</span> under one channel’s playing, added as voltage{#if mix.hiss !== null};
+              hiss <span class="num text-base-content">{below(mix.hiss)}</span>, added as power{/if}.
+          </p>
+        {/if}
+      </div>
+      <div class="grid content-start gap-4">
+        <section aria-label="Rings">
+          <h2 class="heading border-b border-base-300 pb-1">Rings, worst at an input first</h2>
+          <ul>
+            {#each map.rings as r (r.key)}
+              <li>
+                <button
+                  type="button"
+                  class="grid min-h-11 w-full grid-cols-[22px_1fr_auto_auto] items-center gap-x-2 border-b border-base-300 py-1 text-left hover:bg-base-200 {r.key ===
+                  ringKey
+                    ? 'bg-base-200'
+                    : ''}"
+                  aria-pressed={r.key === ringKey}
+                  data-ring={r.severity}
+                  onclick={() => ((ringKey = r.key), (lineId = null))}
+                >
+                  <Mark severity={r.severity} />
+                  <span class="truncate {r.key === ringKey ? 'font-semibold' : ''}"
+                    >{nameOf(r.lines[0])}{r.lines.length > 1 ? ` and ${r.lines.length - 1} more` : ''}</span
+                  >
+                  <span class="num text-quiet">{formatQuantity('current', r.ampere, 2)}</span>
+                  <span class="num w-14 text-right {SEVERITY_TEXT[r.severity]}"
+                    >{r.worst ? below(r.worst.below) : ''}</span
+                  >
+                </button>
+              </li>
+            {:else}
+              <li class="py-2 text-quiet">Every shield is a dead end: no current goes round.</li>
+            {/each}
+          </ul>
+          {#if map.rings.length > 0}<p class="pt-1 text-[0.93em] text-quiet">current, and hum under the playing</p>{/if}
+        </section>
+        {#if ring && ring.severity !== 'clean'}
+          <section aria-label="Cures">
+            <div class="flex items-baseline justify-between gap-3 border-b border-base-300 pb-1">
+              <h2 class="heading">What would quieten {nameOf(ring.worst?.line ?? ring.lines[0])}</h2>
+              <a
+                class="text-[0.93em] text-quiet underline"
+                href="/show/{show.id}?line={ring.worst?.line ?? ring.lines[0]}">on the board</a
+              >
+            </div>
+            {#if cures === null}
+              <p class="py-2 text-quiet" aria-live="polite">Trying cures on the whole rig …</p>
+            {:else}
+              <ol>
+                {#each cures as cure, k (JSON.stringify(cure.ops))}
+                  <li class="border-b border-base-300">
+                    <button
+                      type="button"
+                      class="grid min-h-11 w-full grid-cols-[26px_1fr_auto] items-center gap-x-2 py-1.5 text-left hover:bg-base-200"
+                      aria-label="Apply cure {k + 1}: {cureText(cure.what)}"
+                      onclick={() => apply(cure)}
+                    >
+                      <kbd class="key">{k + 1}</kbd>
+                      <span class="leading-snug"
+                        >{cureText(cure.what)}
+                        <span class="block text-[0.93em] text-quiet"
+                          >the mix {below(cure.mixBefore)} → {below(cure.mixAfter)}{cure.cost > 0
+                            ? ', costs a box'
+                            : ', only hands'}{#if cure.worse.length > 0}, <span class="text-warning"
+                              >disturbs {cure.worse.map((w) => nameOf(w.line)).join(', ')}</span
+                            >{/if}</span
+                        ></span
+                      >
+                      <span class="num text-right whitespace-nowrap">{below(cure.before)} → {below(cure.after)}</span>
+                    </button>
+                  </li>
+                {:else}
+                  <li class="py-2 text-quiet">
+                    Nothing tried here quietens it by itself. Look at all ways of the line.
+                  </li>
+                {/each}
+              </ol>
+            {/if}
+          </section>
+        {/if}
+        {#if point}
+          <ChassisPanel
+            {plan}
+            {map}
+            {point}
+            name={nameOf(point.id)}
+            {nameOf}
+            onedit={change}
+            onclose={() => (pointId = null)}
+          />
+        {/if}
+        <LoopReading {plan} {map} {nameOf} onread={(what) => void take(what)} />
+        <p class="leading-snug text-quiet">
+          Mains earth stays connected. If someone feels a tingle: stop, keep away, have the supply checked by someone
+          licensed.
+        </p>
+      </div>
+    </div>
+  {/if}
+</main>
+
+{#if supplyId && plan.supplies[supplyId]}
+  <SupplyDialog {plan} id={supplyId} onedit={change} onclose={() => (supplyId = null)} />
+{/if}

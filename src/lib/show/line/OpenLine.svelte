@@ -1,0 +1,275 @@
+<script lang="ts">
+  import { useShow } from '$lib/show/session/context';
+  import type { Remedy } from '$core/advise/remedies';
+  import { type LineReport, problems } from '$core/judge/judge';
+  import { rank } from '$core/judge/types';
+  import type { Branch } from '$core/plan/branch';
+  import type { Line } from '$core/plan/lines';
+  import { formatQuantity } from '$core/units/format';
+  import type { Op, Plan } from '$core/plan/schema';
+  import { measure, sentence } from '$core/words/findings';
+  import { othersText, remedyText } from '$core/words/remedies';
+  import type { Hints } from '$core/advise/hints';
+  import type { Pair } from '$core/judge/pairs';
+  import { needsSentence, partName } from '$core/words/routes';
+  import { SEVERITY_NAMES } from '$core/words/names';
+  import { why } from '$core/words/why';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { SEVERITY_TEXT } from '$lib/ui/marks';
+  import type { Influence } from '$core/rig/influence';
+  import type { Loop } from '$core/rig/loops';
+  import Corridor from './Corridor.svelte';
+  import LineHints from './LineHints.svelte';
+  import type { Panel } from '$lib/show/dialogs/part-dialog';
+  import ResponseChart from './ResponseChart.svelte';
+  import type { ToleranceRun } from './tolerance.svelte';
+
+  const show = useShow();
+  interface Props {
+    plan: Plan;
+    line: Line;
+    branch: Branch | null;
+    report: LineReport | undefined;
+    remedies: readonly Remedy[] | null;
+    hints: Hints | null;
+    /** The stereo pair that the line is a side of. */
+    pair: Pair | null;
+    onset: (ops: readonly Op[]) => void;
+    panel: Panel;
+    loops: readonly Loop[] | null;
+    tolerance: ToleranceRun;
+    onpanel: (panel: Exclude<Panel, null>) => void;
+    ontolerance: () => void;
+    influencesAt: (hz: number) => Promise<Influence[]>;
+    onapply: (remedy: Remedy) => void;
+    onedit: () => void;
+    oncopy: () => void;
+    ondelete: () => void;
+    oninfo: () => void;
+    onbuild: () => void;
+    oncompare: () => void;
+    onbranch: () => void;
+  }
+  const {
+    plan,
+    line,
+    branch,
+    report,
+    remedies,
+    hints,
+    pair,
+    onset,
+    panel,
+    loops,
+    tolerance,
+    onpanel,
+    ontolerance,
+    influencesAt,
+    onapply,
+    onedit,
+    oncopy,
+    ondelete,
+    oninfo,
+    onbuild,
+    oncompare,
+    onbranch
+  }: Props = $props();
+
+  const found = $derived(report ? problems(report) : []);
+  const hasBox = $derived(line.devices.length - (branch?.at ?? 0) > 2);
+  /** What to tell of a line that has nothing wrong: the numbers one would ask for. */
+  const good = (of: LineReport) =>
+    of.findings.filter((f) => ['bridges', 'keeps-response', 'gain', 'headroom'].includes(f.code)).slice(0, 4);
+  /** Nothing stands between source and input, and nothing is missed. */
+  const plainDoes = $derived(
+    line.devices.length === 2 && Boolean(report?.response) && found.every((f) => rank(f.severity) < rank('care'))
+  );
+  let shownWhy = $state<number | null>(null);
+  const dangers = $derived(found.filter((f) => f.severity === 'danger'));
+  /** A band is of one plan: once a value has changed it is no longer drawn. */
+  const mine = $derived(report !== undefined && tolerance.of === `${line.id} ${report.key}`);
+  const band = $derived(mine ? tolerance.result : null);
+  const PANELS = [
+    ['hum', 'H', 'hiss and hum'],
+    ['contacts', 'C', 'contacts'],
+    ['tolerance', 'T', 'tolerance']
+  ] as const;
+  const name = $derived(line.info?.name ?? 'this line');
+  const nameOf = (id: string): string => plan.lines[id]?.name ?? id;
+</script>
+
+<section class="border-b-2 border-primary bg-card pb-4" aria-label="{name}, unfolded">
+  {#if report?.response}
+    <div class="board-row">
+      <div class="corridor-cell"><Corridor {report} from={branch?.at ?? 0} {hasBox} /></div>
+      <div class="response-cell"><ResponseChart {report} {band} /></div>
+    </div>
+  {/if}
+  {#if dangers.length > 0}
+    <div class="mx-5 mt-2 rounded-[7px] border-2 border-danger px-3 py-2 max-sm:mx-3.5" role="note" data-caution>
+      {#each dangers as f (f.code)}
+        <p class="flex gap-2 leading-snug">
+          <Mark severity="danger" /><span
+            ><strong class="text-danger">Danger.</strong>
+            {panel === null ? '' : sentence(f)}
+            {why(f).reason}</span
+          >
+        </p>
+      {/each}
+    </div>
+  {/if}
+  {#if report && panel === 'hum'}
+    {#await import('./HumPanel.svelte') then { default: HumPanel }}<HumPanel
+        {plan}
+        {line}
+        {report}
+        {loops}
+        showId={show.id}
+      />{/await}
+  {/if}
+  {#if panel === 'contacts'}
+    {#await import('./ContactsPanel.svelte') then { default: ContactsPanel }}<ContactsPanel {plan} {line} />{/await}
+  {/if}
+  {#if report && panel === 'tolerance'}
+    {#await import('./TolerancePanel.svelte') then { default: TolerancePanel }}
+      <TolerancePanel
+        {plan}
+        {report}
+        run={tolerance}
+        result={band}
+        busy={tolerance.progress !== null && mine}
+        onstart={ontolerance}
+        {influencesAt}
+      />
+    {/await}
+  {/if}
+  <div
+    class="grid grid-cols-2 gap-x-5 px-5 pt-2 max-lg:grid-cols-1 max-lg:gap-y-4 max-sm:px-3.5 {panel === null
+      ? ''
+      : 'hidden'}"
+  >
+    <div>
+      <h2 class="heading">{found.length === 0 ? 'Nothing is wrong' : 'What is wrong'}</h2>
+      {#if report && found.length === 0}
+        <ul class="py-1.5 text-quiet">
+          {#each good(report) as f, k (k)}<li class="py-0.5">{sentence(f)}</li>{/each}
+        </ul>
+      {/if}
+      <ul>
+        {#each found as f, k (k)}
+          {@const told = why(f)}
+          <li class="grid grid-cols-[22px_1fr_auto] items-start border-base-300 py-1.5 [&+li]:border-t">
+            <span class="pt-0.5"
+              ><Mark severity={f.severity} /><span class="sr-only">{SEVERITY_NAMES[f.severity]}: </span></span
+            >
+            <p class="font-semibold {f.severity === 'note' ? 'font-normal' : ''}" data-finding={f.code}>
+              {sentence(f)}
+            </p>
+            <button
+              type="button"
+              class="px-2 text-quiet underline decoration-dotted hover:text-base-content"
+              aria-expanded={shownWhy === k}
+              onclick={() => (shownWhy = shownWhy === k ? null : k)}>why</button
+            >
+            {#if shownWhy === k}
+              <div class="col-span-2 col-start-2 pt-0.5 pb-1 leading-snug">
+                <p>{told.reason}</p>
+                <p class="pt-1 text-quiet">{told.formula}</p>
+                <p class="num pt-1 leading-relaxed text-quiet">
+                  {#each told.inputs as input, i (i)}{#if i > 0}<span aria-hidden="true"> · </span>{/if}<span
+                      class="whitespace-nowrap">{input.name} <span class="text-base-content">{input.value}</span></span
+                    >{/each}
+                  <span class="whitespace-nowrap"> → <span class="text-base-content">{told.result}</span></span>
+                </p>
+              </div>
+            {/if}
+          </li>
+        {/each}
+      </ul>
+    </div>
+    <div>
+      <h2 class="heading">{found.length === 0 ? 'What to do with it' : 'What would fix it'}</h2>
+      {#if plainDoes && report}
+        <p class="py-1.5 leading-snug" data-no-box>
+          <strong>{needsSentence([])}</strong>
+          Plug, level, impedance and balance are right over {formatQuantity(
+            'length',
+            line.cables.reduce((sum, id) => sum + plan.cables[id].metres, 0)
+          )}.
+        </p>
+      {/if}
+      {#if found.length > 0}
+        {#if remedies === null}
+          <p class="py-2 text-quiet" aria-live="polite">Trying remedies on the network …</p>
+        {:else if remedies.length === 0}
+          <p class="py-2 text-quiet">
+            No change tried here, alone or with others, makes it better. Look at all its ways (<kbd class="key">W</kbd
+            >), or edit the line in words.
+          </p>
+        {/if}
+        {#if remedies && remedies.length > 0 && remedies.every((r) => r.missing.length > 0)}
+          <p class="pt-1.5" data-nothing-in-kit>
+            Nothing in the kit helps. One more {remedies[0].missing.map(partName).join(' and ')} would.
+          </p>
+        {/if}
+        <ol>
+          {#each remedies ?? [] as remedy, k (JSON.stringify(remedy.ops))}
+            <li
+              class="grid grid-cols-[26px_1fr_auto_auto] items-center gap-x-2 border-base-300 py-1.5 max-sm:grid-cols-[26px_1fr_auto] [&+li]:border-t"
+            >
+              <kbd class="key">{k + 1}</kbd>
+              <span class="leading-snug"
+                >{remedyText(remedy.what)}{#if remedy.missing.length > 0}<span class="block text-[0.93em] text-warning"
+                    >not in the kit: {remedy.missing.map(partName).join(', ')}</span
+                  >{/if}{#if remedy.others.length > 0}<span class="block text-[0.93em] text-quiet" data-others
+                    >{othersText(remedy, nameOf)}</span
+                  >{/if}</span
+              >
+              <span
+                class="num text-right text-[0.86em] leading-snug text-quiet max-sm:col-start-2 max-sm:row-start-2 max-sm:text-left"
+              >
+                {measure(remedy.before)} → {remedy.after ? measure(remedy.after) : 'gone'}<br />
+                <span class={SEVERITY_TEXT[remedy.severityAfter]}
+                  >{remedy.leftAfter === 0
+                    ? 'clean'
+                    : `${remedy.leftAfter} left, worst ${SEVERITY_NAMES[remedy.severityAfter]}`}</span
+                >
+              </span>
+              <button
+                type="button"
+                class="btn btn-primary btn-sm {k === 0 ? '' : 'btn-outline'} max-sm:row-span-2"
+                onclick={() => onapply(remedy)}
+                aria-label="Apply remedy {k + 1}: {remedyText(remedy.what)}">Apply</button
+              >
+            </li>
+          {/each}
+        </ol>
+      {/if}
+      <LineHints {hints} {pair} {nameOf} {onset} />
+    </div>
+  </div>
+  <p class="no-print flex flex-wrap gap-x-4 gap-y-1 px-5 pt-3 text-quiet max-sm:px-3.5">
+    {#each PANELS as [id, key, text] (id)}
+      <button
+        type="button"
+        class="hover:text-base-content {panel === id ? 'font-semibold text-base-content underline' : ''}"
+        aria-pressed={panel === id}
+        onclick={() => onpanel(id)}><kbd class="key">{key}</kbd> {text}</button
+      >
+    {/each}
+    <span class="flex-1 max-sm:hidden"></span>
+    <button type="button" class="hover:text-base-content" onclick={oncompare}><kbd class="key">W</kbd> all ways</button>
+    <button type="button" class="hover:text-base-content" onclick={onbranch}><kbd class="key">A</kbd> also to …</button>
+    <button type="button" class="hover:text-base-content" onclick={onbuild}
+      ><kbd class="key">B</kbd> build by pointing</button
+    >
+    <button type="button" class="hover:text-base-content" onclick={onedit}
+      ><kbd class="key">E</kbd> edit in words</button
+    >
+    <button type="button" class="hover:text-base-content" onclick={oninfo}
+      ><kbd class="key">I</kbd> name, channel</button
+    >
+    <button type="button" class="hover:text-base-content" onclick={oncopy}><kbd class="key">D</kbd> duplicate</button>
+    <button type="button" class="hover:text-base-content" onclick={ondelete}><kbd class="key">Del</kbd> delete</button>
+  </p>
+</section>

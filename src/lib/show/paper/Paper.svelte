@@ -1,0 +1,180 @@
+<script lang="ts">
+  import { kitFor } from '$core/advise/stock';
+  import { labelsOf } from '$core/paper/cables';
+  import { cardsOf } from '$core/paper/patch';
+  import { rowsOfSheet, sheetOf } from '$core/paper/sheets';
+  import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
+  import type { LineReport } from '$core/judge/judge';
+  import { invalidate } from '$app/navigation';
+  import { page } from '$app/state';
+  import { onMount, untrack } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { useShow } from '$lib/show/session/context';
+  import type { Printed } from '$lib/protocol/shows';
+  import { Ticks } from './ticks.svelte';
+  import PaperCards from './PaperCards.svelte';
+  import PaperLabels from './PaperLabels.svelte';
+  import PaperSheet from './PaperSheet.svelte';
+
+  interface Props {
+    printed: Printed | null;
+    ticks: readonly string[];
+  }
+  const { printed, ticks }: Props = $props();
+
+  const show = useShow();
+  const { session } = show;
+  const plan = $derived(session.plan);
+  type View = SheetId | 'cards' | 'labels';
+  const VIEWS: readonly (readonly [View, string])[] = [
+    ['patch', 'Patch'],
+    ['places', 'Places'],
+    ['boxes', 'Settings'],
+    ['cards', 'Cards'],
+    ['phantom', 'Phantom'],
+    ['gain', 'Gains'],
+    ['cables', 'Cables'],
+    ['small', 'Small things'],
+    ['packing', 'Packing'],
+    ['labels', 'Labels'],
+    ['changeover', 'Changeovers']
+  ];
+  let view = $state<View>('patch');
+  let size = $state<'A4' | 'LETTER'>('A4');
+  let marks = $state(true);
+  const ticked = untrack(() => new Ticks(show.id, ticks, show.rows));
+  onMount(() => {
+    void ticked.open(show.feed);
+    const stop = show.feed.on('prints', ({ show: id }) => id === show.id && void invalidate(() => true));
+    return () => {
+      stop();
+      ticked.close();
+    };
+  });
+
+  const reports = $derived(show.judging?.reports ?? new Map());
+  const input = $derived<PaperInput>({ plan, kit: kitFor(plan, show.crewKit), reports });
+  /** Of what was printed: judged only where there is something to mark against. */
+  let then = $state.raw<ReadonlyMap<string, LineReport> | null>(null);
+  $effect(() => {
+    const of = printed?.plan;
+    then = null;
+    if (of) void show.judging?.reportsOf(of).then((list) => (then = new Map(list.map((r) => [r.id, r]))));
+  });
+  const before = $derived<PaperInput | undefined>(
+    printed && marks && then ? { plan: printed.plan, kit: printed.kit, reports: then } : undefined
+  );
+  const sheet = $derived(
+    (SHEET_IDS as readonly string[]).includes(view) ? sheetOf(view as SheetId, input, before) : null
+  );
+  const stamp = $derived(
+    printed ? new Date(printed.at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }) : ''
+  );
+  const pdfOf = (what: View | 'all'): string =>
+    `/api/shows/${show.id}/paper/${what}.pdf?size=${size}&marks=${printed && marks ? 'yes' : 'no'}`;
+  const waiting = $derived(session.save !== 'saved');
+
+  async function csv(): Promise<void> {
+    if (!sheet) return;
+    const { default: Papa } = await import('papaparse');
+    const link = document.createElement('a');
+    // A byte-order mark, or spreadsheets read the signs wrongly.
+    link.href = URL.createObjectURL(new Blob(['\ufeff', Papa.unparse(rowsOfSheet(sheet))], { type: 'text/csv' }));
+    link.download = `${show.name} ${view}.csv`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+
+  function mayChange(): boolean {
+    if (!show.mayChange) toast.error('You may look at this show, not change it.');
+    return show.mayChange;
+  }
+
+  /** Remembers what is on paper now: the next one marks what has changed. */
+  async function keep(): Promise<void> {
+    if (!mayChange()) return;
+    const answer = await fetch(`/api/shows/${show.id}/print`, { method: 'POST' }).catch(() => null);
+    if (!answer?.ok) toast.error('Not noted as printed: the server cannot be reached. Try again.');
+    else {
+      const { revision: at } = (await answer.json()) as { revision: number };
+      toast(`Revision ${at} is noted as printed. What changes from here on is marked.`);
+      await invalidate(() => true);
+    }
+  }
+
+  function tick(key: string, on: boolean): void {
+    if (mayChange()) void ticked.put(key, on);
+  }
+</script>
+
+<main class="pb-16">
+  <h1 class="sr-only">{show.name}: paper</h1>
+  <div class="no-print flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-base-300 px-5 py-2.5 max-sm:px-3.5">
+    <nav aria-label="Sheets" class="flex min-w-0 gap-1 overflow-x-auto max-sm:-mx-2">
+      {#each VIEWS as [id, name] (id)}
+        <button
+          type="button"
+          class="rounded-lg px-2.5 py-1.5 whitespace-nowrap {view === id
+            ? 'bg-base-200 font-semibold'
+            : 'text-quiet hover:text-base-content'}"
+          aria-current={view === id ? 'page' : undefined}
+          onclick={() => (view = id)}>{name}</button
+        >
+      {/each}
+    </nav>
+    <div class="ml-auto flex flex-wrap items-center gap-2">
+      {#if printed && sheet}
+        <label class="flex cursor-pointer items-center gap-2 text-quiet">
+          <input type="checkbox" class="checkbox checkbox-sm" bind:checked={marks} />
+          mark what changed since revision {printed.revision}, {stamp}
+        </label>
+      {/if}
+      <select class="select w-24 select-sm" aria-label="Paper size" bind:value={size}>
+        <option value="A4">A4</option>
+        <option value="LETTER">Letter</option>
+      </select>
+      <a
+        class="btn btn-sm {waiting ? 'btn-disabled' : ''}"
+        href={pdfOf(view)}
+        target="_blank"
+        rel="noopener"
+        aria-disabled={waiting}
+        title={waiting ? 'Changes are still being saved' : undefined}>PDF</a
+      >
+      <a
+        class="btn btn-sm {waiting ? 'btn-disabled' : ''}"
+        href={pdfOf('all')}
+        target="_blank"
+        rel="noopener"
+        aria-disabled={waiting}
+        title={waiting ? 'Changes are still being saved' : 'Every sheet, cards and labels, one after the other'}
+        >All as PDF</a
+      >
+      {#if sheet}<button type="button" class="btn btn-sm" onclick={() => void csv()}>CSV</button>{/if}
+      <button type="button" class="btn btn-sm" onclick={() => window.print()}>Print</button>
+      <button type="button" class="btn btn-outline btn-primary btn-sm" onclick={() => void keep()}
+        >Note as printed</button
+      >
+    </div>
+  </div>
+  {#if Object.keys(plan.lines).length === 0}
+    <p class="px-5 py-16 text-center text-quiet">
+      No lines yet, so there is nothing to print. <a class="text-primary underline" href="/show/{show.id}">Say one</a>.
+    </p>
+  {:else}
+    <div class="px-5 pt-4 max-sm:px-2">
+      <article class="paper" data-sheet={view}>
+        <header class="flex justify-between gap-4 text-[0.86em]">
+          <strong>{show.name}</strong><span>revision {session.revision}</span>
+        </header>
+        {#if sheet}
+          <PaperSheet {sheet} since={before && printed ? printed.revision : null} ticked={ticked.set} ontick={tick} />
+        {:else if view === 'cards'}
+          <PaperCards cards={cardsOf(input)} />
+        {:else}
+          <PaperLabels labels={labelsOf(input)} address="{page.url.origin}/show/{show.id}?line=" />
+        {/if}
+      </article>
+    </div>
+  {/if}
+</main>

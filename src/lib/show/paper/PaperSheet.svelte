@@ -1,0 +1,82 @@
+<script lang="ts">
+  import type { Sheet } from '$core/paper/types';
+
+  interface Props {
+    sheet: Sheet;
+    /** Revision that marks are against. */
+    since: number | null;
+    ticked: ReadonlySet<string>;
+    ontick: (key: string, on: boolean) => void;
+  }
+  const { sheet, since, ticked, ontick }: Props = $props();
+  const total = $derived(sheet.columns.reduce((sum, c) => sum + c.wide, 0));
+  const TICK = '☐';
+  const keyOf = (row: string): string => `${sheet.id}/${row}`.slice(0, 200);
+  const MARKS = { new: '+', changed: '•' } as const;
+  const lists = $derived(sheet.groups.some((g) => g.rows.some((r) => r.cells.includes(TICK))));
+  const count = $derived.by(() => {
+    const all = sheet.groups.flatMap((g) => g.rows).filter((r) => r.cells.includes(TICK));
+    return { all: all.length, done: all.filter((r) => ticked.has(keyOf(r.key))).length };
+  });
+</script>
+
+<h2 class="text-[1.6em] font-bold">{sheet.title}</h2>
+<p class="text-[0.93em]">
+  {sheet.note}
+  {#if lists && count.all > 0}<span data-ticked>{count.done} of {count.all} ticked off.</span>{/if}
+  {#if since !== null}<span data-legend>+ new, • changed since revision {since}.</span>{/if}
+  {#if sheet.gone && sheet.gone.length > 0}<span data-gone>Gone since: {sheet.gone.join('; ')}.</span>{/if}
+</p>
+{#each sheet.groups as group (group.name)}
+  <section class="pt-3">
+    <h3 class="font-bold">{group.name}</h3>
+    <div class="overflow-x-auto">
+      <table class="w-full table-fixed {sheet.columns.length > 5 ? 'max-sm:min-w-[640px]' : ''}">
+        <colgroup>
+          {#if since !== null}<col style:width="3%" />{/if}
+          {#each sheet.columns as column, k (k)}<col style:width="{(column.wide / total) * 97}%" />{/each}
+        </colgroup>
+        <thead>
+          <tr>
+            {#if since !== null}<th><span class="sr-only">Mark</span></th>{/if}
+            {#each sheet.columns as column, k (k)}
+              <th class={column.align === 'right' ? 'text-right' : 'text-left'} scope="col"
+                >{#if column.head}{column.head}{:else}<span class="sr-only">Tick or number</span>{/if}</th
+              >
+            {/each}
+          </tr>
+        </thead>
+        <tbody>
+          {#each group.rows as row (row.key)}
+            {@const done = ticked.has(keyOf(row.key))}
+            <tr class={done ? 'opacity-50' : ''} data-mark={row.mark}>
+              {#if since !== null}
+                <td class="font-bold"
+                  >{#if row.mark}<span aria-hidden="true">{MARKS[row.mark]}</span><span class="sr-only">{row.mark}</span
+                    >{/if}</td
+                >
+              {/if}
+              {#each row.cells as text, k (k)}
+                <td class={sheet.columns[k].align === 'right' ? 'text-right' : ''}>
+                  {#if text === TICK}
+                    <input
+                      type="checkbox"
+                      class="size-5 accent-black"
+                      checked={done}
+                      aria-label="Done: {row.cells.filter((c) => c !== TICK && c !== '').join(', ')}"
+                      onchange={(e) => {
+                        ontick(keyOf(row.key), e.currentTarget.checked);
+                        // Who may only look sees it as it is.
+                        e.currentTarget.checked = ticked.has(keyOf(row.key));
+                      }}
+                    />
+                  {:else}{text}{/if}
+                </td>
+              {/each}
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  </section>
+{/each}

@@ -1,0 +1,176 @@
+<script lang="ts">
+  import { unlessTyping } from '$lib/ui/keys';
+  import { preloadCode } from '$app/navigation';
+  import type { Kit } from '$core/kit/schema';
+  import type { Plan } from '$core/plan/schema';
+  import Header from '$lib/ui/Header.svelte';
+  import NotMerged from '$lib/ui/NotMerged.svelte';
+  import { CatchingUp } from '$lib/live/catching-up';
+  import { Feed } from '$lib/live/feed';
+  import { Presence } from '$lib/live/presence.svelte';
+  import Whereabouts from '$lib/live/Whereabouts.svelte';
+  import { browserRows } from '$lib/outbox/browser-rows';
+  import { editText } from '$core/words/faults';
+  import { page } from '$app/state';
+  import { onMount, type Snippet, untrack } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { tinykeys } from 'tinykeys';
+  import { provideShow, type Show } from './context';
+  import { Judging } from './judging.svelte';
+  import { ShowSession } from './session.svelte';
+  import type { SentEdit } from '$lib/protocol/edits';
+
+  interface Props {
+    data: {
+      id: string;
+      name: string;
+      plan: Plan;
+      revision: number;
+      log: SentEdit[];
+      crewKit: Kit;
+      guest: boolean;
+      mayChange: boolean;
+    };
+    children: Snippet;
+  }
+  const { data, children }: Props = $props();
+
+  const session = untrack(() => new ShowSession(data.id, data, browserRows));
+  const feed = untrack(() => new Feed(`/api/shows/${data.id}/live`));
+  const presence = untrack(() => new Presence(data.id, feed));
+  let crewKit = $state.raw(untrack(() => data.crewKit));
+  const kitNews = new CatchingUp(async () => {
+    const answer = await fetch('/api/kit');
+    if (answer.ok) crewKit = ((await answer.json()) as { kit: Kit }).kit;
+  });
+  let judging = $state.raw<Judging>();
+  let help = $state.raw<(() => void) | null>(null);
+  /** The line that is open in the view that is shown. */
+  let at = $state<string | null>(null);
+
+  const show: Show = provideShow({
+    id: untrack(() => data.id),
+    get name() {
+      return data.name;
+    },
+    session,
+    get judging() {
+      return judging;
+    },
+    get crewKit() {
+      return crewKit;
+    },
+    feed,
+    rows: browserRows,
+    presence,
+    mayChange: untrack(() => data.mayChange),
+    undo: () => announce(session.undo(), 'Undone'),
+    redo: () => announce(session.redo(), 'Redone'),
+    get help() {
+      return help;
+    },
+    set help(open) {
+      help = open;
+    },
+    set at(line: string | null) {
+      at = line;
+    }
+  });
+  const STATUS = {
+    saved: 'Saved',
+    saving: 'Saving …',
+    retrying: 'Not saved, retrying',
+    'signed-out': 'Not saved: signed out',
+    gone: 'This show was deleted'
+  } as const;
+
+  onMount(() => {
+    judging = new Judging();
+    void session.open(feed);
+    if (!data.guest) {
+      kitNews.follow(feed, 'kit', () => true);
+      presence.open();
+    }
+    feed.open();
+    // The other views are at hand when the server is not.
+    void Promise.allSettled(
+      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/earth', '/trace', '/listen', '/compare/x'].map((to) =>
+        preloadCode(`/show/${data.id}${to}`)
+      )
+    );
+    // An open dialog has its own keys.
+    const when = (act: () => void) => {
+      const free = unlessTyping(act);
+      return (event: KeyboardEvent): void => {
+        if (!document.querySelector('dialog[open]')) free(event);
+      };
+    };
+    const stop = tinykeys(window, {
+      '$mod+z': when(show.undo),
+      '$mod+Shift+z': when(show.redo),
+      '$mod+Shift+Z': when(show.redo),
+      '$mod+y': when(show.redo)
+    });
+    return () => {
+      stop();
+      session.close();
+      presence.close();
+      kitNews.close();
+      feed.close();
+      judging?.close();
+    };
+  });
+
+  $effect(() => {
+    const [, , , view = ''] = page.url.pathname.split('/');
+    if (!data.guest) presence.at(view, at ?? (view === 'compare' ? (page.params.line ?? null) : null));
+  });
+  $effect(() => void judging?.judge(session.plan));
+  $effect(() => {
+    if (!session.trouble) return;
+    toast.error(session.trouble);
+    session.trouble = null;
+  });
+
+  function announce(what: string | null, how: string): void {
+    if (what) toast(`${how}: ${what}`);
+    else toast('Nothing more there.');
+  }
+</script>
+
+<Header
+  show={{ id: data.id, name: data.name }}
+  guest={data.guest}
+  status={data.mayChange ? STATUS[session.save] : 'Looking only'}
+  statusTone={['retrying', 'signed-out', 'gone'].includes(session.save) ? 'text-warning font-semibold' : 'text-quiet'}
+  onhelp={help ?? undefined}
+>
+  {#snippet extra()}
+    <Whereabouts others={presence.others} lineName={(id) => session.plan.lines[id]?.name ?? null} />
+    {#if data.mayChange}
+      <button
+        type="button"
+        class="text-quiet hover:text-base-content disabled:opacity-40"
+        disabled={session.history.undo.length === 0}
+        onclick={show.undo}>Undo</button
+      >
+      <button
+        type="button"
+        class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden"
+        disabled={session.history.redo.length === 0}
+        onclick={show.redo}>Redo</button
+      >
+    {/if}
+  {/snippet}
+</Header>
+{#if session.save === 'signed-out'}
+  <p class="border-b border-warning px-5 py-2" role="alert">
+    You are signed out. What you changed waits in this browser.
+    <a class="underline" href="/sign-in?to=/show/{data.id}" data-sveltekit-reload>Sign in</a>, and it is saved.
+  </p>
+{/if}
+<NotMerged
+  items={session.aside.map(({ item, why }) => ({ id: item.edit.id, what: editText(item.edit), why }))}
+  ondecide={(k, mine) => session.decide(k, mine)}
+/>
+{@render children()}

@@ -1,0 +1,115 @@
+import type { Remedy } from '$core/advise/remedies';
+import type { Hints } from '$core/advise/hints';
+import type { Cause } from '$core/linecheck/cause';
+import type { ReadValues } from '$core/linecheck/merge';
+import type { PairCause } from '$core/linecheck/pair';
+import type { PairReading } from '$core/linecheck/pair-reading';
+import type { VenueLine } from '$core/linecheck/venue';
+import type { Pair } from '$core/judge/pairs';
+import type { Kit } from '$core/kit/schema';
+import type { LineReport } from '$core/judge/judge';
+import type { Plan } from '$core/plan/schema';
+import type { Influence } from '$core/rig/influence';
+import type { Loop } from '$core/rig/loops';
+import type { Belief, Measured } from '$core/trace/belief';
+import type { Cure } from '$core/trace/cures';
+import type { Answer, Ask } from '$core/trace/infer';
+import type { EarthMap, EarthRing } from '$core/trace/map';
+import type { TraceView } from '$core/trace/view';
+import { proxy, type Remote, wrap } from 'comlink';
+import type { JudgeApi } from './judge.worker';
+
+/** Reports of the lines on screen, kept up to date by a worker so that typing never waits for computing. */
+export class Judging {
+  reports = $state.raw<ReadonlyMap<string, LineReport>>(new Map());
+  /** Set while some line's numbers are older than the plan. */
+  busy = $state(false);
+  failed = $state<string | null>(null);
+  readonly #worker: Worker;
+  readonly #api: Remote<JudgeApi>;
+  #turn = 0;
+
+  constructor() {
+    this.#worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' });
+    this.#worker.onerror = () => (this.failed = 'The computing part of this page failed to load. Reload the page.');
+    this.#api = wrap<JudgeApi>(this.#worker);
+  }
+
+  async judge(plan: Plan): Promise<void> {
+    const turn = ++this.#turn;
+    this.busy = true;
+    try {
+      const ids = await this.#api.judge(
+        plan,
+        proxy((fresh) => {
+          const next = new Map(this.reports);
+          for (const report of fresh) next.set(report.id, report);
+          this.reports = next;
+        })
+      );
+      if (ids && [...this.reports.keys()].some((id) => !ids.includes(id)))
+        this.reports = new Map([...this.reports].filter(([id]) => ids.includes(id)));
+    } catch (error) {
+      this.failed = `The lines could not be computed: ${error instanceof Error ? error.message : String(error)}`;
+    }
+    if (turn === this.#turn) this.busy = false;
+  }
+
+  /** Reports of another plan than the one that is open. */
+  reportsOf(plan: Plan): Promise<LineReport[]> {
+    return this.#api.reportsOf(plan);
+  }
+
+  /** Fetches what an open line will ask for. */
+  ready(): Promise<void> {
+    return this.#api.ready();
+  }
+
+  remedies(plan: Plan, lineId: string, kit: Kit | null): Promise<Remedy[]> {
+    return this.#api.remedies(plan, lineId, kit);
+  }
+
+  hints(plan: Plan, lineId: string): Promise<Hints | null> {
+    return this.#api.hints(plan, lineId);
+  }
+
+  explain(plan: Plan, lineId: string, reading: Pick<ReadValues, 'gainDb' | 'hum' | 'content'>): Promise<Cause[]> {
+    return this.#api.explain(plan, lineId, reading);
+  }
+
+  explainPair(plan: Plan, pair: Pair, read: PairReading): Promise<PairCause[]> {
+    return this.#api.explainPair(plan, pair, read);
+  }
+
+  venue(plan: Plan, seed: number): Promise<VenueLine[]> {
+    return this.#api.venue(plan, seed);
+  }
+
+  loops(plan: Plan, lineId: string): Promise<Loop[]> {
+    return this.#api.loops(plan, lineId);
+  }
+
+  earth(plan: Plan): Promise<EarthMap> {
+    return this.#api.earth(plan);
+  }
+
+  narrowed(plan: Plan, what: Measured): Promise<Record<string, Belief>> {
+    return this.#api.narrowed(plan, what);
+  }
+
+  trace(plan: Plan, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {
+    return this.#api.trace(plan, lineId, answers, skipped);
+  }
+
+  cures(plan: Plan, ring: EarthRing): Promise<Cure[] | null> {
+    return this.#api.cures(plan, ring);
+  }
+
+  influences(plan: Plan, lineId: string, hz: number): Promise<Influence[]> {
+    return this.#api.influences(plan, lineId, hz);
+  }
+
+  close(): void {
+    this.#worker.terminate();
+  }
+}

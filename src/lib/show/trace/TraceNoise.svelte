@@ -1,0 +1,306 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { SOUNDS } from '$core/trace/hypotheses';
+  import { type Answer, type Ask, isTold, TOLD_ASKS, type Word } from '$core/trace/infer';
+  import type { Suspect, TraceView } from '$core/trace/view';
+  import { isComplete, traceLines } from '$core/plan/lines';
+  import { formatNumber } from '$core/units/format';
+  import { CAUTION_TEXTS, sureText } from '$core/words/check';
+  import { causeText, cureOfAsk } from '$core/words/tracing';
+  import { dateTime } from '$lib/ui/when';
+  import { uuid } from '$lib/uuid';
+  import { onMount, untrack } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import { useShow } from '$lib/show/session/context';
+  import { lineName } from '$lib/show/session/edits';
+  import type { TraceRecord } from '$lib/protocol/trace-record';
+  import { type Found, TraceLog } from './trace-log.svelte';
+  import TraceAsks from './TraceAsks.svelte';
+  import TraceOpening from './TraceOpening.svelte';
+  import TraceQuestion from './TraceQuestion.svelte';
+  import TraceSuspects from './TraceSuspects.svelte';
+  import TraceReported from './TraceReported.svelte';
+
+  const { traces: kept }: { traces: readonly Found[] } = $props();
+
+  const show = useShow();
+  const log = untrack(() => new TraceLog(show.id, kept, show.rows));
+  const plan = $derived(show.session.plan);
+  const reports = $derived(show.judging?.reports ?? new Map());
+  const lines = $derived(traceLines(plan).filter((l) => isComplete(plan, l)));
+
+  let lineId = $state<string | null>(null);
+  /** What was asked, in its order; null where it could not be told, or was not done. */
+  let steps = $state.raw<readonly { readonly ask: Ask; readonly answer: Answer | null }[]>([]);
+  /** A test that somebody would rather do than the one that tells most. */
+  let instead = $state<Ask | null>(null);
+  /** What can be said before anything is tried is asked all at once. */
+  let opening = $state(true);
+  let stopped = $state(false);
+  let ended = $state(false);
+  let view = $state.raw<TraceView | null>(null);
+  let failed = $state(false);
+
+  const answers = $derived(steps.flatMap((s) => s.answer ?? []));
+  const skipped = $derived(steps.flatMap((s) => (s.answer ? [] : [s.ask])));
+  const line = $derived(lines.find((l) => l.id === lineId) ?? null);
+  const name = (s: Pick<Suspect, 'code' | 'of'>): string => (line ? causeText(plan, line, s) : '');
+  const question = $derived(view?.questions.find((q) => q.ask === instead) ?? view?.questions[0] ?? null);
+  const [best] = $derived(view?.suspects ?? []);
+  const over = $derived(view !== null && (ended || view.done !== null || !question));
+
+  const KEY = $derived(`guanxi-trace-${show.id}`);
+  onMount(() => {
+    // A phone that was put away wakes where it was; what was heard elsewhere comes as an answer.
+    try {
+      const state = JSON.parse(localStorage.getItem(KEY) ?? '{}') as {
+        line?: string;
+        steps?: typeof steps;
+        opening?: boolean;
+      };
+      if (state.line) [lineId, steps, opening] = [state.line, state.steps ?? [], state.opening ?? true];
+    } catch {
+      // Nothing kept, or nothing that can be read.
+    }
+    const asked = page.url.searchParams.get('line');
+    const sound = SOUNDS.find((s) => s === page.url.searchParams.get('sound'));
+    if (asked && asked !== lineId) begin(asked);
+    if (sound) say('sound', sound);
+    void log.open(show.feed);
+    return () => log.close();
+  });
+  $effect(() => void (show.at = lineId));
+  $effect(() => {
+    try {
+      if (lineId) localStorage.setItem(KEY, JSON.stringify({ line: lineId, steps, opening }));
+      else localStorage.removeItem(KEY);
+    } catch {
+      // A browser that keeps nothing traces all the same.
+    }
+  });
+
+  let turn = 0;
+  $effect(() => {
+    const now = ++turn;
+    if (!lineId) view = null;
+    else
+      void show.judging
+        ?.trace(plan, lineId, [...answers], [...skipped])
+        .then((found) => now === turn && ((view = found), (failed = found === null)))
+        .catch(() => now === turn && (failed = true));
+  });
+
+  function begin(id: string | null): void {
+    lineId = id;
+    steps = [];
+    instead = null;
+    opening = true;
+    ended = false;
+    failed = false;
+    view = null;
+    window.scrollTo({ top: 0 });
+  }
+  /** @param is null where it could not be told */
+  function take(ask: Ask, is: Word | null): void {
+    steps = [...steps, { ask, answer: is === null ? null : ({ ask, is } as Answer) }];
+    instead = null;
+    window.scrollTo({ top: 0 });
+  }
+  function say(ask: Ask, is: Word | null): void {
+    const others = steps.filter((s) => s.ask !== ask);
+    steps = is === null ? others : [...others, { ask, answer: { ask, is } as Answer }];
+  }
+  /** What was left out is not asked again, but for the other lines: those can be listened to. */
+  function go(): void {
+    const left = TOLD_ASKS.filter((ask) => ask !== 'lines' && !steps.some((s) => s.ask === ask));
+    steps = [...steps, ...left.map((ask) => ({ ask, answer: null }))];
+    opening = false;
+    window.scrollTo({ top: 0 });
+  }
+  function back(): void {
+    if (ended) ended = false;
+    else if (steps.every((s) => isTold(s.ask))) [opening, steps] = [true, steps.filter((s) => s.answer)];
+    else steps = steps.slice(0, -1);
+  }
+  async function write(): Promise<void> {
+    if (!line || !best) return;
+    const record: TraceRecord = {
+      id: uuid(),
+      lineId: line.id,
+      at: new Date().toISOString(),
+      answers: [...answers],
+      cause: name(best),
+      share: best.share,
+      note: ''
+    };
+    if (!show.mayChange) return void toast.error('You may look at this show, not change it.');
+    await log.write(record);
+    toast('Written in the log of this show.');
+    begin(null);
+  }
+</script>
+
+<main class="mx-auto max-w-[980px] px-4 pt-3 pb-28">
+  <h1 class="sr-only">{show.name}: trace a noise</h1>
+  {#if stopped}
+    <section class="mx-auto max-w-[560px] rounded-[9px] border-2 border-danger px-4 py-4" role="alert">
+      <h2 class="text-[1.5em] font-bold">Stop.</h2>
+      <p class="pt-2">
+        Keep away from it, and keep others away. Switch its supply off where that is safe; touch nothing metal.
+      </p>
+      <p class="pt-2">
+        A tingle, smoke or heat is no hum: someone licensed has to look at the supply before anything goes on.
+      </p>
+      <button type="button" class="btn mt-4 min-h-12" onclick={() => (stopped = false)}>It has been seen to</button>
+    </section>
+  {:else if !line}
+    <div class="grid gap-x-10 gap-y-6 md:grid-cols-2">
+      <section>
+        <h2 class="text-[1.5em] font-bold">Which line makes the noise?</h2>
+        <p class="text-quiet">The loudest will do. {CAUTION_TEXTS.tingle}</p>
+        <ul class="mt-3 grid gap-2">
+          {#each lines as l (l.id)}
+            {@const hum = reports.get(l.id)?.hum}
+            <li>
+              <button
+                type="button"
+                class="btn h-auto min-h-14 w-full justify-between gap-3 px-4 py-2"
+                onclick={() => begin(l.id)}
+                ><span>{l.info?.channel ? `${l.info.channel}  ` : ''}{lineName(l)}</span>{#if hum}<span
+                    class="num text-[0.86em] font-normal text-quiet"
+                    >hum foreseen {formatNumber(hum.below)} dB under</span
+                  >{/if}</button
+              >
+            </li>
+          {:else}
+            <li class="py-8 text-quiet">
+              No complete line yet. <a class="text-primary underline" href="/show/{show.id}">Say one</a>.
+            </li>
+          {/each}
+        </ul>
+      </section>
+      <section>
+        <h2 class="heading border-b border-base-300 pb-1">Found before</h2>
+        <ul>
+          {#each log.list as r (r.id)}
+            <li class="border-b border-base-300 py-2 leading-snug" data-found>
+              <span class="font-semibold">{plan.lines[r.lineId]?.name ?? 'A line that is gone'}</span>: {r.cause}
+              <span class="block text-[0.93em] text-quiet"
+                >{sureText(r)}, {r.answers.length}
+                {r.answers.length === 1 ? 'answer' : 'answers'}, {dateTime(r.at)}{r.by ? `, ${r.by}` : ''}</span
+              >
+            </li>
+          {:else}
+            <li class="py-2 text-quiet">Nothing yet. What is found is kept here.</li>
+          {/each}
+        </ul>
+        <p class="pt-3 text-quiet">
+          A recording of it, or the microphone: <a class="underline" href="/show/{show.id}/listen">listen to it</a>. To
+          practise without a stage: <a class="underline" href="/drill">drill</a>.
+        </p>
+      </section>
+    </div>
+  {:else}
+    <div class="flex items-center justify-between gap-3 pb-2">
+      <p class="min-w-0 truncate">
+        <span class="font-bold">{lineName(line)}</span>
+        <span class="text-quiet max-sm:hidden">{answers.length} answered</span>
+      </p>
+      <div class="flex gap-1">
+        <button type="button" class="btn min-h-12 btn-ghost px-2.5" disabled={opening} onclick={back}>Back</button>
+        <button type="button" class="btn min-h-12 btn-ghost px-2.5" onclick={() => begin(null)}>Another line</button>
+      </div>
+    </div>
+    {#if failed}
+      <p class="py-10 text-center" role="alert">
+        This line cannot be solved as it is planned. Look at it <a
+          class="underline"
+          href="/show/{show.id}?line={line.id}">on the board</a
+        >.
+      </p>
+    {:else if !view}
+      <p class="py-10 text-center text-quiet" aria-live="polite">Solving what it may be …</p>
+    {:else}
+      <div class="grid gap-x-10 gap-y-6 md:grid-cols-[1.3fr_1fr]">
+        <div>
+          {#if opening}
+            <TraceOpening told={view.told} {answers} mainsHz={plan.policy.mainsHz} onsay={say} ongo={go} />
+          {:else if over && best}
+            <section data-cause={best.id}>
+              <p class="text-quiet">
+                {view.done === 'sure' ? 'Sure enough' : 'As far as can be told'}: {sureText(best)}, {formatNumber(
+                  best.share * 100
+                )} %
+              </p>
+              <h2 class="text-[1.6em] leading-snug font-bold">{name(best)}</h2>
+              <h3 class="heading mt-4 border-b border-base-300 pb-1">What quietens it</h3>
+              <ol>
+                {#each view.quiets as q (q.ask)}
+                  <li class="flex items-baseline justify-between gap-3 border-b border-base-300 py-2 leading-snug">
+                    <span>{cureOfAsk(q.ask)}</span><span class="num whitespace-nowrap"
+                      >{formatNumber(Math.max(q.db, -90))} dB</span
+                    >
+                  </li>
+                {:else}
+                  <li class="py-2 leading-snug">
+                    {best.code === 'low-level'
+                      ? 'Bring the level up at its source or its box, and the gain down.'
+                      : 'Nothing that was tried here. Look at all ways of the line, and at the map of earths.'}
+                  </li>
+                {/each}
+              </ol>
+              <p class="flex flex-wrap gap-x-4 pt-3">
+                <a class="underline" href="/show/{show.id}/earth?line={line.id}">Map of earths</a>
+                <a class="underline" href="/show/{show.id}?line={line.id}">On the board</a>
+              </p>
+              <div class="mt-4 grid gap-2">
+                <button
+                  type="button"
+                  class="btn min-h-14 btn-primary"
+                  disabled={!show.mayChange}
+                  onclick={() => void write()}>Write it in the log</button
+                >
+                {#if view.questions.length > 0 && ended}
+                  <button type="button" class="btn min-h-12" onclick={() => (ended = false)}>Go on asking</button>
+                {/if}
+              </div>
+            </section>
+          {:else if question}
+            {#key question.ask}
+              <TraceQuestion
+                {question}
+                {name}
+                onanswer={(is) => take(question.ask, is)}
+                onskip={() => take(question.ask, null)}
+              />
+            {/key}
+            <details class="mt-4">
+              <summary class="min-h-12 cursor-pointer py-3 text-quiet">Something else, or enough</summary>
+              <TraceAsks
+                questions={view.questions.filter((q) => q.ask !== question.ask)}
+                figure={(q) => `${formatNumber(q.bits, 1)} bit`}
+                onpick={(ask) => (instead = ask)}
+              />
+              <button type="button" class="btn mt-2 min-h-12 w-full" onclick={() => (ended = true)}
+                >Enough: what is it?</button
+              >
+            </details>
+          {/if}
+        </div>
+        <div>
+          <TraceSuspects suspects={view.suspects} {name} />
+          {#if answers.length > 0}
+            <TraceReported title="Told so far" told={steps.filter((s) => s.answer)} />
+          {/if}
+        </div>
+      </div>
+    {/if}
+    <div class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-100">
+      <div class="mx-auto max-w-[980px] px-4 py-2.5">
+        <button type="button" class="btn min-h-12 w-full border-2 border-danger" onclick={() => (stopped = true)}
+          >A tingle, smoke or heat</button
+        >
+      </div>
+    </div>
+  {/if}
+</main>

@@ -1,0 +1,26 @@
+<script lang="ts">
+  interface Props {
+    /** What was to be done, and why it was not. */
+    items: readonly { readonly id: string; readonly what: string; readonly why: string }[];
+    ondecide: (index: number, mine: boolean) => void;
+  }
+  /** Changes that no longer fit what others did: nothing is lost until a person has decided. */
+  const { items, ondecide }: Props = $props();
+</script>
+
+{#if items.length > 0}
+  <section
+    class="mx-5 mt-3 rounded-[9px] border border-warning bg-card px-4 py-2.5 max-sm:mx-3.5"
+    aria-label="Changes that did not fit"
+  >
+    {#each items as item, k (item.id)}
+      <p class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
+        <span><strong>Not merged:</strong> {item.what}. {item.why}</span>
+        <span class="ml-auto flex gap-2">
+          <button type="button" class="btn btn-primary btn-sm" onclick={() => ondecide(k, true)}>Do it anyway</button>
+          <button type="button" class="btn btn-sm" onclick={() => ondecide(k, false)}>Keep what is there</button>
+        </span>
+      </p>
+    {/each}
+  </section>
+{/if}
