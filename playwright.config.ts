@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.test.ts',
-  workers: 1,
+  // A server each; the machine has two cores.
+  workers: 2,
   // What hangs is told by what it waits for; how long a whole test takes is a matter of the machine.
   timeout: 300_000,
   expect: { timeout: 30_000 },

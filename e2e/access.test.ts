@@ -1,7 +1,8 @@
 import { expect, expectAccessible, freshShow, row, test } from './app';
 
 for (const theme of ['light', 'dark'] as const) {
-  test(`nothing for axe to find, ${theme}`, async ({ page, app, path }) => {
+  test(`nothing for axe to find, ${theme}`, async ({ page, app, path, meant }) => {
+    meant(/404 GET \/nowhere/);
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
     await page.goto(path('/'));
     await expectAccessible(page);

@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, type BrowserContext, type BrowserContextOptions, expect, type Page } from '@playwright/test';
 import { freePort } from '../scripts/lib/ports.mjs';
 import { startServer, stopServer } from '../scripts/lib/server.mjs';
 
@@ -30,7 +30,26 @@ export class App {
   }
 }
 
-export const test = base.extend<{ path: (to: string) => string; troubles: string[] }, { app: App }>({
+/** What a page complains of: errors, policy violations, requests that were refused or failed. */
+function listenTo(context: BrowserContext, found: string[]): void {
+  context.on('weberror', (error) => found.push(error.error().message));
+  context.on('console', (m) => {
+    // What a failed request leaves in the console is told below, with its address.
+    if (m.type() === 'error' && !/Failed to load resource|net::ERR/.test(m.text())) found.push(m.text());
+  });
+  context.on('response', (r) => {
+    if (r.status() >= 400) found.push(`${r.status()} ${r.request().method()} ${new URL(r.url()).pathname}`);
+  });
+}
+
+type Fixtures = {
+  path: (to: string) => string;
+  /** Names troubles that a test means to make; all others fail it. */
+  meant: (...troubles: RegExp[]) => void;
+  /** Another device: a browser that shares nothing with the page. Its troubles count as well. */
+  device: (options?: BrowserContextOptions) => Promise<BrowserContext>;
+};
+export const test = base.extend<Fixtures & { troubles: { found: string[]; meant: RegExp[] } }, { app: App }>({
   app: [
     async ({}, use) => {
       const app = new App();
@@ -41,15 +60,26 @@ export const test = base.extend<{ path: (to: string) => string; troubles: string
     { scope: 'worker' }
   ],
   path: async ({ app }, use) => use((to) => `${app.url}${to}`),
-  /** Errors and policy violations that the page reports; each test ends by finding none. */
-  troubles: async ({ page }, use) => {
-    const found: string[] = [];
-    page.on('pageerror', (error) => found.push(error.message));
-    page.on('console', (m) => {
-      if (m.type() === 'error' && !/Failed to load resource|net::ERR/.test(m.text())) found.push(m.text());
+  /** Automatic: each test ends by finding no trouble that it did not mean. */
+  troubles: [
+    async ({ context }, use) => {
+      const troubles = { found: [] as string[], meant: [] as RegExp[] };
+      listenTo(context, troubles.found);
+      await use(troubles);
+      expect(troubles.found.filter((t) => !troubles.meant.some((m) => m.test(t)))).toEqual([]);
+    },
+    { auto: true }
+  ],
+  meant: async ({ troubles }, use) => use((...some) => void troubles.meant.push(...some)),
+  device: async ({ browser, troubles }, use) => {
+    const made: BrowserContext[] = [];
+    await use(async (options) => {
+      const context = await browser.newContext(options);
+      listenTo(context, troubles.found);
+      made.push(context);
+      return context;
     });
-    await use(found);
-    expect(found).toEqual([]);
+    for (const context of made) await context.close();
   }
 });
 export { expect };

@@ -4,8 +4,7 @@ import { done, name, openCheck, passSteps, PHONE } from './checking';
 
 test('on a phone: four lines against the stand-in venue, its faults explained and told afterwards', async ({
   page,
-  app,
-  troubles
+  app
 }) => {
   await page.setViewportSize(PHONE);
   await freshShow(page, app.url, 'The Salt Road');
@@ -41,7 +40,6 @@ test('on a phone: four lines against the stand-in venue, its faults explained an
   await page.getByRole('button', { name: 'All lines' }).click();
   await page.getByLabel('Read off the stand-in').uncheck();
   await expect(page.locator('[data-progress]')).toHaveText('0 of 12 done');
-  expect(troubles).toEqual([]);
 });
 
 test('readings queue while the network is gone, arrive later, and another screen sees them at once', async ({

@@ -6,12 +6,15 @@ import { inviteBy, joined, ownApp, PASSWORD, sender } from './door';
 const link = (page: Page) => page.getByLabel('Link', { exact: true });
 
 test('from open on this machine to a crew: first account, a phone by its code, an invitation, a link, and each taken back', async ({
-  browser
+  device,
+  meant
 }) => {
+  // A wrong password, a code that was used, and what a phone asks for after it was signed out.
+  meant(/40[01] POST \/api\/auth/, /401 \w+ \/api\/shows/);
   const { app, sql, end } = await ownApp();
   try {
     const { url } = app;
-    const desk = await (await browser.newContext({ colorScheme: 'light' })).newPage();
+    const desk = await (await device({ colorScheme: 'light' })).newPage();
     // No accounts: in without a password, and told so.
     await desk.goto(url);
     await expect(desk.getByText('Everybody at this machine is in without a password')).toBeVisible();
@@ -32,7 +35,7 @@ test('from open on this machine to a crew: first account, a phone by its code, a
     expect((await sql`select name, role from person`).map((p) => [p.name, p.role])).toEqual([['Mira', 'owner']]);
 
     // Now nobody else is in: neither by page nor by hand.
-    const stranger = await (await browser.newContext()).newPage();
+    const stranger = await (await device()).newPage();
     await stranger.goto(`${url}/kit`);
     await expect(stranger.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     await expectAccessibleInBoth(stranger);
@@ -56,7 +59,7 @@ test('from open on this machine to a crew: first account, a phone by its code, a
     const code = await link(desk).inputValue();
     await expectAccessibleInBoth(desk);
     await desk.getByRole('button', { name: 'Close' }).click();
-    const held = await browser.newContext({ viewport: PHONE, colorScheme: 'dark' });
+    const held = await device({ viewport: PHONE, colorScheme: 'dark' });
     const phone = await held.newPage();
     await phone.goto(code);
     await expectAccessibleInBoth(phone);
@@ -96,7 +99,7 @@ test('from open on this machine to a crew: first account, a phone by its code, a
     await desk.getByRole('button', { name: 'A reader' }).click();
     const invite = await link(desk).inputValue();
     await desk.getByRole('button', { name: 'Close' }).click();
-    const rosa = await (await browser.newContext()).newPage();
+    const rosa = await (await device()).newPage();
     await rosa.goto(invite);
     await rosa.getByLabel('Your name').fill('Rosa');
     await rosa.getByLabel('Email').fill('rosa@example.org');
@@ -135,13 +138,13 @@ test('from open on this machine to a crew: first account, a phone by its code, a
 });
 
 test('on an address that others reach, nobody is in before the first account, and guessing is slowed down', async ({
-  browser
+  device
 }) => {
   // Loopback still, but not one of the names under which everybody at the machine is let in.
   const { app, sql, end } = await ownApp('127.0.0.2');
   try {
     const { url } = app;
-    const { request } = await browser.newContext();
+    const { request } = await device();
     const send = sender(request, url);
     expect((await send('GET', '/kit')).headers().location).toMatch(/^\/sign-in/);
     expect((await send('GET', '/api/kit')).status()).toBe(401);
@@ -169,12 +172,12 @@ test('on an address that others reach, nobody is in before the first account, an
 });
 
 test('a session cookie is for the server alone, a password is kept as a hash, and no secret of a link is kept', async ({
-  browser
+  device
 }) => {
   const { app, sql, end } = await ownApp();
   try {
     const { url } = app;
-    const context = await browser.newContext();
+    const context = await device();
     const token = await inviteBy(context.request, url, 'owner');
     const send = sender(context.request, url);
     const made = await send('POST', '/api/auth/sign-up/email', {
@@ -205,17 +208,18 @@ test('a session cookie is for the server alone, a password is kept as a hash, an
 });
 
 test('an evening: a phone by its code, four lines on the stand-in, a picture, the network gone and back, and next week', async ({
-  browser
+  browser,
+  device
 }) => {
   const { app, sql, end } = await ownApp();
   try {
     const { url } = app;
-    const open = await browser.newContext();
+    const open = await device();
     const mira = await joined(browser, url, await inviteBy(open.request, url, 'owner'), 'Mira');
     const desk = await mira.newPage();
     await desk.goto(`${url}/crew`);
     await desk.getByRole('button', { name: 'Add a device' }).click();
-    const held = await browser.newContext({ viewport: PHONE, colorScheme: 'dark' });
+    const held = await device({ viewport: PHONE, colorScheme: 'dark' });
     const phone = await held.newPage();
     await phone.goto(await link(desk).inputValue());
     await phone.getByRole('button', { name: 'Join' }).click();

@@ -53,6 +53,7 @@ test('the same message twice, and a batch that breaks in the middle', async ({ p
         revision: number;
         accepted: string[];
         conflict: { id: string } | null;
+        edits: { revision: number }[];
         plan: Plan | null;
       })
     };
@@ -63,7 +64,10 @@ test('the same message twice, and a batch that breaks in the middle', async ({ p
   const [good, bad, later] = [set(b, two.metres, 60), set(a, one.metres, 70), set(b, 60, 61)];
   const broken = await push(1, [good, bad, later]);
   expect(broken).toMatchObject({ status: 409, revision: 2, accepted: [good.edit.id], conflict: { id: bad.edit.id } });
-  expect(broken.plan!.cables[b].metres).toBe(60);
+  // What was done since comes along, one by one.
+  expect(broken.edits.map((e) => e.revision)).toEqual([2]);
+  const now = (await (await page.request.get(path(`/api/shows/${id}`))).json()) as { plan: Plan };
+  expect(now.plan.cables[b].metres).toBe(60);
 });
 
 test('with the keyboard alone: reach the line, its parts and its remedies by Tab, and see where the focus is', async ({

@@ -59,25 +59,29 @@ test('an answer lost on the way does not double the edit', async ({ page, app })
   });
   await setLead(page, 'Pump organ', /^2.m$/, '5 m');
   await saved(page);
-  expect(lost).toBeGreaterThan(1);
+  expect(lost).toBeGreaterThan(0);
   const { revision } = (await (await page.request.get(`${app.url}/api/shows/${id}`)).json()) as { revision: number };
   expect(revision).toBe(1);
 });
 
-test('two people: different things merge, the same thing asks', async ({ context, page, app }) => {
+test('two people: different things merge, the same thing asks', async ({ context, page, app, meant }) => {
+  meant(/409 POST .*edits/);
   const id = await freshShow(page, app.url, 'The Salt Road');
   const other = await context.newPage();
   await other.goto(`${app.url}/show/${id}`);
   await settled(other);
   await setLead(other, 'Upright bass', /^3.m$/, '2 m');
   await saved(other);
-  // This page has not heard of it; its edit of another line is rebased, and the other's comes along.
+  // Edits of different lines meet.
   await setLead(page, 'Pump organ', /^2.m$/, '4 m');
   await saved(page);
   await expect(row(page, 'Upright bass').getByRole('button', { name: /^2.m$/ })).toBeVisible();
+  // It hears nothing of this one, so that it can say something against it.
+  await page.route('**/edits*', (route) => route.abort());
   await setLead(other, 'Upright bass', /^2.m$/, '6 m');
   await saved(other);
   await setLead(page, 'Upright bass', /^2.m$/, '1 m');
+  await page.unroute('**/edits*');
   const ask = page.getByRole('region', { name: 'Changes that did not fit' });
   await expect(ask).toContainText('Somebody has changed metres since.');
   await expect(row(page, 'Upright bass').getByRole('button', { name: /^6.m$/ })).toBeVisible();

@@ -3,6 +3,7 @@ import type { LevelClass, Model, PortSpec } from '../gear/types';
 import type { Cable, Plan } from '../plan/schema';
 import { settingsAt } from '../plan/devices';
 import type { LineSolution, Span } from '../rig/solve';
+import type { FactName } from './facts';
 import { type Code, CODES, type Fact, type Finding } from './types';
 
 /** What a check may look at: the plan, the solved line and one cable of it. */
@@ -63,7 +64,12 @@ export function levelHere(c: JoinContext): LevelClass {
 }
 
 /** A finding of the check its code belongs to. */
-export const finding = (code: Code, at: number, rest: Rest, because: readonly Fact[] = []): Finding => ({
+export const finding = <C extends Code>(
+  code: C,
+  at: number,
+  rest: Rest,
+  because: readonly Fact<FactName<C>>[] = []
+): Finding<C> => ({
   code,
   check: CODES[code],
   at,

@@ -229,6 +229,8 @@ function report(plan: Plan, solution: LineSolution, { hum, ties, drawn }: Solved
     }
     return [...stillMarks[at], ground];
   });
+  // What cannot be computed is no silence.
+  if (!hum) findings.push(finding('hum-unknown', -1, { severity: 'care', value: 0, unit: 'none', limit: null }));
   const humDbu = hum ? floor(toDbu(hum.volts)) : null;
   return {
     ...rest,

@@ -27,6 +27,33 @@ function show(...texts: string[]): Plan {
 const KEYS = 'keyboard earthed on Stage, 3 m, passive box, 30 m, mic';
 const MIC = 'dynamic mic, 30 m, mic';
 
+describe('what cannot be computed', () => {
+  const broken = (): Plan => {
+    const plan = show(KEYS, MIC);
+    // A point that nothing ties to anything: no plan that loads has one.
+    plan.supplies.lost = { name: 'Lost', emf: 0, ohm: Infinity, dimmers: false };
+    return plan;
+  };
+  it('is told, and is neither clean nor silent', () => {
+    for (const report of judgePlan(broken())) {
+      expect(report.hum).toBeNull();
+      expect(report.severity).toBe('care');
+      expect(report.findings.filter((f) => f.code === 'hum-unknown')).toHaveLength(1);
+      // All the rest is computed as ever.
+      expect(report.arrives).toBeCloseTo(judgePlan(show(KEYS, MIC)).find((r) => r.id === report.id)!.arrives!, 9);
+    }
+    for (const report of judgePlan(show(KEYS, MIC)))
+      expect(report.findings.some((f) => f.code === 'hum-unknown')).toBe(false);
+  });
+  it('no loops are not the same as loops that cannot be looked for; a mistake of ours is no unsolvable rig', () => {
+    expect(() => new SolvedRig(broken()).loops()).toThrow(/singular|earths/);
+    expect(() => new SolvedRig(broken()).rings()).toThrow(/singular|earths/);
+    const odd = show(KEYS);
+    odd.hosts = null as never;
+    expect(() => judgePlan(odd)).toThrow(TypeError);
+  });
+});
+
 describe('pieces of a rig', () => {
   it('are what cables join: each line in exactly one, with all that hangs on it', () =>
     fc.assert(

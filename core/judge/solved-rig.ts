@@ -1,4 +1,5 @@
 import { CircuitError } from '../solver/network';
+import { SingularError } from '../solver/sparse';
 import { type Domain, domainsOf, isComplete, type Line, scopeKey, sharedKey, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { type Draw, drawn, drawOf } from './budget';
@@ -155,10 +156,10 @@ export class SolvedRig {
     return { pieces, rig: rigHum(this.plan, hums) };
   }
 
-  /** Every ground loop of the rig, those with the most current first. */
+  /** Every ground loop of the rig, those with the most current first. @throws CircuitError where the earths leave it undetermined */
   loops(): Loop[] {
     const { pieces, rig } = this.#joined();
-    if (!rig) return [];
+    if (!rig) throw UNDETERMINED();
     return this.domains
       .flatMap((domain, k) => {
         const { hum } = pieces[k];
@@ -172,10 +173,14 @@ export class SolvedRig {
       .sort((a, b) => b.ampere - a.ampere);
   }
 
-  /** Every ring of ground conductors as it is drawn, none of them opened. @param benches what is known from before; kept up to date */
+  /**
+   * Every ring of ground conductors as it is drawn, none of them opened.
+   * @param benches what is known from before; kept up to date
+   * @throws CircuitError where the earths leave it undetermined
+   */
   rings(benches: Map<string, RingBench | null> = new Map()): Ring[] {
     const { pieces, rig } = this.#joined();
-    if (!rig) return [];
+    if (!rig) throw UNDETERMINED();
     const live = new Set(this.#keys);
     for (const key of benches.keys()) if (!live.has(key)) benches.delete(key);
     return this.domains.flatMap((domain, k) => {
@@ -221,12 +226,14 @@ function totalOf(plan: Plan, line: Line, draws: readonly Draw[]): number {
     : drawn(draws, host, line.info?.act || undefined);
 }
 
-/** Null when the earths themselves cannot be solved. */
+const UNDETERMINED = (): CircuitError => new CircuitError({ code: 'singular', unknown: 'earths' });
+/** Null when the earths themselves cannot be solved; a mistake of our own is none of that. */
 function rigHum(plan: Plan, hums: readonly DomainHum[], rest?: EarthSum): RigHum | null {
   try {
     return new RigHum(plan, hums, rest);
-  } catch {
-    return null;
+  } catch (error) {
+    if (error instanceof SingularError || error instanceof CircuitError) return null;
+    throw error;
   }
 }
 

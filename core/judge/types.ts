@@ -1,5 +1,6 @@
 // Judge: five checks at every join, read off the solved network. Findings are data; no sentence stands here.
 import type { Kind } from '../units/quantity';
+import type { FactName } from './facts';
 
 /** Worst last. */
 export const SEVERITIES = ['clean', 'note', 'care', 'stop', 'danger'] as const;
@@ -69,6 +70,7 @@ export const CODES = {
   'floats-lifted': 'ground',
   'hum-low': 'ground',
   hums: 'ground',
+  'hum-unknown': 'ground',
   'lift-no-help': 'ground',
   'lift-leaks': 'ground',
   'thru-joins': 'ground',
@@ -81,15 +83,15 @@ export type Code = keyof typeof CODES;
 type Unit = 'dB' | 'm' | '×' | 'Ω' | 'V' | 'mA' | 'h' | 'count' | 'none';
 
 /** A number that went into a judgement; `name` is a key for wording. */
-export interface Fact {
-  readonly name: string;
+export interface Fact<N extends FactName = FactName> {
+  readonly name: N;
   readonly kind: Kind | 'dBu' | 'count' | 'id';
   readonly value: number | string;
 }
 
 /** One thing measured at one place, with how good it is. Clean ones are readings too: that is what "after" is compared with. */
-export interface Finding {
-  readonly code: Code;
+export interface Finding<C extends Code = Code> {
+  readonly code: C;
   readonly check: Check;
   /** Index of the cable in the line; −1 for the line as a whole. */
   readonly at: number;
@@ -98,15 +100,22 @@ export interface Finding {
   readonly unit: Unit;
   /** The bound that the severity was taken against; null where there is none. */
   readonly limit: number | null;
-  readonly because: readonly Fact[];
+  readonly because: readonly Fact<FactName<C>>[];
   /** The setting of the show's policy that decided, where one did. */
   readonly school?: 'bridging' | 'unbalanced';
 }
 
-export const fact = (name: string, kind: Fact['kind'], value: number | string): Fact => ({ name, kind, value });
+export const fact = <N extends FactName>(name: N, kind: Fact['kind'], value: number | string): Fact<N> => ({
+  name,
+  kind,
+  value
+});
 
 /** Value of a fact of a finding. @throws when it has none of that name */
-export function factOf(finding: Pick<Finding, 'because' | 'code'>, name: string): number | string {
+export function factOf<C extends Code>(
+  finding: Pick<Finding<C>, 'because' | 'code'>,
+  name: FactName<C>
+): number | string {
   const found = finding.because.find((f) => f.name === name);
   if (!found) throw new Error(`${finding.code} has no ${name}`);
   return found.value;

@@ -41,6 +41,11 @@ const loop = [fact('names', 'id', 'Annex and Stage left')];
 
 /** Every code with its sentence and its few words. */
 const SAID: Record<Code, [Finding, string, string]> = {
+  'hum-unknown': [
+    finding('hum-unknown', 'care', 0),
+    'Hum could not be computed here: something leaves the grounds of the rig undetermined.',
+    'hum not computed'
+  ],
   'half-balanced': [
     finding('half-balanced', 'care', 6, [fact('model', 'id', 'pro-line')]),
     'One leg of the professional line output is led nowhere: half a signal, 6.0 dB less, and no rejection of hum.',

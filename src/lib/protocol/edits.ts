@@ -23,7 +23,6 @@ const KnownEditSchema = z.object({
   by: z.string().nullable(),
   sent: SentEditSchema
 });
-export type KnownEdit = z.infer<typeof KnownEditSchema>;
 
 /** What has been done to a show since a revision: the edits one by one, or the whole plan where they are too many. */
 export const SinceSchema = z.object({

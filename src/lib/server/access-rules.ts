@@ -27,7 +27,8 @@ export const FOR_OWNERS: ReadonlySet<string> = new Set([
 export const OWN_AFFAIRS: ReadonlySet<string> = new Set([
   '/api/crew/devices/[id]',
   '/api/crew/switch',
-  '/api/shows/[id]/here'
+  '/api/shows/[id]/here',
+  '/api/trouble'
 ]);
 const SAFE: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const isSafe = (method: string): boolean => SAFE.has(method);

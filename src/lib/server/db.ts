@@ -35,9 +35,20 @@ export const notify = (channel: string, message: string): Promise<unknown> => {
   return client!.notify(channel, message);
 };
 
-/** Brings the schema up to date. Migrations are read from the folder the server was started in. */
+/** Any number, as long as nothing else on the database locks the same. */
+const STARTING = 7_016_321;
+
+/** Brings the schema up to date, one server at a time. Migrations are read from the folder the server was started in. */
 export async function migrateDb(): Promise<void> {
-  await migrate(db(), { migrationsFolder: 'drizzle' });
+  db();
+  const alone = await client!.reserve();
+  try {
+    await alone`select pg_advisory_lock(${STARTING})`;
+    await migrate(db(), { migrationsFolder: 'drizzle' });
+  } finally {
+    await alone`select pg_advisory_unlock(${STARTING})`.catch(() => undefined);
+    alone.release();
+  }
 }
 
 export async function closeDb(): Promise<void> {

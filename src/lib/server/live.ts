@@ -9,7 +9,7 @@ const listeners = new Map<string, Set<Listener>>();
 let listening: Promise<unknown> | undefined;
 
 /** Calls back for everything new of a crew. @returns ends it */
-export async function watchCrew(crewId: string, heard: Listener): Promise<() => void> {
+async function watchCrew(crewId: string, heard: Listener): Promise<() => void> {
   listening ??= listen(CHANNEL, (message) => {
     const { crew, event } = JSON.parse(message) as { crew: string; event: LiveEvent };
     listeners.get(crew)?.forEach((l) => l(event));

@@ -22,6 +22,8 @@
   import LineRow from './LineRow.svelte';
   import TypeField from './TypeField.svelte';
   import { changedText, openElsewhereText } from '$core/words/live';
+  import { asFailed, type Computed } from '$lib/show/session/failed';
+  import NotComputed from '$lib/ui/NotComputed.svelte';
   import { NEWS } from '$lib/show/session/marks';
   import { useShow } from '$lib/show/session/context';
   import type { Panel } from '$lib/show/dialogs/part-dialog';
@@ -41,7 +43,7 @@
   let editing = $state.raw<Line | null>(null);
   let sort = $state<Sort>('channel');
   let filter = $state<Filter>(null);
-  let remedies = $state.raw<readonly Remedy[] | null>(null);
+  let remedies = $state.raw<Computed<readonly Remedy[]>>(null);
   let hints = $state.raw<Hints | null>(null);
   /** What others do to a line: told for a moment, or as long as they have it open. */
   let now = $state(Date.now());
@@ -64,7 +66,7 @@
   const pairs = $derived(pairsOf(plan, lines, reports));
   /** What the open line shows below its levels: findings, unless something onDemand was asked for. */
   let panel = $state<Panel>(null);
-  let loops = $state.raw<readonly Loop[] | null>(null);
+  let loops = $state.raw<Computed<readonly Loop[]>>(null);
   const tolerance = new ToleranceRun();
   let dialog = $state.raw<
     | { kind: 'device' | 'cable' | 'info' | 'build' | 'own'; id: string; line: string }
@@ -125,7 +127,10 @@
       'Shift+?': when(() => (dialog = { kind: 'keys' })),
       '?': when(() => (dialog = { kind: 'keys' })),
       ...Object.fromEntries(
-        [1, 2, 3, 4, 5].map((n) => [String(n), when(() => remedies?.[n - 1] && apply(remedies[n - 1]))])
+        [1, 2, 3, 4, 5].map((n) => [
+          String(n),
+          when(() => Array.isArray(remedies) && remedies[n - 1] && apply(remedies[n - 1] as Remedy))
+        ])
       )
     });
     document.addEventListener('copy', oncopy);
@@ -162,8 +167,8 @@
       .then((found) => {
         if (key === asked) hints = found ?? null;
       })
-      .catch(() => {
-        if (key === asked) remedies ??= [];
+      .catch((reason: unknown) => {
+        if (key === asked) remedies ??= asFailed(reason, 'remedies');
       });
   });
 
@@ -178,7 +183,7 @@
     void judging
       .loops(plan, openReport.id)
       .then((found) => key === loopsAsked && (loops = found))
-      .catch(() => key === loopsAsked && (loops = []));
+      .catch((reason: unknown) => key === loopsAsked && (loops = asFailed(reason, 'loops')));
   });
 
   /** What the first view does without is fetched right behind it, so that it is there when the server is not. */
@@ -348,6 +353,9 @@
         if (current) void focusRow(current.id);
       }}
     />
+  {/if}
+  {#if judging?.unjudged}
+    <div class="px-5"><NotComputed failed={judging.unjudged} what="The lines" /></div>
   {/if}
   {#if judging?.failed}<p class="px-5 pt-2 text-error" role="alert">{judging.failed}</p>{/if}
 

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { type Cause, grouped } from '$core/linecheck/cause';
   import type { PairCause } from '$core/linecheck/pair';
+  import { type Computed, Failed } from '$lib/show/session/failed';
+  import NotComputed from '$lib/ui/NotComputed.svelte';
   import { formatNumber } from '$core/units/format';
   import { differenceText, pairCauseText, sureText } from '$core/words/check';
 
@@ -10,20 +12,23 @@
     moreHum: boolean;
     pairOff: boolean;
     /** Null while they are being solved. */
-    causes: readonly Cause[] | null;
-    pairCauses: readonly PairCause[] | null;
+    causes: Computed<readonly Cause[]>;
+    pairCauses: Computed<readonly PairCause[]>;
     nameOf: (line: string) => string;
   }
   /** What is other than planned, and what would explain it best. */
   const { over, moreHum, pairOff, causes, pairCauses, nameOf }: Props = $props();
 
+  const listOf = <T,>(computed: Computed<readonly T[]>): readonly T[] =>
+    computed === null || computed instanceof Failed ? [] : computed;
+  const failed = $derived([causes, pairCauses].find((c) => c instanceof Failed));
   const WORTH_NAMING = 0.08;
   const lines = $derived([
-    ...(causes ? grouped(causes) : [])
+    ...grouped(listOf(causes))
       .filter((c) => c.share >= WORTH_NAMING)
       .slice(0, 3)
       .map((c) => ({ code: c.what.code, text: differenceText(c.what, nameOf), share: c.share })),
-    ...(pairOff ? (pairCauses ?? []) : [])
+    ...(pairOff ? listOf(pairCauses) : [])
       .filter((c) => c.share >= WORTH_NAMING && c.what.code !== 'as-planned')
       .slice(0, 4)
       .map((c) => ({ code: c.what.code, text: pairCauseText(c, nameOf), share: c.share }))
@@ -40,7 +45,9 @@
   {/if}
   {#if moreHum}<p class="font-semibold">More hum than foreseen.</p>{/if}
   {#if pairOff}<p class="font-semibold">The two sides do not do what they should.</p>{/if}
-  {#if (causes ?? pairCauses) === null}
+  {#if failed instanceof Failed}
+    <NotComputed {failed} what="What explains it" />
+  {:else if (causes ?? pairCauses) === null}
     <p class="text-quiet">Solving what it may be …</p>
   {:else}
     <ul>

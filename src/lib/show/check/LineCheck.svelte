@@ -30,6 +30,7 @@
     STANDING_COLOURS,
     standingOf
   } from './check-state';
+  import { asFailed, type Computed } from '$lib/show/session/failed';
   import { useShow } from '$lib/show/session/context';
   import { lineName } from '$lib/show/session/edits';
   import type { MergedReading } from '$core/linecheck/merge';
@@ -54,8 +55,8 @@
   const entry = new CheckEntry();
   let noting = $state(false);
   let passed = $state.raw<ReadonlySet<Step>>(new Set());
-  let causes = $state.raw<readonly Cause[] | null>(null);
-  let pairCauses = $state.raw<readonly PairCause[] | null>(null);
+  let causes = $state.raw<Computed<readonly Cause[]>>(null);
+  let pairCauses = $state.raw<Computed<readonly PairCause[]>>(null);
 
   const all = $derived(checkable(plan, traceLines(plan), reports));
   const expected = $derived(new Map(all.map((l) => [l.id, expectedOf(plan, l, reports.get(l.id)!)])));
@@ -134,7 +135,7 @@
     void show.judging
       .explain(plan, line.id, reading)
       .then((found) => turn === asked && (causes = found))
-      .catch(() => turn === asked && (causes = []));
+      .catch((reason: unknown) => turn === asked && (causes = asFailed(reason, 'explain')));
   });
 
   let pairAsked = 0;
@@ -147,7 +148,7 @@
     void show.judging
       .explainPair(plan, pair, entry.pair)
       .then((found) => turn === pairAsked && (pairCauses = found))
-      .catch(() => turn === pairAsked && (pairCauses = []));
+      .catch((reason: unknown) => turn === pairAsked && (pairCauses = asFailed(reason, 'explainPair')));
   });
 
   $effect(() => {

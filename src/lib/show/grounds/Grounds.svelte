@@ -2,6 +2,8 @@
   import { page } from '$app/state';
   import { mixOf } from '$core/judge/mix';
   import type { Measured } from '$core/trace/belief';
+  import { asFailed, type Computed, Failed } from '$lib/show/session/failed';
+  import NotComputed from '$lib/ui/NotComputed.svelte';
   import type { Cure } from '$core/trace/cures';
   import type { EarthMap, EarthPoint } from '$core/trace/map';
   import { blankSupply } from '$core/plan/blank';
@@ -31,7 +33,7 @@
   const reports = $derived(show.judging?.reports ?? new Map());
 
   let map = $state.raw<EarthMap | null>(null);
-  let cures = $state.raw<readonly Cure[] | null>(null);
+  let cures = $state.raw<Computed<readonly Cure[]>>(null);
   let ringKey = $state<string | null>(null);
   /** A line that the board pointed at: its ring is the first to be shown. */
   let wanted = page.url.searchParams.get('line');
@@ -68,7 +70,7 @@
     void show.judging
       ?.cures(plan, ring)
       .then((found) => now === asked && (cures = found))
-      .catch(() => now === asked && (cures = []));
+      .catch((reason: unknown) => now === asked && (cures = asFailed(reason, 'cures')));
   });
 
   const nameOf = (id: string): string => earthName(plan, map, id);
@@ -114,7 +116,10 @@
     };
     return tinykeys(window, {
       ...Object.fromEntries(
-        [1, 2, 3, 4, 5, 6].map((n) => [String(n), when(() => cures?.[n - 1] && apply(cures[n - 1]))])
+        [1, 2, 3, 4, 5, 6].map((n) => [
+          String(n),
+          when(() => Array.isArray(cures) && cures[n - 1] && apply(cures[n - 1] as Cure))
+        ])
       ),
       ArrowDown: when(step(1)),
       ArrowUp: when(step(-1)),
@@ -258,6 +263,8 @@
             </div>
             {#if cures === null}
               <p class="py-2 text-quiet" aria-live="polite">Trying cures on the whole rig …</p>
+            {:else if cures instanceof Failed}
+              <NotComputed failed={cures} what="Cures" />
             {:else}
               <ol>
                 {#each cures as cure, k (JSON.stringify(cure.ops))}

@@ -2,6 +2,8 @@
   import type { LineReport } from '$core/judge/judge';
   import type { Line } from '$core/plan/lines';
   import type { Plan } from '$core/plan/schema';
+  import { type Computed, Failed } from '$lib/show/session/failed';
+  import NotComputed from '$lib/ui/NotComputed.svelte';
   import type { Loop } from '$core/rig/loops';
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { toDbu } from '$core/units/quantity';
@@ -13,7 +15,7 @@
     line: Line;
     report: LineReport;
     /** Null while they are being computed. */
-    loops: readonly Loop[] | null;
+    loops: Computed<readonly Loop[]>;
     showId: string;
   }
   const { plan, line, report, loops, showId }: Props = $props();
@@ -80,6 +82,8 @@
       </p>
       {#if loops === null}
         <p class="text-quiet" aria-live="polite">Looking for loops …</p>
+      {:else if loops instanceof Failed}
+        <NotComputed failed={loops} what="Loops" />
       {:else}
         <ul>
           {#each loops as loop (loop.cable)}

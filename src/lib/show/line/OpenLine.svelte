@@ -17,6 +17,8 @@
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
   import type { Influence } from '$core/rig/influence';
+  import { type Computed, Failed } from '$lib/show/session/failed';
+  import NotComputed from '$lib/ui/NotComputed.svelte';
   import type { Loop } from '$core/rig/loops';
   import Corridor from './Corridor.svelte';
   import LineHints from './LineHints.svelte';
@@ -30,13 +32,13 @@
     line: Line;
     branch: Branch | null;
     report: LineReport | undefined;
-    remedies: readonly Remedy[] | null;
+    remedies: Computed<readonly Remedy[]>;
     hints: Hints | null;
     /** The stereo pair that the line is a side of. */
     pair: Pair | null;
     onset: (ops: readonly Op[]) => void;
     panel: Panel;
-    loops: readonly Loop[] | null;
+    loops: Computed<readonly Loop[]>;
     tolerance: ToleranceRun;
     onpanel: (panel: Exclude<Panel, null>) => void;
     ontolerance: () => void;
@@ -96,6 +98,7 @@
   ] as const;
   const name = $derived(line.info?.name ?? 'this line');
   const nameOf = (id: string): string => plan.lines[id]?.name ?? id;
+  const list = $derived(remedies === null || remedies instanceof Failed ? [] : remedies);
 </script>
 
 <section class="border-b-2 border-primary bg-card pb-4" aria-label="{name}, unfolded">
@@ -201,19 +204,21 @@
       {#if found.length > 0}
         {#if remedies === null}
           <p class="py-2 text-quiet" aria-live="polite">Trying remedies on the network …</p>
+        {:else if remedies instanceof Failed}
+          <NotComputed failed={remedies} what="Remedies" />
         {:else if remedies.length === 0}
           <p class="py-2 text-quiet">
             No change tried here, alone or with others, makes it better. Look at all its ways (<kbd class="key">W</kbd
             >), or edit the line in words.
           </p>
         {/if}
-        {#if remedies && remedies.length > 0 && remedies.every((r) => r.missing.length > 0)}
+        {#if list.length > 0 && list.every((r) => r.missing.length > 0)}
           <p class="pt-1.5" data-nothing-in-kit>
-            Nothing in the kit helps. One more {remedies[0].missing.map(partName).join(' and ')} would.
+            Nothing in the kit helps. One more {list[0].missing.map(partName).join(' and ')} would.
           </p>
         {/if}
         <ol>
-          {#each remedies ?? [] as remedy, k (JSON.stringify(remedy.ops))}
+          {#each list as remedy, k (JSON.stringify(remedy.ops))}
             <li
               class="grid grid-cols-[26px_1fr_auto_auto] items-center gap-x-2 border-base-300 py-1.5 max-sm:grid-cols-[26px_1fr_auto] [&+li]:border-t"
             >

@@ -162,6 +162,16 @@
       No lines yet, so there is nothing to print. <a class="text-primary underline" href="/show/{show.id}">Say one</a>.
     </p>
   {:else}
+    {#if ['retrying', 'signed-out'].includes(ticked.lane.state)}
+      {@const n = ticked.lane.waiting.length}
+      <p class="no-print px-5 pt-3 text-warning" role="status">
+        {n}
+        {n === 1 ? 'tick waits' : 'ticks wait'}
+        {#if ticked.lane.state === 'signed-out'}to be sent: you are signed out here.
+          <a class="underline" href="/sign-in?to=/show/{show.id}/paper" data-sveltekit-reload>Sign in</a>.
+        {:else}for the network; kept on this device until then.{/if}
+      </p>
+    {/if}
     <div class="px-5 pt-4 max-sm:px-2">
       <article class="paper" data-sheet={view}>
         <header class="flex justify-between gap-4 text-[0.86em]">

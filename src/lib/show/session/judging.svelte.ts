@@ -17,6 +17,7 @@ import type { Answer, Ask } from '$core/trace/infer';
 import type { EarthMap, EarthRing } from '$core/trace/map';
 import type { TraceView } from '$core/trace/view';
 import { proxy, type Remote, wrap } from 'comlink';
+import { type Failed, failedBy } from './failed';
 import type { JudgeApi } from './judge.worker';
 
 /** Reports of the lines on screen, kept up to date by a worker so that typing never waits for computing. */
@@ -25,6 +26,8 @@ export class Judging {
   /** Set while some line's numbers are older than the plan. */
   busy = $state(false);
   failed = $state<string | null>(null);
+  /** Why the reports are not those of the plan. */
+  unjudged = $state.raw<Failed | null>(null);
   readonly #worker: Worker;
   readonly #api: Remote<JudgeApi>;
   #turn = 0;
@@ -49,64 +52,72 @@ export class Judging {
       );
       if (ids && [...this.reports.keys()].some((id) => !ids.includes(id)))
         this.reports = new Map([...this.reports].filter(([id]) => ids.includes(id)));
+      this.unjudged = null;
     } catch (error) {
-      this.failed = `The lines could not be computed: ${error instanceof Error ? error.message : String(error)}`;
+      this.unjudged = failedBy('judge', error);
     }
     if (turn === this.#turn) this.busy = false;
   }
 
+  /** What fails in the worker is in the log, and is told as such. */
+  #ask<T>(what: string, answer: Promise<T>): Promise<T> {
+    return answer.catch((error: unknown) => {
+      throw failedBy(what, error);
+    });
+  }
+
   /** Reports of another plan than the one that is open. */
   reportsOf(plan: Plan): Promise<LineReport[]> {
-    return this.#api.reportsOf(plan);
+    return this.#ask('reportsOf', this.#api.reportsOf(plan));
   }
 
   /** Fetches what an open line will ask for. */
   ready(): Promise<void> {
-    return this.#api.ready();
+    return this.#ask('ready', this.#api.ready());
   }
 
   remedies(plan: Plan, lineId: string, kit: Kit | null): Promise<Remedy[]> {
-    return this.#api.remedies(plan, lineId, kit);
+    return this.#ask('remedies', this.#api.remedies(plan, lineId, kit));
   }
 
   hints(plan: Plan, lineId: string): Promise<Hints | null> {
-    return this.#api.hints(plan, lineId);
+    return this.#ask('hints', this.#api.hints(plan, lineId));
   }
 
   explain(plan: Plan, lineId: string, reading: Pick<ReadValues, 'gainDb' | 'hum' | 'content'>): Promise<Cause[]> {
-    return this.#api.explain(plan, lineId, reading);
+    return this.#ask('explain', this.#api.explain(plan, lineId, reading));
   }
 
   explainPair(plan: Plan, pair: Pair, read: PairReading): Promise<PairCause[]> {
-    return this.#api.explainPair(plan, pair, read);
+    return this.#ask('explainPair', this.#api.explainPair(plan, pair, read));
   }
 
   venue(plan: Plan, seed: number): Promise<VenueLine[]> {
-    return this.#api.venue(plan, seed);
+    return this.#ask('venue', this.#api.venue(plan, seed));
   }
 
   loops(plan: Plan, lineId: string): Promise<Loop[]> {
-    return this.#api.loops(plan, lineId);
+    return this.#ask('loops', this.#api.loops(plan, lineId));
   }
 
   earth(plan: Plan): Promise<EarthMap> {
-    return this.#api.earth(plan);
+    return this.#ask('earth', this.#api.earth(plan));
   }
 
   narrowed(plan: Plan, what: Measured): Promise<Record<string, Belief>> {
-    return this.#api.narrowed(plan, what);
+    return this.#ask('narrowed', this.#api.narrowed(plan, what));
   }
 
   trace(plan: Plan, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {
-    return this.#api.trace(plan, lineId, answers, skipped);
+    return this.#ask('trace', this.#api.trace(plan, lineId, answers, skipped));
   }
 
   cures(plan: Plan, ring: EarthRing): Promise<Cure[] | null> {
-    return this.#api.cures(plan, ring);
+    return this.#ask('cures', this.#api.cures(plan, ring));
   }
 
   influences(plan: Plan, lineId: string, hz: number): Promise<Influence[]> {
-    return this.#api.influences(plan, lineId, hz);
+    return this.#ask('influences', this.#api.influences(plan, lineId, hz));
   }
 
   close(): void {

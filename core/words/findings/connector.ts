@@ -1,0 +1,101 @@
+import type { CableKindId } from '../../gear/cables';
+import { formatNumber } from '../../units/format';
+import { CABLE_NAMES } from '../names';
+import { id, model, plug, db, ohm, article, adaptersFor } from './parts';
+import type { Said } from './said';
+
+/** What the check of connector says, a code at a time. */
+
+// Said of more than one code.
+const FORMULA_PLUG_FITS = 'plug family = socket family';
+
+export const CONNECTOR: Said<'connector'> = {
+  'plug-fits': {
+    sentence: (f) => `The ${plug(f, 'plug')} plug goes into the ${plug(f, 'socket')} socket.`,
+    short: () => 'fits',
+    formula: FORMULA_PLUG_FITS,
+    reason: 'It mates. Whether it matches is for the other four checks.'
+  },
+  'plug-does-not-fit': {
+    sentence: (f) =>
+      `The ${plug(f, 'plug')} plug does not go into the ${model(f)}, which has ${article(plug(f, 'socket'))} socket.${adaptersFor(f)}`,
+    short: () => 'does not fit',
+    formula: FORMULA_PLUG_FITS,
+    reason: 'The other numbers assume an adapter wired contact to contact.'
+  },
+  'stereo-cancels': {
+    sentence: (f) =>
+      `Left and right cancel: the balanced ${model(f)} subtracts them, and what both carry is ${db(f.value)} down.`,
+    short: () => 'cancels',
+    measure: (f) => `${formatNumber(f.value)}\u202FdB`,
+    formula: 'V(input) = V(hot) − V(cold), with left on hot and right on cold',
+    reason: 'A balanced input takes the difference of its two contacts; voice and bass are in both channels and vanish.'
+  },
+  'right-shorted': {
+    sentence: (f) => `The right channel is shorted to the sleeve and works into ${ohm(f.value)} of its own.`,
+    short: () => 'right shorted',
+    formula: 'right contact and sleeve are one node',
+    reason: 'Only the left channel is heard, and the output stage drives a short.'
+  },
+  'leg-on-shield': {
+    sentence: (f) =>
+      `The plug puts the cold leg of the ${model(f)} on its shield: one leg is left, ${db(f.value)} less.`,
+    short: () => 'one leg only',
+    formula: 'V(out) = V(hot) − 0 instead of V(hot) − V(cold)',
+    reason: 'Right for an output that allows it; half the signal is lost, and so is the rejection of hum.'
+  },
+  'half-balanced': {
+    sentence: (f) =>
+      `One leg of the ${model(f)} is led nowhere: half a signal, ${db(f.value)} less, and no rejection of hum.`,
+    short: () => 'half balanced',
+    formula: 'V(out) = V(hot) − what a leg in the air happens to be',
+    reason: 'The lead looks balanced and is not; use one with all three contacts wired.'
+  },
+  'outputs-joined': {
+    sentence: (f) =>
+      `Left and right are twisted together: each output of the ${model(f, 'source')} drives the other through ${ohm(f.value)}.`,
+    short: () => 'outputs joined',
+    formula: 'each output works into the other: R(left) + R(right)',
+    reason: 'Outputs must never be joined: sum them through two resistors of some kilohms each.'
+  },
+  'box-as-adapter': {
+    sentence: (f) =>
+      `The ${model(f)} serves as a plug adapter: a ${model(f, 'source')} is balanced and low in impedance already.`,
+    short: () => 'box as adapter',
+    formula: 'a balanced output straight into a box made for instruments',
+    reason: 'It only costs level. A lead with the right plugs into a line input does all that is needed.'
+  },
+  'contacts-swapped': {
+    sentence: () => 'Hot and cold are swapped: the polarity is inverted.',
+    short: () => 'swapped',
+    formula: 'first contact of one plug on the second of the other',
+    reason: 'Alone it is not heard; together with another take of the same source it cancels bass.'
+  },
+  'bridged-output': {
+    sentence: (f) => `Both terminals of the bridged ${model(f)} are live, and this connection grounds one of them.`,
+    short: () => 'bridged, grounded',
+    formula: 'V(+) = A·v, V(−) = −A·v: neither terminal is ground',
+    reason:
+      'Use a box made for bridged outputs, and nothing that ties a terminal to a chassis. Switch off before plugging.'
+  },
+  'wrong-cable': {
+    sentence: (f) =>
+      `Loudspeaker level runs on a ${CABLE_NAMES[id(f, 'kind') as CableKindId]}: too thin, and it can catch fire or break the amplifier.`,
+    short: () => 'wrong cable',
+    formula: 'loudspeaker level on a shielded lead',
+    reason: 'Amplifier outputs want two thick cores beside each other, not a thin core in a shield.'
+  },
+  unfinished: {
+    sentence: (f) =>
+      id(f, 'missing') === 'source' ? 'No source is plugged in at the near end.' : 'It does not reach an input yet.',
+    short: () => 'unfinished',
+    formula: 'a line runs from a source to an input',
+    reason: 'Only a complete line can be computed.'
+  },
+  unsolvable: {
+    sentence: (f) => `This line cannot be computed: something is undetermined at ${id(f, 'part')}.`,
+    short: () => 'not computed',
+    formula: 'A(ω)·x = b has exactly one solution',
+    reason: 'Check the values of the parts named; one of them leaves the network without an answer.'
+  }
+};

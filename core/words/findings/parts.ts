@@ -1,0 +1,58 @@
+import { type Code, factOf, type Finding } from '../../judge/types';
+import type { FactName } from '../../judge/facts';
+import type { CableKindId } from '../../gear/cables';
+import { formatDb, formatNumber, formatQuantity } from '../../units/format';
+import { CABLE_NAMES, modelName, PLUG_NAMES } from '../names';
+
+/** What sentences are made of. A fact is named by its code: one that a finding does not carry does not compile. */
+
+export const num = <C extends Code>(f: Finding<C>, name: FactName<C>): number => factOf(f, name) as number;
+export const id = <C extends Code>(f: Finding<C>, name: FactName<C>): string => factOf(f, name) as string;
+export const model = <C extends Code>(f: Finding<C>, name: FactName<C> = 'model' as FactName<C>): string =>
+  modelName(id(f, name));
+export const plug = <C extends Code>(f: Finding<C>, name: FactName<C>): string =>
+  PLUG_NAMES[id(f, name) as keyof typeof PLUG_NAMES];
+/** A device or a cable by its kind. */
+export const source = <C extends Code>(f: Finding<C>, name: FactName<C>): string => {
+  const of = id(f, name);
+  return CABLE_NAMES[of as CableKindId] ?? modelName(of);
+};
+export const db = (value: number): string => formatDb(Math.abs(value), Math.abs(value) < 10 ? 1 : 0);
+export const signedDb = (value: number): string => formatDb(value, 0, true);
+export const dbu = (value: number): string => `${formatNumber(value, 0, true)}\u202FdBu`;
+export const metres = (value: number): string => formatQuantity('length', value);
+export const ohm = (value: number): string => formatQuantity('resistance', value);
+export const times = (value: number): string => `${formatNumber(value, value < 10 ? 1 : 0)} times`;
+export const article = (noun: string): string => `${/^(x|r)/i.test(noun) ? 'an' : 'a'} ${noun}`;
+/** One of two plurals. */
+export const many = (n: number, one: string, more: string): string => `${n}\u202F${n === 1 ? one : more}`;
+/** So many decibels lost, in few signs. */
+export const less = (f: Finding): string =>
+  `${formatNumber(-Math.abs(f.value), Math.abs(f.value) < 10 ? 1 : 0)}\u202FdB`;
+/** Room to clipping, in few signs. */
+export const roomLeft = (f: Finding): string =>
+  Number.isFinite(f.value) ? `${formatNumber(f.value)}\u202FdB room` : 'no limit';
+export const hum = (below: number): string =>
+  below >= 0 ? `${db(below)} under the playing` : `${db(below)} over the playing`;
+export const loopThrough = (f: Finding<'loop'>): string => {
+  const names = id(f, 'names');
+  return names === '' ? 'its shields' : `${names}`;
+};
+/** Where hum that runs round no loop comes from. */
+export const CAUSES: Readonly<Record<string, string>> = {
+  earths: 'from the difference between earth points',
+  leak: 'from the leakage of a two-pin supply',
+  electric: 'from mains wiring near the instrument',
+  winding: 'from stray fields into a coil or core',
+  cable: 'from stray fields along the cables'
+};
+
+/** What would make it fit, and what that costs. */
+export function adaptersFor(f: Finding<'plug-does-not-fit'>): string {
+  const chain = f.because.find((b) => b.name === 'adapters')?.value;
+  if (typeof chain !== 'string') return '';
+  const names = chain.split(' ').map((a) => modelName(a));
+  const cost = { grounded: ', with the second contact on the shield', open: ', with one leg open', kept: '' };
+  const second = id(f, 'second') as keyof typeof cost;
+  return ` It would take ${names.map((n) => `${article(n)}`).join(' and ')}${cost[second] ?? ''}.`;
+}

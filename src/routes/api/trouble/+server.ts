@@ -1,0 +1,17 @@
+import { bodyOf } from '$lib/server/http';
+import { json } from '@sveltejs/kit';
+import * as z from 'zod';
+import type { RequestHandler } from './$types';
+
+const TroubleSchema = z.strictObject({
+  id: z.string().regex(/^[0-9a-f]{8}$/),
+  what: z.string().max(40),
+  error: z.string().max(4000)
+});
+
+/** Takes into the log what a browser could not compute. */
+export const POST: RequestHandler = async ({ request }) => {
+  const { id, what, error } = await bodyOf(request, TroubleSchema);
+  console.error(JSON.stringify({ at: new Date().toISOString(), id, computing: what, error }));
+  return json({});
+};
