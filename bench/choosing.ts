@@ -13,7 +13,7 @@ import { show, time } from './shows';
 
 /** A hundred kinds of things, of which these lines can use some. */
 function hundred(): Kit {
-  const boxes = ['active-box', 'active-box-10m', 'passive-box', 'media-box', 'isolator', 'preamp-box', 'small-mixer'];
+  const boxes = ['active-di', 'active-di-10m', 'passive-di', 'media-di', 'isolator', 'preamp-di', 'small-mixer'];
   const kit: Record<string, Kit[string]> = {};
   boxes.forEach((model, k) => (kit[`box${k}`] = { kind: 'device', model, ...PLAIN, count: 8 + k }));
   for (let k = 0; Object.keys(kit).length < 100; k++)

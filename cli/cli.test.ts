@@ -45,7 +45,7 @@ it('writes a deck, lists loops, names the lines there are', () => {
   const folder = mkdtempSync(join(tmpdir(), 'cli-'));
   const file = join(folder, 'plan.json');
   const { plan } = oneLine({
-    source: device('keyboard', { feed: 'mains-1' }),
+    source: device('line-unbalanced', { feed: 'mains-1' }),
     lead: lead(12),
     input: device('line-in')
   });
@@ -71,7 +71,7 @@ it('the table of models in the documents is the catalogue', () => {
 it('judges a file, or says which field of it is wrong', () => {
   const folder = mkdtempSync(join(tmpdir(), 'cli-'));
   const file = join(folder, 'plan.json');
-  const { plan } = oneLine({ source: device('keyboard'), lead: lead(3), input: device('line-in') });
+  const { plan } = oneLine({ source: device('line-unbalanced'), lead: lead(3), input: device('line-in') });
   writeFileSync(file, JSON.stringify({ kind: 'guanxi-show', name: 'x', plan }));
   expect(run(['judge', file]).data).toMatchObject([{ line: 'Test', severity: 'clean' }]);
   plan.cables.lead.metres = -1;
@@ -96,7 +96,7 @@ it('ends with 2 and keeps stdout empty when something is wrong', { timeout: 60_0
 it('sums hiss and hum of several lines at the mix, and says what a wrong command is', () => {
   const folder = mkdtempSync(join(tmpdir(), 'cli-'));
   const file = join(folder, 'plan.json');
-  const { plan } = oneLine({ source: device('keyboard'), lead: lead(3), input: device('line-in') });
+  const { plan } = oneLine({ source: device('line-unbalanced'), lead: lead(3), input: device('line-in') });
   const alone = run(['judge', writeTo(file, plan)]);
   expect(alone.text).not.toContain('at the mix');
   plan.devices.src2 = structuredClone(plan.devices.src);

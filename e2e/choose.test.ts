@@ -194,7 +194,7 @@ test('wishes of a line, a pair and a low cut, in the open line', async ({ page, 
 test('a show with a list of its own; what the plan takes of it; a phone', async ({ page, app }) => {
   const id = await freshShow(page, app.url, 'The Salt Road');
   await page.getByRole('navigation', { name: 'Show' }).getByRole('link', { name: 'Kit' }).click();
-  await expect(page.locator('[data-use="active-box"]')).toContainText('2 of 3');
+  await expect(page.locator('[data-use="active-di"]')).toContainText('2 of 3');
   await expect(page.locator('[data-short]')).toContainText('RCA lead');
   await page.getByRole('button', { name: 'a list of its own' }).click();
   await page.getByLabel('Add to the kit, in words').fill('1 active box');

@@ -90,12 +90,12 @@ describe('what a remedy may touch', () => {
     const [line] = traceLines(before);
     const kit = (model: string) => new Stock({ one: { kind: 'device', model, ...PLAIN } });
     const from = (model: string) => remediesFor(before, line, kit(model));
-    expect(from('active-box-10m')[0].missing.map((p) => p.what)).not.toContain('active-box-10m');
+    expect(from('active-di-10m')[0].missing.map((p) => p.what)).not.toContain('active-di-10m');
     expect(
       from('isolator')
         .find((r) => r.what[0].code === 'box')!
         .missing.map((p) => p.what)
-    ).toContain('active-box-10m');
+    ).toContain('active-di-10m');
   });
   it('no two remedies lead to the same plan, and the best stands first', () => {
     const before = plan(texts[1]);
@@ -121,7 +121,7 @@ describe('what a remedy may touch', () => {
   });
   it('a line more than words can say still gets those that fit it', () => {
     const before = plan('keyboard wall-wart, 3 m, active box on battery, 20 m, mic');
-    addThru(before, device('resistor'));
+    addThru(before, device('load-resistor'));
     const line = traceLines(before).find((l) => l.id === 'in')!;
     expect(problems(judgeLine(before, line)).map((f) => f.code)).toContain('clips');
     expect(remediesFor(before, line).length).toBeGreaterThan(0);

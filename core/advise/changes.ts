@@ -37,7 +37,7 @@ export type RemedyWhat =
 
 export type Change = { what: RemedyWhat; apply: (draft: Plan) => void };
 
-const BOX_CHOICES = ['active-box-10m', 'active-box', 'passive-box', 'media-box', 'isolator', 'speaker-box'] as const;
+const BOX_CHOICES = ['active-di-10m', 'active-di', 'passive-di', 'media-di', 'isolator', 'speaker-di'] as const;
 /** Inputs worth trying: what a cartridge or a loudspeaker output needs, there is only one of. */
 const inputChoices = (level: LevelClass): readonly string[] =>
   level === 'phono'

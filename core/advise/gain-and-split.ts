@@ -45,7 +45,7 @@ export function splitChanges(plan: Plan, line: Line): Change[] {
     const { model } = plan.devices[id];
     const fed = Object.entries(plan.cables).filter(([, { from }]) => from.device === id);
     if (fed.length < 2) continue;
-    if (model === 'y-jack') for (const box of ['passive-box', 'active-box']) out.push(...boxForY(plan, id, box));
+    if (model === 'y-jack') for (const box of ['passive-di', 'active-di']) out.push(...boxForY(plan, id, box));
     if (model === 'y-xlr')
       out.push({ what: { code: 'split', model: 'splitter', lifted: false }, apply: (draft) => putSplitter(draft, id) });
     const options = modelOf(model).options.thru;

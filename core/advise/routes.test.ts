@@ -31,10 +31,10 @@ const plain = (text: string): string => text.replaceAll('\u202F', ' ');
 
 describe('the best way', () => {
   it.each([
-    ['upright bass piezo, 3 m, passive box, 40 m, mic', 'active-box-10m', 'mic-in'],
-    ['bouzouki single coil, 3 m, passive box, 40 m, mic', 'active-box', 'mic-in'],
-    ['laptop, 3 m, mic', 'media-box', 'mic-in'],
-    ['modular rack earthed on Stage, 3 m, active box, 40 m, mic', 'passive-box', 'mic-in'],
+    ['upright bass piezo, 3 m, passive box, 40 m, mic', 'active-di-10m', 'mic-in'],
+    ['bouzouki single coil, 3 m, passive box, 40 m, mic', 'active-di', 'mic-in'],
+    ['laptop, 3 m, mic', 'media-di', 'mic-in'],
+    ['modular rack earthed on Stage, 3 m, active box, 40 m, mic', 'passive-di', 'mic-in'],
     ['turntable, 2 m, line', '', 'phono-in'],
     ['dynamic mic, 30 m, line', '', 'mic-in']
   ])('%s: %s into %s', (text, box, input) => {
@@ -118,9 +118,9 @@ describe('what a source needs', () => {
 
 describe('from a kit', () => {
   const kit: Kit = {
-    box: { kind: 'device', model: 'active-box-10m', ...PLAIN },
+    box: { kind: 'device', model: 'active-di-10m', ...PLAIN },
     lead: { kind: 'lead', cable: 'instrument', metres: 4.5, plugs: ['ts', 'ts'], ...PLAIN },
-    broken: { kind: 'device', model: 'passive-box', ...PLAIN, condition: 'repair' }
+    broken: { kind: 'device', model: 'passive-di', ...PLAIN, condition: 'repair' }
   };
   it('leads are as long as they come, and what is missing is named', () => {
     const ways = routes('upright bass piezo, 3 m, passive box, 40 m multicore, mic', kit);
@@ -128,7 +128,7 @@ describe('from a kit', () => {
     expect(ways[0].chain.cables[0].metres).toBe(4.5);
     expect(ways[0].missing).toEqual([]);
     const passive = ways.find((r) => r.way.id === 'passive')!;
-    expect(passive.missing.map((p) => p.what)).toEqual(['passive-box']);
+    expect(passive.missing.map((p) => p.what)).toEqual(['passive-di']);
   });
 });
 
@@ -165,8 +165,8 @@ describe('lines that share something', () => {
     const before = lineIn(made, 'l0-in')!;
     each(made, 'l1-in', (after, { way, parts, report }) => {
       expect([way.id, lineIn(after, 'l0-in')]).toEqual([way.id, before]);
-      expect(parts.filter((p) => p.what === 'active-box').length).toBe(
-        way.boxes.filter((b) => b === 'active-box').length
+      expect(parts.filter((p) => p.what === 'active-di').length).toBe(
+        way.boxes.filter((b) => b === 'active-di').length
       );
       expect(judgePlan(after).find((r) => r.id === 'l1-in')!.arrives!).toBeCloseTo(report.arrives!, 6);
     });

@@ -66,8 +66,8 @@ describe('by the box', () => {
       const line = whole.lines.find((l) => l.info?.name === name)!;
       return pickOf(plan, line, routes.get(line.id)!, 'box', 'opposite')!;
     };
-    expect(pick('Bouzouki').way.boxes).toEqual(['active-box']);
-    expect(pick('Keys').way.boxes).toEqual(['passive-box']);
+    expect(pick('Bouzouki').way.boxes).toEqual(['active-di']);
+    expect(pick('Keys').way.boxes).toEqual(['passive-di']);
   });
   it('a school has no say where it has none', () => {
     const bass = whole.lines.find((l) => l.info?.name === 'Bass')!;

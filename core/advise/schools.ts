@@ -104,11 +104,11 @@ export function schoolPick(plan: Plan, line: Line, routes: readonly Route[]): Ro
 
 /** The present way goes by no rule's name, but may be what the rule asks for. */
 const BOX_OF_WAY: Readonly<Record<string, string>> = {
-  active: 'active-box',
-  'active-10m': 'active-box-10m',
-  passive: 'passive-box',
-  economy: 'passive-economy',
-  media: 'media-box'
+  active: 'active-di',
+  'active-10m': 'active-di-10m',
+  passive: 'passive-di',
+  economy: 'passive-di-economy',
+  media: 'media-di'
 };
 const wayLike = ({ way }: Route, id: string): boolean => way.boxes.length === 1 && way.boxes[0] === BOX_OF_WAY[id];
 

@@ -49,7 +49,7 @@ describe('what there is', () => {
     expect(any.missing([lead(100), lead(100)])).toEqual([]);
   });
   it('what others lack is not counted against a line', () => {
-    const box = { what: 'active-box', metres: 0 };
+    const box = { what: 'active-di', metres: 0 };
     const flute = { what: 'isolator', metres: 0 };
     expect(missingBeside(stock, [flute, flute], [box])).toEqual([]);
     expect(missingBeside(stock, [box, box], [box])).toEqual([box]);
@@ -83,7 +83,7 @@ describe('what a show uses', () => {
       ['k2', 2],
       ['k0', 2]
     ]);
-    expect(use.short).toEqual([{ part: { what: 'active-box', metres: 0 }, count: 1 }]);
+    expect(use.short).toEqual([{ part: { what: 'active-di', metres: 0 }, count: 1 }]);
     expect(use.list[0]).toMatchObject({ have: 2, used: 3 });
   });
   it('acts share; a line without an act is there in all', () => {

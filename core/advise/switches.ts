@@ -1,4 +1,4 @@
-import { modelOf, DeviceSettings } from '../gear/catalogue';
+import { modelOf, DeviceSettings, hasTrait } from '../gear/catalogue';
 import type { Setting } from '../gear/types';
 import type { LineReport } from '../judge/judge';
 import { rank } from '../judge/types';
@@ -28,8 +28,7 @@ export function switches(policy: Policy, { model, settings }: DeviceSpec, report
   return list;
 }
 
-/** Outputs whose level somebody sets, and by how much it may be set lower, dB. */
-const TURNED_DOWN: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
+/** By how much an output whose level somebody sets may be set lower, dB. */
 const TURN_DOWN_DB = [6, 12, 20];
 
 /** From here on room is plenty, dB. */
@@ -39,8 +38,7 @@ const GOOD_ROOM_DB = 10;
 const LIFT_MAY_HELP: ReadonlySet<string> = new Set(['loop', 'hums', 'lift-leaks', 'floats-lifted', 'lift-no-help']);
 const PAD_MAY_HELP: ReadonlySet<string> = new Set(['clips', 'headroom', 'too-hot', 'core-saturates', 'over-rail']);
 
-/** Outputs with a volume of their own, which may be higher as long as peaks stay under their full scale. */
-const TURNED_UP: ReadonlySet<string> = new Set([...TURNED_DOWN, 'headphone', 'keyboard', 'keyboard-balanced']);
+/** By how much an output with a volume of its own may be set higher, dB. */
 const TURN_UP_DB = [6, 12];
 
 /** The level of an output turned up by each step that its own peaks leave room for, volts RMS; none of any other device. */
@@ -48,7 +46,7 @@ export function turnedUp({
   model: id,
   settings
 }: Pick<DeviceSpec, 'model' | 'settings'>): { db: number; volts: number }[] {
-  if (!TURNED_UP.has(id)) return [];
+  if (!hasTrait(id, 'volume-knob')) return [];
   const read = new DeviceSettings(modelOf(id), settings);
   const full = read.model.clip?.(read, 1000).out ?? 0;
   const peak = read.value('nominal') * 10 ** (read.value('crest') / 20);
@@ -62,7 +60,7 @@ export function turnedDown({
   model,
   settings
 }: Pick<DeviceSpec, 'model' | 'settings'>): { db: number; volts: number }[] {
-  if (!TURNED_DOWN.has(model)) return [];
+  if (!hasTrait(model, 'desk-output')) return [];
   const now = typeof settings.nominal === 'number' ? settings.nominal : modelOf(model).params.nominal.typ;
   return TURN_DOWN_DB.map((db) => ({ db, volts: now * 10 ** (-db / 20) }));
 }

@@ -1,4 +1,4 @@
-import { modelOf, DeviceSettings } from '../gear/catalogue';
+import { modelOf, DeviceSettings, hasTrait } from '../gear/catalogue';
 import { judgeLine } from '../judge/judge';
 import { type Around, SolvedRig } from '../judge/solved-rig';
 import { blankPlan } from '../plan/blank';
@@ -26,10 +26,8 @@ export interface Unity {
 /** Boxes that take a line's level to an instrument's, and the pickup that each stands in for. */
 const PICKUP_OF: Readonly<Record<string, (read: DeviceSettings) => string>> = {
   'reamp-box': (read) => (read.choice('emulate') === 'humbucker' ? 'humbucker' : 'single-coil'),
-  'reversed-box': () => 'single-coil'
+  'reversed-di': () => 'single-coil'
 };
-/** Outputs whose level is set by whoever plays the track. */
-const SET_BY_HAND: ReadonlySet<string> = new Set(['interface-out', 'pro-line']);
 /** The lead a player would have plugged in, metres. */
 const LEAD_METRES = 6;
 
@@ -38,7 +36,11 @@ export function unityFor(plan: Plan, line: Line, around: Around = new SolvedRig(
   const [source] = line.devices;
   const box = line.devices.find((id) => plan.devices[id].model in PICKUP_OF);
   const input = plan.devices[line.id];
-  if (!box || !SET_BY_HAND.has(plan.devices[source].model) || !['amp-in', 'instrument-in'].includes(input.model))
+  if (
+    !box ||
+    !hasTrait(plan.devices[source].model, 'desk-output') ||
+    !['amp-in', 'instrument-in'].includes(input.model)
+  )
     return null;
   const { arrives } = judgeLine(plan, line, { around });
   if (arrives === null) return null;

@@ -66,14 +66,14 @@ const instrument = (out: PortSpec): boolean => jack(out) && out.level === 'instr
 
 /** Boxes between source and input, each with the inputs that make sense behind it. */
 const MIDDLES: readonly Middle[] = [
-  { id: 'active-10m', boxes: ['active-box-10m'], inputs: ['mic-in', 'line-in'], takes: jack },
-  { id: 'active', boxes: ['active-box'], inputs: ['mic-in', 'line-in'], takes: jack },
-  { id: 'preamp', boxes: ['preamp-box'], inputs: ['mic-in', 'line-in'], takes: instrument },
-  { id: 'passive', boxes: ['passive-box'], inputs: ['mic-in', 'line-in'], takes: jack },
-  { id: 'economy', boxes: ['passive-economy'], inputs: ['mic-in'], takes: jack },
-  { id: 'active-isolated', boxes: ['active-box', 'isolator'], inputs: ['mic-in'], takes: jack },
-  { id: 'active-10m-isolated', boxes: ['active-box-10m', 'isolator'], inputs: ['mic-in'], takes: instrument },
-  { id: 'media', boxes: ['media-box'], inputs: ['mic-in'], takes: unbalancedLine },
+  { id: 'active-10m', boxes: ['active-di-10m'], inputs: ['mic-in', 'line-in'], takes: jack },
+  { id: 'active', boxes: ['active-di'], inputs: ['mic-in', 'line-in'], takes: jack },
+  { id: 'preamp', boxes: ['preamp-di'], inputs: ['mic-in', 'line-in'], takes: instrument },
+  { id: 'passive', boxes: ['passive-di'], inputs: ['mic-in', 'line-in'], takes: jack },
+  { id: 'economy', boxes: ['passive-di-economy'], inputs: ['mic-in'], takes: jack },
+  { id: 'active-isolated', boxes: ['active-di', 'isolator'], inputs: ['mic-in'], takes: jack },
+  { id: 'active-10m-isolated', boxes: ['active-di-10m', 'isolator'], inputs: ['mic-in'], takes: instrument },
+  { id: 'media', boxes: ['media-di'], inputs: ['mic-in'], takes: unbalancedLine },
   { id: 'balun', boxes: ['balun'], inputs: ['line-in', 'mic-in'], takes: (out) => mono(out) && out.socket === 'rca' },
   { id: 'up', boxes: ['converter-up'], inputs: ['line-in', 'mic-in'], takes: unbalancedLine },
   { id: 'mixer', boxes: ['small-mixer'], inputs: ['line-in', 'mic-in'], takes: unbalancedLine },
@@ -97,24 +97,24 @@ const MIDDLES: readonly Middle[] = [
     far: true,
     takes: balancedLine
   },
-  { id: 'reversed', boxes: ['reversed-box'], inputs: ['instrument-in', 'amp-in'], far: true, takes: balanced },
+  { id: 'reversed', boxes: ['reversed-di'], inputs: ['instrument-in', 'amp-in'], far: true, takes: balanced },
   { id: 're-amp', boxes: ['reamp-box'], inputs: ['amp-in', 'instrument-in'], far: true, takes: balancedLine },
   {
     id: 'remote-active',
-    boxes: ['active-box', 'reversed-box'],
+    boxes: ['active-di', 'reversed-di'],
     inputs: ['amp-in', 'instrument-in'],
     apart: true,
     takes: instrument
   },
   {
     id: 'remote-passive',
-    boxes: ['passive-box', 'reversed-box'],
+    boxes: ['passive-di', 'reversed-di'],
     inputs: ['amp-in', 'instrument-in'],
     apart: true,
     takes: instrument
   },
   { id: 'pad', boxes: ['inline-pad'], inputs: ['mic-in'], takes: balancedLine },
-  { id: 'tap', boxes: ['speaker-box'], inputs: ['mic-in'], takes: (out) => out.level === 'speaker' },
+  { id: 'tap', boxes: ['speaker-di'], inputs: ['mic-in'], takes: (out) => out.level === 'speaker' },
   { id: 'adapter', boxes: ['jack-to-xlr'], inputs: ['mic-in', 'line-in'], takes: jack }
 ];
 

@@ -1,6 +1,6 @@
 import { fromDbu } from '../units/quantity';
 import { emfOf, levels, stampOutput } from './stages';
-import { type Model, param } from './types';
+import { defineModel, type Model, param } from './types';
 
 /** Outputs at loudspeaker level. V = √(P·Z): 100 W in 8 Ω is 28.3 V, +31.2 dBu. */
 
@@ -12,8 +12,8 @@ const power = (watt: [number, number, number], ohm: number) => ({
 });
 const fullVolts = (read: { value(name: string): number }): number => Math.sqrt(read.value('watt') * read.value('load'));
 
-export const AMPLIFIERS: readonly Model[] = [
-  {
+export const AMPLIFIERS = [
+  defineModel({
     id: 'power-amp',
     family: 'source',
     params: { ...power([20, 100, 1000], 8), R: param('resistance', 0.01, 0.05, 0.1, 0.001, 10) },
@@ -28,8 +28,8 @@ export const AMPLIFIERS: readonly Model[] = [
       stampOutput(s, s.port('out'), how, s.value('R'), emfOf(s));
     },
     clip: (read) => ({ out: fullVolts(read) })
-  },
-  {
+  }),
+  defineModel({
     id: 'valve-amp',
     family: 'source',
     params: {
@@ -48,5 +48,5 @@ export const AMPLIFIERS: readonly Model[] = [
       s.net.resistor(s.part('out'), s.inner('emf'), s.port('out').hot, s.value('R'));
     },
     clip: (read) => ({ out: fullVolts(read) })
-  }
+  })
 ];

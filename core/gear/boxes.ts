@@ -17,7 +17,7 @@ import {
   transformerParams,
   type TransformerValues
 } from './stages';
-import { type Model, param, type ParamSpec, type PortSpec, type StampContext } from './types';
+import { defineModel, type Model, param, type ParamSpec, type PortSpec, type StampContext } from './types';
 
 /** Boxes between an instrument and a balanced run: passive, active, preamp, speaker-level. */
 
@@ -43,7 +43,7 @@ export const coreClip: Model['clip'] = (read, lowestHz) => ({
 });
 
 type Passive = Omit<TransformerValues, 'Rp' | 'Rs' | 'Cp'> & { id: string };
-const passive = (c: Passive): Model => ({
+const passive = <const Id extends string>(c: Passive & { id: Id }): Model<Id> => ({
   id: c.id,
   family: 'box',
   params: {
@@ -71,7 +71,7 @@ const passive = (c: Passive): Model => ({
 });
 
 const mediaBase = passive({
-  id: 'media-box',
+  id: 'media-di',
   ratio: 8,
   Lp: [40, 100, 300],
   leakage: [0.02, 0.05, 0.2],
@@ -81,7 +81,7 @@ const mediaBase = passive({
 });
 
 /** Left and right on 3.5 mm or two RCA, summed through resistors into one transformer: a sum that shorts nobody. */
-const media: Model = {
+const media = defineModel({
   ...mediaBase,
   params: { ...mediaBase.params, merge: param('resistance', 2.2 * k, 4.7 * k, 10 * k) },
   ports: [
@@ -104,12 +104,12 @@ const media: Model = {
     stampTransformer(s, { primary: [from, s.chassis], secondary: [out.hot, out.cold] }, s.value('ratio'));
     stampLift(s, out.shield);
   }
-};
+});
 
 /** The same inputs on two transformers: a stereo pair to two channels. */
-const mediaPair: Model = {
+const mediaPair = defineModel({
   ...media,
-  id: 'media-pair',
+  id: 'media-di-stereo',
   ports: [...media.ports, { ...xlrOut, id: 'out-right' }],
   stamp(s) {
     const { hot, cold } = s.port('in');
@@ -124,7 +124,7 @@ const mediaPair: Model = {
       if (s.choice('lift') === 'joined') s.bond(`ground-${id}`, s.chassis, port.shield, JOINT_OHM);
     });
   }
-};
+});
 
 /** Phantom feed: 48 V through two 6.81 kΩ in parallel (IEC 61938, P48). */
 export const PHANTOM_VOLTS = 48;
@@ -188,7 +188,7 @@ interface Active {
   zin: number;
   hissDbu?: number;
 }
-const active = (c: Active): Model => ({
+const active = <const Id extends string>(c: Active & { id: Id }): Model<Id> => ({
   id: c.id,
   family: 'box',
   params: {
@@ -246,9 +246,9 @@ function stampShelf(s: StampContext, gate: number, name: 'low' | 'high', db: num
   return sum;
 }
 
-const preampBase = active({ id: 'preamp-box', zin: 10 * M, hissDbu: -100 });
+const preampBase = active({ id: 'preamp-di', zin: 10 * M, hissDbu: -100 });
 /** Preamp with tone controls for acoustic instruments. */
-const preamp: Model = {
+const preamp = defineModel({
   ...preampBase,
   params: {
     ...preampBase.params,
@@ -263,14 +263,14 @@ const preamp: Model = {
     stampDrive(s, shaped, s.value('gain'));
     stampSoftLift(s, s.port('out').shield);
   }
-};
+});
 
 /** Corner of the loudspeaker voicing: what a guitar cabinet no longer passes, hertz. */
 const CABINET_HZ = 4500;
 
 /** Bridges a loudspeaker line: high impedance, divided far down, voiced like a cabinet. It is no load. */
-const speakerBox: Model = {
-  id: 'speaker-box',
+const speakerBox = defineModel({
+  id: 'speaker-di',
   family: 'box',
   params: {
     zin: param('resistance', 20 * k, 47 * k, 100 * k, 1 * k, 1 * M),
@@ -322,11 +322,11 @@ const speakerBox: Model = {
     const out = railClip(railOf(read));
     return { in: Math.min(read.value('rated'), out * 10 ** (Number(read.choice('tap')) / 20)), out };
   }
-};
+});
 
-export const BOXES: readonly Model[] = [
+export const BOXES = [
   passive({
-    id: 'passive-box',
+    id: 'passive-di',
     ratio: 12,
     Lp: [300, 300, 1000],
     leakage: [0.1, 0.3, 0.5],
@@ -335,7 +335,7 @@ export const BOXES: readonly Model[] = [
     area: [0.0001, 0.0005, 0.002]
   }),
   passive({
-    id: 'passive-economy',
+    id: 'passive-di-economy',
     ratio: 12,
     Lp: [30, 40, 60],
     leakage: [0.5, 1, 1],
@@ -343,8 +343,8 @@ export const BOXES: readonly Model[] = [
     saturation: 8,
     area: [0.002, 0.01, 0.03]
   }),
-  active({ id: 'active-box', zin: 1 * M }),
-  active({ id: 'active-box-10m', zin: 10 * M }),
+  active({ id: 'active-di', zin: 1 * M }),
+  active({ id: 'active-di-10m', zin: 10 * M }),
   preamp,
   speakerBox,
   media,

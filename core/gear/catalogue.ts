@@ -7,17 +7,12 @@ import { PICKUPS } from './pickups';
 import { type InstrumentId, INSTRUMENTS, type Notes } from './instruments';
 import { SOURCES } from './sources';
 import { CABLES, type CableKindId } from './cables';
-import type { Feed, Model, ParamSpec, PortSpec, Settings } from './types';
+import type { Feed, Model, ParamSpec, PortSpec, Settings, Trait } from './types';
 
-export const MODELS: readonly Model[] = [
-  ...PICKUPS,
-  ...SOURCES,
-  ...AMPLIFIERS,
-  ...BOXES,
-  ...CONVERTERS,
-  ...INPUTS,
-  ...JOINTS
-];
+const ALL = [...PICKUPS, ...SOURCES, ...AMPLIFIERS, ...BOXES, ...CONVERTERS, ...INPUTS, ...JOINTS];
+/** Ids of all models there are: what is told of each by its id has to be told of all. */
+export type ModelId = (typeof ALL)[number]['id'];
+export const MODELS: readonly Model<ModelId>[] = ALL;
 const BY_ID: ReadonlyMap<string, Model> = new Map(MODELS.map((m) => [m.id, m]));
 
 /** The model of that id, if there is one. */
@@ -29,6 +24,9 @@ export function modelOf(id: string): Model {
   if (!model) throw new Error(`no model ${id}`);
   return model;
 }
+
+/** Whether that is true of a model; of an unknown one nothing is. */
+export const hasTrait = (id: string, trait: Trait): boolean => findModel(id)?.traits?.includes(trait) ?? false;
 
 export const portOf = (model: Model, id: string): PortSpec | undefined => model.ports.find((p) => p.id === id);
 

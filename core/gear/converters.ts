@@ -13,7 +13,7 @@ import {
   transformerParams,
   type TransformerValues
 } from './stages';
-import { type Model, param, type PortSpec, type StampContext } from './types';
+import { defineModel, type Model, param, type PortSpec, type StampContext } from './types';
 
 /** Boxes that turn one kind of line into another: isolators, converters, splitters, re-amping, small mixers, merging. */
 
@@ -34,7 +34,7 @@ const LINE_TRANSFORMER: TransformerValues = {
 };
 const openLift = { choices: lift.choices, default: 'lifted' };
 
-const isolator: Model = {
+const isolator = defineModel({
   id: 'isolator',
   family: 'box',
   params: transformerParams(LINE_TRANSFORMER),
@@ -52,10 +52,10 @@ const isolator: Model = {
     stampLift(s, b.shield);
   },
   clip: coreClip
-};
+});
 
 /** Unbalanced to a balanced pair and back: used at both ends of a twisted-pair run. */
-const balun: Model = {
+const balun = defineModel({
   ...isolator,
   id: 'balun',
   params: transformerParams({ ...LINE_TRANSFORMER, Lp: [2, 5, 10], Ciw: [5 * pF, 30 * pF, 100 * pF], saturation: 8 }),
@@ -68,11 +68,11 @@ const balun: Model = {
     stampTransformer(s, { primary: [s.port('in').hot, s.chassis], secondary: [b.hot, b.cold] }, s.value('ratio'));
     stampLift(s, b.shield);
   }
-};
+});
 
 /** A step-down box the other way round: balanced in at the low side, its former input is the output. Steps up by its turns. */
-const reversed: Model = {
-  id: 'reversed-box',
+const reversed = defineModel({
+  id: 'reversed-di',
   family: 'box',
   params: transformerParams({
     ratio: 12,
@@ -100,10 +100,10 @@ const reversed: Model = {
     out: read.value('saturation') * (lowestHz / 20),
     in: (read.value('saturation') * (lowestHz / 20)) / read.value('ratio')
   })
-};
+});
 
 /** Line level back to what a pickup would give: isolated, turned down, behind a pickup's source impedance. */
-const reamp: Model = {
+const reamp = defineModel({
   id: 'reamp-box',
   family: 'box',
   params: {
@@ -134,13 +134,13 @@ const reamp: Model = {
     if (s.choice('lift') === 'joined') s.bond('ground', chassis, a.shield, JOINT_OHM);
   },
   clip: coreClip
-};
+});
 /** Source impedance that a pickup's amplifier is used to, ohms. */
 const EMULATED: Readonly<Record<string, number>> = { 'single coil': 6 * k, humbucker: 10 * k, none: 100 };
 
 /** Active: professional line to consumer line, or back. 11.78 dB lie between +4 dBu and −10 dBV. */
 const CONSUMER_STEP_DB = 11.78;
-const converter = (id: string, up: boolean): Model => ({
+const converter = <const Id extends string>(id: Id, up: boolean): Model<Id> => ({
   id,
   family: 'box',
   params: {
@@ -185,7 +185,7 @@ function stampDriven(s: StampContext, p: number, q: number, gain: number, how: s
 }
 
 /** One microphone to two desks: straight to the first, through a transformer to the second. */
-const splitter: Model = {
+const splitter = defineModel({
   id: 'splitter',
   family: 'box',
   params: transformerParams({
@@ -213,10 +213,10 @@ const splitter: Model = {
     stampLift(s, iso.shield);
   },
   clip: coreClip
-};
+});
 
 /** Stereo line in, mono balanced out: a trim, a mains supply, and its own hiss. */
-const smallMixer: Model = {
+const smallMixer = defineModel({
   id: 'small-mixer',
   family: 'box',
   params: {
@@ -255,10 +255,10 @@ const smallMixer: Model = {
     out: read.value('clip'),
     in: Math.min(read.value('clip'), read.value('clip') / 10 ** (read.value('gain') / 20))
   })
-};
+});
 
 /** Left and right into one mono plug through two resistors, so that neither output drives the other. */
-const merge: Model = {
+const merge = defineModel({
   id: 'merge-box',
   family: 'box',
   params: { merge: param('resistance', 4.7 * k, 10 * k, 22 * k) },
@@ -274,10 +274,10 @@ const merge: Model = {
     s.net.resistor(s.part('merge-left'), hot, s.port('out').hot, s.value('merge'));
     s.net.resistor(s.part('merge-right'), cold, s.port('out').hot, s.value('merge'));
   }
-};
+});
 
 /** Attenuator in an XLR barrel: two arms and a foot, balanced. */
-const inlinePad: Model = {
+const inlinePad = defineModel({
   id: 'inline-pad',
   family: 'box',
   params: { padOhm: param('resistance', 400, 600, 1200) },
@@ -296,9 +296,9 @@ const inlinePad: Model = {
     s.bond('through', a.shield, b.shield, JOINT_OHM);
     s.net.wire(s.chassis, b.shield);
   }
-};
+});
 
-export const CONVERTERS: readonly Model[] = [
+export const CONVERTERS = [
   isolator,
   balun,
   reversed,

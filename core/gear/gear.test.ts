@@ -105,9 +105,9 @@ describe('the catalogue', () => {
   it('lets a source say what it plays and how it is fed', () => {
     expect(choicesOf(modelOf('piezo'), 'instrument')).toContain('cello');
     expect(choicesOf(modelOf('mic-in'), 'instrument')).toEqual([]);
-    expect(choicesOf(modelOf('keyboard'), 'feed')).toEqual(['mains-1', 'mains-2', 'battery']);
-    expect(new DeviceSettings(modelOf('active-box'), { power: 'battery' }).feed).toBe('battery');
-    expect(new DeviceSettings(modelOf('active-box'), {}).feed).toBe('phantom');
+    expect(choicesOf(modelOf('line-unbalanced'), 'feed')).toEqual(['mains-1', 'mains-2', 'battery']);
+    expect(new DeviceSettings(modelOf('active-di'), { power: 'battery' }).feed).toBe('battery');
+    expect(new DeviceSettings(modelOf('active-di'), {}).feed).toBe('phantom');
   });
 
   it('has instruments with notes in order', () => {
@@ -120,12 +120,12 @@ describe('the catalogue', () => {
 
 describe('what the networks measure is what the tables say', () => {
   it.each([
-    ['keyboard', 600],
-    ['modular', 1000],
+    ['line-unbalanced', 600],
+    ['line-hot', 1000],
     ['consumer-player', 700],
     ['active-bass', 3000],
     ['headphone', 10],
-    ['pro-line', 150],
+    ['line-balanced', 150],
     ['dynamic-mic', 200]
   ])('source impedance of %s', (id, ohm) => expect(impedance(bench(id), 'out', 1000) / ohm).toBeCloseTo(1, 3));
 
@@ -133,7 +133,7 @@ describe('what the networks measure is what the tables say', () => {
     ['mic-in', 2000],
     ['line-in', 20e3],
     ['consumer-in', 20e3],
-    ['resistor', 10e3]
+    ['load-resistor', 10e3]
   ])('input impedance of %s', (id, ohm) => expect(impedance(bench(id), 'in', 1000) / ohm).toBeCloseTo(1, 3));
 
   it('an instrument input is a megohm beside its capacitance', () => {
@@ -144,29 +144,29 @@ describe('what the networks measure is what the tables say', () => {
 
   it('active boxes show their own impedance, padded or not', () => {
     for (const pad of ['off', '10', '20', '40']) {
-      expect(impedance(bench('active-box', { pad }), 'in', 30) / 1e6).toBeCloseTo(1, 1);
-      expect(impedance(bench('active-box-10m', { pad }), 'in', 30) / 10e6).toBeCloseTo(1, 1);
+      expect(impedance(bench('active-di', { pad }), 'in', 30) / 1e6).toBeCloseTo(1, 1);
+      expect(impedance(bench('active-di-10m', { pad }), 'in', 30) / 10e6).toBeCloseTo(1, 1);
     }
-    expect(impedance(bench('active-box'), 'out', 1000)).toBeCloseTo(200, 0);
+    expect(impedance(bench('active-di'), 'out', 1000)).toBeCloseTo(200, 0);
   });
 
   it.each(['10', '15', '20', '40'])('a pad of %s dB takes that much, passive and active', (pad) => {
-    const active = gain('active-box', { pad }, 100) - gain('active-box', {}, 100);
+    const active = gain('active-di', { pad }, 100) - gain('active-di', {}, 100);
     expect(active).toBeCloseTo(-Number(pad), 1);
     // The transformer's own input loads a passive pad a little.
-    const passive = gain('passive-box', { pad }, 1000, 2000) - gain('passive-box', {}, 1000, 2000);
+    const passive = gain('passive-di', { pad }, 1000, 2000) - gain('passive-di', {}, 1000, 2000);
     expect(Math.abs(passive + Number(pad))).toBeLessThan(1.2);
   });
 
   it('a passive box divides by its turns, an active one by its gain setting', () => {
-    expect(gain('passive-box', {}, 1000)).toBeCloseTo(-20 * Math.log10(12), 1);
-    expect(gain('active-box', {}, 1000)).toBeCloseTo(0, 2);
-    expect(gain('active-box', { gain: -10 }, 1000)).toBeCloseTo(-10, 2);
-    expect(gain('media-box', {}, 1000)).toBeCloseTo(-20 * Math.log10(8), 0);
+    expect(gain('passive-di', {}, 1000)).toBeCloseTo(-20 * Math.log10(12), 1);
+    expect(gain('active-di', {}, 1000)).toBeCloseTo(0, 2);
+    expect(gain('active-di', { gain: -10 }, 1000)).toBeCloseTo(-10, 2);
+    expect(gain('media-di', {}, 1000)).toBeCloseTo(-20 * Math.log10(8), 0);
   });
 
   it('the reflected load of a passive box is the square of its turns', () => {
-    const b = bench('passive-box');
+    const b = bench('passive-di');
     const out = b.ports.get('out')!;
     b.net.resistor('load', out.hot, out.cold, 2000);
     // Beside it stand the primary's 300 H and 100 pF.
@@ -185,7 +185,7 @@ describe('what the networks measure is what the tables say', () => {
   });
 
   it('a lift leaves no low-ohm joint; a joined box has one', () => {
-    for (const id of ['passive-box', 'passive-economy', 'active-box', 'active-box-10m', 'media-box']) {
+    for (const id of ['passive-di', 'passive-di-economy', 'active-di', 'active-di-10m', 'media-di']) {
       expect(bench(id, { lift: 'joined' }).bonds).toEqual(['ground']);
       expect(bench(id, { lift: 'lifted' }).bonds).toEqual([]);
     }

@@ -6,7 +6,9 @@ import type { Socket } from './sockets';
 import {
   type Carries,
   type LevelClass,
+  defineModel,
   type Model,
+  type Trait,
   type OptionSpec,
   param,
   type ParamSpec,
@@ -80,11 +82,13 @@ interface Input {
   shape?: Model['shape'];
   /** A socket that passes on what comes in, wire for wire. */
   link?: true;
+  traits?: readonly Trait[];
 }
 
-const input = (c: Input): Model => ({
+const input = <const Id extends string>(c: Input & { id: Id }): Model<Id> => ({
   id: c.id,
   family: 'input',
+  traits: c.traits,
   params: {
     ...stageParams(c.main),
     ...(c.other ? stageParams(c.other.stage, 'Other') : {}),
@@ -147,7 +151,7 @@ function stampHiss(s: StampContext, hot: number, low: number, ampere: number): v
   s.sense(hot, low, Math.sqrt(Math.max(stated ** 2 - FOUR_KT * EIN_OHM, 0)));
 }
 
-export const INPUTS: readonly Model[] = [
+export const INPUTS = [
   input({ id: 'mic-in', socket: 'xlr', carries: 'balanced', level: 'microphone', main: MIC, phantom: true }),
   input({ id: 'line-in', socket: 'trs', carries: 'balanced', level: 'line', main: LINE }),
   input({
@@ -169,6 +173,7 @@ export const INPUTS: readonly Model[] = [
   }),
   input({
     id: 'amp-in',
+    traits: ['stands-alone'],
     socket: 'ts',
     carries: 'unbalanced',
     level: 'instrument',
@@ -197,6 +202,7 @@ export const INPUTS: readonly Model[] = [
   }),
   input({
     id: 'speaker-in',
+    traits: ['stands-alone'],
     socket: 'combo',
     carries: 'balanced',
     level: 'line',
@@ -211,14 +217,16 @@ export const INPUTS: readonly Model[] = [
   }),
   input({
     id: 'camera-in',
+    traits: ['stands-alone'],
     socket: 'mini',
     carries: 'stereo',
     level: 'microphone',
     main: { ohm: [2 * k, 3 * k, 10 * k], clip: -16, gain: [20, 50], ein: [-118, -112, -105], hissCurrent: BIPOLAR },
     options: { plugIn: { choices: ['off', 'on'], default: 'on' } }
   }),
-  {
+  defineModel({
     id: 'cabinet',
+    traits: ['stands-alone'],
     family: 'input',
     params: { zin: param('resistance', 4, 8, 16, 1, 1e3), rated: param('power', 30, 100, 500, 1, 1e4) },
     options: {},
@@ -231,9 +239,10 @@ export const INPUTS: readonly Model[] = [
       s.net.resistor(s.part('frame'), cold, s.chassis, 1e9);
     },
     clip: (read) => ({ in: Math.sqrt(read.value('rated') * read.value('zin')) })
-  },
-  {
-    id: 'resistor',
+  }),
+  defineModel({
+    id: 'load-resistor',
+    traits: ['stands-alone'],
     family: 'input',
     params: { zin: param('resistance', 10 * k, 10 * k, 10 * k, 1, 1e9) },
     options: {},
@@ -242,5 +251,5 @@ export const INPUTS: readonly Model[] = [
     stamp(s) {
       s.net.resistor(s.part('load'), s.port('in').hot, s.chassis, s.value('zin'));
     }
-  }
+  })
 ];

@@ -16,7 +16,7 @@ export interface Adapter {
   readonly twice?: true;
 }
 
-export const ADAPTERS: readonly Adapter[] = [
+const TABLE = [
   { id: 'coupler', from: 'ts', to: 'ts', second: 'grounded' },
   { id: 'jack-to-xlr', from: 'trs', to: 'xlr', second: 'kept' },
   { id: 'rca-to-jack', from: 'rca', to: 'ts', second: 'grounded' },
@@ -36,12 +36,14 @@ export const ADAPTERS: readonly Adapter[] = [
   { id: 'y-rca', from: 'rca', to: 'rca', second: 'grounded', twice: true },
   { id: 'y-mini', from: 'mini', to: 'mini', second: 'kept', twice: true },
   { id: 'y-speaker', from: 'speaker', to: 'speaker', second: 'kept', twice: true }
-];
+] as const satisfies readonly Adapter[];
+type AdapterId = (typeof TABLE)[number]['id'];
+export const ADAPTERS: readonly (Adapter & { readonly id: AdapterId })[] = TABLE;
 
 const contact = param('resistance', 5e-3, 20e-3, 200e-3, 1e-4, 1e3);
 const two: Readonly<Record<string, boolean>> = { trs: true, mini: true, xlr: true, speaker: true };
 
-function joint({ id, from, to, second, twice }: Adapter): Model {
+function joint<const Id extends string>({ id, from, to, second, twice }: Adapter & { id: Id }): Model<Id> {
   const carries = (socket: Socket): Carries => (socket === 'mini' ? 'stereo' : two[socket] ? 'balanced' : 'unbalanced');
   const port = (name: string, way: 'in' | 'out', socket: Socket): PortSpec => ({
     id: name,
@@ -58,6 +60,7 @@ function joint({ id, from, to, second, twice }: Adapter): Model {
     options: {},
     ports: [port('in', 'in', from), port('out', 'out', to), ...(twice ? [port('thru', 'out', to)] : [])],
     feeds: ['none'],
+    ...(second === 'joined' ? { traits: ['joins-outputs'] as const } : {}),
     stamp: (s) => {
       stampThrough(s, second, 'out');
       if (twice) stampThrough(s, second, 'thru');
@@ -77,7 +80,7 @@ function stampThrough(s: StampContext, second: Second, out: 'out' | 'thru'): voi
   s.bond(out === 'out' ? 'shell' : `shell-${out}`, a.shield, b.shield, ohm);
 }
 
-export const JOINTS: readonly Model[] = ADAPTERS.map(joint);
+export const JOINTS = ADAPTERS.map((adapter) => joint(adapter));
 
 /**
  * The fewest adapters that bring a plug to a socket; empty when it goes in by itself, null when no chain of up to three does.

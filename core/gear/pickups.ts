@@ -1,6 +1,6 @@
 import type { InstrumentId } from './instruments';
 import { k, levels, nF, pF } from './stages';
-import { type Model, param, type StampContext } from './types';
+import { defineModel, type Model, param, type StampContext } from './types';
 
 /** Sources without electronics: coils and piezo elements. */
 
@@ -52,7 +52,7 @@ interface Coil {
   /** Turns times area that a uniform field finds, m²: thousands of turns of a few cm²; a humbucker's two cancel to 3 %. */
   area: number;
 }
-const coil = (c: Coil): Model => ({
+const coil = <const Id extends string>(c: Coil & { id: Id }): Model<Id> => ({
   id: c.id,
   family: 'source',
   params: {
@@ -78,7 +78,7 @@ const coil = (c: Coil): Model => ({
 });
 
 /** A piezo element is a capacitor in series with its EMF; what loads it decides its bass. */
-const piezo: Model = {
+const piezo = defineModel({
   id: 'piezo',
   family: 'source',
   params: {
@@ -97,9 +97,9 @@ const piezo: Model = {
     s.stray(s.chassis, PLAYER_FARAD);
     s.stray(s.port('out').hot, s.value('bare'));
   }
-};
+});
 
-export const PICKUPS: readonly Model[] = [
+export const PICKUPS = [
   coil({
     id: 'single-coil',
     instrument: 'guitar',

@@ -3,7 +3,7 @@ import type { InstrumentId } from './instruments';
 import { PLAYER_FARAD } from './pickups';
 import { riaa } from './riaa';
 import { density, emfOf, k, levels, outputDc, stampOutput, topology } from './stages';
-import { type Feed, type LevelClass, type Model, param, type ParamSpec } from './types';
+import { type Feed, type LevelClass, defineModel, type Model, param, type ParamSpec, type Trait } from './types';
 import type { Socket } from './sockets';
 
 /** Sources with an output stage, and microphones. */
@@ -25,12 +25,13 @@ interface Output {
   legs?: Parameters<typeof topology>[0];
   /** Held in the hands of a player beside the mains wiring. */
   held?: boolean;
+  traits?: readonly Trait[];
 }
 
 /** RMS of the largest sine between rails so far apart: 3 V of rail is 1.06 V, not 3. */
 const railRms = (volts: number): number => volts / 2 / Math.SQRT2;
 
-const output = (c: Output): Model => ({
+const output = <const Id extends string>(c: Output & { id: Id }): Model<Id> => ({
   id: c.id,
   family: 'source',
   params: {
@@ -44,6 +45,7 @@ const output = (c: Output): Model => ({
   ports: [{ id: 'out', way: 'out', socket: c.socket, carries: c.legs ? 'balanced' : 'unbalanced', level: c.level }],
   feeds: c.feeds,
   signal: { instrument: c.instrument, nature: 'resistive' },
+  traits: c.traits,
   dc: c.legs ? outputDc(c.legs) : 'grounded',
   stamp(s) {
     stampOutput(s, s.port('out'), c.legs ? s.choice('topology') : 'unbalanced', s.value('R'), emfOf(s));
@@ -53,9 +55,15 @@ const output = (c: Output): Model => ({
 });
 
 /** A balanced microphone: nothing of it is tied to earth but its shield. */
-const microphone = (c: { id: string; ohm: [number, number, number]; dbu: number }): Model => ({
+const microphone = <const Id extends string>(c: {
+  id: Id;
+  ohm: [number, number, number];
+  dbu: number;
+  traits?: readonly Trait[];
+}): Model<Id> => ({
   id: c.id,
   family: 'source',
+  traits: c.traits,
   params: {
     ...levels(c.dbu, 6, 20),
     R: param('resistance', ...c.ohm, 0.1, 1e5),
@@ -78,8 +86,9 @@ const microphone = (c: { id: string; ohm: [number, number, number]; dbu: number 
   clip: (read) => ({ out: read.value('clip') })
 });
 
-const headphone: Model = {
+const headphone = defineModel({
   id: 'headphone',
+  traits: ['plays-programme', 'volume-knob'],
   family: 'source',
   params: {
     ...levels(-8, 4, 14),
@@ -100,10 +109,10 @@ const headphone: Model = {
     s.net.resistor(s.part('out-right'), s.inner('right'), cold, s.value('R'));
   },
   clip: (read) => ({ out: railRms(read.value('rail')) })
-};
+});
 
 /** A moving-magnet cartridge: a small coil whose output rises with the velocity that the record was cut by. */
-const turntable: Model = {
+const turntable = defineModel({
   id: 'turntable',
   family: 'source',
   params: {
@@ -128,10 +137,10 @@ const turntable: Model = {
     s.field(s.inner('emf'), coil, s.value('R'), s.value('area'));
     s.net.inductor(s.part('winding'), coil, s.port('out').hot, s.value('L'));
   }
-};
+});
 
 /** An electret capsule on its own: it needs a few volts up the wire, or a cell. */
-const lavalier: Model = {
+const lavalier = defineModel({
   ...output({
     id: 'lavalier',
     instrument: 'speech',
@@ -158,9 +167,9 @@ const lavalier: Model = {
     s.hiss('capsule-hiss', s.inner('plus'), hot, s.value('R'), density(s.value('hiss')));
     s.stray(s.chassis, PLAYER_FARAD);
   }
-};
+});
 
-export const SOURCES: readonly Model[] = [
+export const SOURCES = [
   output({
     id: 'active-bass',
     instrument: 'bass-guitar',
@@ -199,7 +208,8 @@ export const SOURCES: readonly Model[] = [
     held: true
   }),
   output({
-    id: 'keyboard',
+    id: 'line-unbalanced',
+    traits: ['volume-knob'],
     instrument: 'keys',
     ohm: [100, 600, 1000],
     dbu: -2,
@@ -210,7 +220,8 @@ export const SOURCES: readonly Model[] = [
     feeds: ['mains-1', 'mains-2', 'battery']
   }),
   output({
-    id: 'keyboard-balanced',
+    id: 'line-impedance-balanced',
+    traits: ['volume-knob'],
     instrument: 'keys',
     ohm: [100, 300, 600],
     dbu: -2,
@@ -222,7 +233,7 @@ export const SOURCES: readonly Model[] = [
     legs: 'impedance-balanced'
   }),
   output({
-    id: 'modular',
+    id: 'line-hot',
     instrument: 'keys',
     ohm: [100, 1000, 1000],
     dbu: 10,
@@ -235,6 +246,7 @@ export const SOURCES: readonly Model[] = [
   }),
   output({
     id: 'consumer-player',
+    traits: ['plays-programme'],
     instrument: 'programme',
     ohm: [500, 700, 1000],
     dbu: -7.78,
@@ -249,7 +261,8 @@ export const SOURCES: readonly Model[] = [
   headphone,
   turntable,
   output({
-    id: 'pro-line',
+    id: 'line-balanced',
+    traits: ['desk-output', 'volume-knob', 'plays-programme'],
     instrument: 'programme',
     ohm: [50, 150, 300],
     dbu: 4,
@@ -263,6 +276,7 @@ export const SOURCES: readonly Model[] = [
   }),
   output({
     id: 'interface-out',
+    traits: ['desk-output', 'volume-knob', 'plays-programme'],
     instrument: 'programme',
     ohm: [100, 200, 300],
     dbu: 0,
@@ -287,6 +301,6 @@ export const SOURCES: readonly Model[] = [
     legs: 'impedance-balanced'
   }),
   microphone({ id: 'dynamic-mic', ohm: [150, 200, 300], dbu: -55 }),
-  microphone({ id: 'ribbon', ohm: [150, 300, 300], dbu: -58 }),
+  microphone({ id: 'ribbon', traits: ['harmed-by-phantom'], ohm: [150, 300, 300], dbu: -58 }),
   lavalier
 ];

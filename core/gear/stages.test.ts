@@ -7,15 +7,21 @@ import { device, lead, oneLine, run } from '../tests/plans';
 import { riaa } from './riaa';
 
 /** Gain of a box between a stiff source and a light load, dB, at some frequencies. */
-function through(model: string, settings: Settings, hz: number[], from = 'keyboard', load = 'resistor'): number[] {
+function through(
+  model: string,
+  settings: Settings,
+  hz: number[],
+  from = 'line-unbalanced',
+  load = 'load-resistor'
+): number[] {
   const { plan, line } = oneLine({
     source: device(from, { R: 0.1 }),
-    lead: from === 'keyboard' ? lead(0.1) : run(0.1),
+    lead: from === 'line-unbalanced' ? lead(0.1) : run(0.1),
     box: device(model, settings),
     run: run(0.1),
     input: device(load, { zin: 1e6, mismatch: 0 })
   });
-  if (load === 'resistor') delete plan.devices.in.settings.mismatch;
+  if (load === 'load-resistor') delete plan.devices.in.settings.mismatch;
   return [...gainAt(plan, line, Float64Array.from(hz))];
 }
 const level = (model: string, settings: Settings, hz = 1000, from?: string, load = 'line-in'): number =>
@@ -25,10 +31,10 @@ describe('low cut', () => {
   it.each(['40', '80', '120'])('%s Hz is 3 dB down there and 12 dB an octave below', (cut) => {
     const f = Number(cut);
     const [corner, low, lower, high] = through(
-      'active-box',
+      'active-di',
       { cut },
       [f, f / 8, f / 16, f * 100],
-      'keyboard',
+      'line-unbalanced',
       'line-in'
     );
     expect(corner - high).toBeCloseTo(-3.01, 1);
@@ -39,9 +45,9 @@ describe('low cut', () => {
 
 describe('tone controls of a preamp box', () => {
   it('lift or lower one end and leave the other', () => {
-    const flat = through('preamp-box', {}, [20, 20000], 'keyboard', 'line-in');
-    const bass = through('preamp-box', { low: 10 }, [20, 20000], 'keyboard', 'line-in');
-    const treble = through('preamp-box', { high: -10 }, [20, 20000], 'keyboard', 'line-in');
+    const flat = through('preamp-di', {}, [20, 20000], 'line-unbalanced', 'line-in');
+    const bass = through('preamp-di', { low: 10 }, [20, 20000], 'line-unbalanced', 'line-in');
+    const treble = through('preamp-di', { high: -10 }, [20, 20000], 'line-unbalanced', 'line-in');
     expect(bass[0] - flat[0]).toBeGreaterThan(9.4);
     expect(Math.abs(bass[1] - flat[1])).toBeLessThan(0.2);
     expect(treble[1] - flat[1]).toBeLessThan(-8.5);
@@ -51,8 +57,8 @@ describe('tone controls of a preamp box', () => {
 
 describe('a loudspeaker tap', () => {
   it.each(['30', '40'])('takes %s dB, and its voicing what a cabinet would not pass', (tap) => {
-    const flat = through('speaker-box', { tap, voicing: 'flat' }, [100, 10000], 'keyboard', 'line-in');
-    const cabinet = through('speaker-box', { tap, voicing: 'cabinet' }, [100, 10000], 'keyboard', 'line-in');
+    const flat = through('speaker-di', { tap, voicing: 'flat' }, [100, 10000], 'line-unbalanced', 'line-in');
+    const cabinet = through('speaker-di', { tap, voicing: 'cabinet' }, [100, 10000], 'line-unbalanced', 'line-in');
     expect(flat[0]).toBeCloseTo(-Number(tap), 0);
     expect(flat[1] - flat[0]).toBeCloseTo(0, 1);
     expect(cabinet[1] - flat[1]).toBeLessThan(-12);
@@ -63,18 +69,18 @@ describe('a loudspeaker tap', () => {
 describe('levels through boxes that change them', () => {
   it('converters step by 11.8 dB, each way', () => {
     expect(level('converter-up', {})).toBeCloseTo(11.78, 0);
-    expect(level('converter-down', {}, 1000, 'pro-line', 'consumer-in')).toBeCloseTo(-11.78, 0);
+    expect(level('converter-down', {}, 1000, 'line-balanced', 'consumer-in')).toBeCloseTo(-11.78, 0);
     expect(level('converter-up', { trim: 3 }) - level('converter-up', {})).toBeCloseTo(3, 6);
   });
   it('a reversed box steps up by its turns, an isolator hardly at all', () => {
-    const up = level('reversed-box', {}, 1000, 'pro-line', 'instrument-in');
+    const up = level('reversed-di', {}, 1000, 'line-balanced', 'instrument-in');
     expect(up).toBeGreaterThan(18);
     expect(up).toBeLessThan(22);
-    expect(Math.abs(level('isolator', {}, 1000, 'pro-line'))).toBeLessThan(0.5);
+    expect(Math.abs(level('isolator', {}, 1000, 'line-balanced'))).toBeLessThan(0.5);
   });
   it.each(['10', '20', '40'])('an in-line pad takes %s dB', (pad) => {
     const { plan, line } = oneLine({
-      source: device('pro-line', { R: 0.1 }),
+      source: device('line-balanced', { R: 0.1 }),
       lead: run(0.1),
       box: device('inline-pad', { pad }),
       run: run(0.1),
@@ -83,16 +89,16 @@ describe('levels through boxes that change them', () => {
     expect(gainAt(plan, line, Float64Array.from([1000]))[0]).toBeCloseTo(-Number(pad), 1);
   });
   it('re-amping turns down, and stands in for a pickup’s impedance', () => {
-    const full = level('reamp-box', { level: 100, emulate: 'none' }, 1000, 'pro-line', 'instrument-in');
-    const tenth = level('reamp-box', { level: 10, emulate: 'none' }, 1000, 'pro-line', 'instrument-in');
+    const full = level('reamp-box', { level: 100, emulate: 'none' }, 1000, 'line-balanced', 'instrument-in');
+    const tenth = level('reamp-box', { level: 10, emulate: 'none' }, 1000, 'line-balanced', 'instrument-in');
     expect(full - tenth).toBeCloseTo(20, 0);
     const into = (emulate: string): number => {
       const { plan, line } = oneLine({
-        source: device('pro-line'),
+        source: device('line-balanced'),
         lead: run(1),
         box: device('reamp-box', { emulate }),
         run: lead(1),
-        input: device('resistor', { zin: 10e3 })
+        input: device('load-resistor', { zin: 10e3 })
       });
       return gainAt(plan, line, Float64Array.from([1000]))[0];
     };
@@ -105,7 +111,7 @@ describe('levels through boxes that change them', () => {
         lead: { kind: 'mini', metres: 1 },
         box: device(box),
         run: box === 'merge-box' ? lead(1) : run(1),
-        input: device(box === 'merge-box' ? 'resistor' : 'line-in', { zin: 1e6 })
+        input: device(box === 'merge-box' ? 'load-resistor' : 'line-in', { zin: 1e6 })
       });
       return gainAt(plan, line, Float64Array.from([1000]))[0];
     };
@@ -114,10 +120,10 @@ describe('levels through boxes that change them', () => {
     expect(stereo('small-mixer')).toBeCloseTo(0, 1);
   });
   it('polarity turns the sign and nothing else', () => {
-    for (const box of ['passive-box', 'active-box']) {
+    for (const box of ['passive-di', 'active-di']) {
       const volts = (polarity: string): number => {
         const { plan } = oneLine({
-          source: device('keyboard'),
+          source: device('line-unbalanced'),
           lead: lead(1),
           box: device(box, { polarity }),
           run: run(1),
@@ -138,11 +144,11 @@ describe('thru', () => {
       const { plan, line } = oneLine({
         source: device('piezo'),
         lead: lead(1),
-        box: device('active-box-10m', { thru }),
+        box: device('active-di-10m', { thru }),
         run: run(1),
         input: device('line-in')
       });
-      plan.devices.amp = { model: 'resistor', settings: { zin: 20e3 } };
+      plan.devices.amp = { model: 'load-resistor', settings: { zin: 20e3 } };
       plan.cables.thru = {
         kind: 'instrument',
         metres: 1,

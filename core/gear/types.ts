@@ -89,8 +89,23 @@ interface SignalSpec {
   readonly load?: { readonly ohm: number; readonly farad: number };
 }
 
-export interface Model {
-  readonly id: string;
+/** What is true of some models and not of their table of values. */
+export type Trait =
+  /** Plays what was recorded: its full scale is the programme's. */
+  | 'plays-programme'
+  /** An output of a desk or an interface: whoever sits at it sets its level, up or down. */
+  | 'desk-output'
+  /** Has a volume of its own, which may be higher as long as its peaks stay under full scale. */
+  | 'volume-knob'
+  /** An input that is plugged into the wall or nowhere, not built into a desk. */
+  | 'stands-alone'
+  /** A microphone that phantom can harm. */
+  | 'harmed-by-phantom'
+  /** Ties the two outputs of a stereo source together. */
+  | 'joins-outputs';
+
+export interface Model<Id extends string = string> {
+  readonly id: Id;
   readonly family: Family;
   readonly params: Readonly<Record<string, ParamSpec>>;
   readonly options: Readonly<Record<string, OptionSpec>>;
@@ -103,6 +118,7 @@ export interface Model {
   readonly isolated?: boolean;
   /** A stage of its own between input and output: what follows no longer loads what comes before. */
   readonly buffers?: boolean;
+  readonly traits?: readonly Trait[];
   /** Values that stand for others at a position of a switch, or with a plug: `zin` is read from `zinLine`, say. */
   alias?(choice: (name: string) => string): Readonly<Record<string, string>>;
   /** Response that its stage adds after its terminals (or, of a source, ahead of its EMF), dB at a frequency in hertz. */
@@ -127,3 +143,6 @@ export function param(
 ): ParamSpec {
   return { quantity, min, typ, max, low, high };
 }
+
+/** A model with its own id as its type, so that the ids of all of them make one. */
+export const defineModel = <const Id extends string>(model: Model<Id>): Model<Id> => model;

@@ -1,3 +1,4 @@
+import { hasTrait } from '../gear/catalogue';
 import { adapterChain } from '../gear/joints';
 import { mates, type Plug, type Socket } from '../gear/sockets';
 import { interpolate } from '../rig/grid';
@@ -84,7 +85,7 @@ function misuse(c: JoinContext): Finding[] {
         fact('model', 'id', far.model.id)
       ])
     );
-  if (far.model.id === 'plain-y' && c.source.model.ports[0].carries === 'stereo')
+  if (hasTrait(far.model.id, 'joins-outputs') && c.source.model.ports[0].carries === 'stereo')
     out.push(
       finding('outputs-joined', c.at, { severity: 'stop', value: c.source.value('R') * 2, unit: 'Ω', limit: null }, [
         fact('model', 'id', far.model.id),

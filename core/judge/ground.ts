@@ -1,4 +1,4 @@
-import { modelOf } from '../gear/catalogue';
+import { modelOf, hasTrait } from '../gear/catalogue';
 import { settingsAt } from '../plan/devices';
 import type { GroundEdge } from '../rig/builder';
 import { type Hum, HUM_KINDS } from '../rig/hum';
@@ -147,7 +147,7 @@ function phantom(c: JoinContext): Finding[] {
         'phantom-into-source',
         c.at,
         {
-          severity: model.id === 'ribbon' ? 'danger' : 'stop',
+          severity: hasTrait(model.id, 'harmed-by-phantom') ? 'danger' : 'stop',
           value: fed.harm * 1000,
           unit: 'mA',
           limit: HARM_AMPERE * 1000

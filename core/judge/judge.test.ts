@@ -125,7 +125,7 @@ describe('numbers by hand', () => {
   it('a second load on the thru is part of what the pickup sees', () => {
     const plan = show('bass guitar passive bass, 3 m, active box, 20 m, mic');
     const alone = of(judgePlan(plan)[0], 'keeps-response')!;
-    addThru(plan, device('resistor', { zin: 20e3 }), 'l0-mid');
+    addThru(plan, device('load-resistor', { zin: 20e3 }), 'l0-mid');
     const both = judgePlan(plan).find((r) => r.id === 'l0-in')!;
     const zin = (f: typeof alone) => f.because.find((b) => b.name === 'zinOneK')!.value as number;
     expect(zin(alone)).toBeGreaterThan(300e3);

@@ -10,7 +10,7 @@ const made = () =>
   oneLine({
     source: device('piezo'),
     lead: lead(3),
-    box: device('active-box-10m'),
+    box: device('active-di-10m'),
     run: run(30),
     input: device('mic-in', { phantom: 'on' })
   });

@@ -1,3 +1,4 @@
+import { todaysId } from '../gear/renamed';
 import { shapeOf } from './table';
 import { CONDITIONS, type KitItem, KitItemSchema, OWNED_CABLES } from './schema';
 
@@ -56,7 +57,7 @@ function readRow(cell: (name: Column) => string, row: number): KitItem | RowFaul
   if (!(CONDITIONS as readonly string[]).includes(condition)) return fault('condition', 'not-known', cell('condition'));
   const common = { count, condition, name: cell('name'), place: cell('place'), note: cell('note') };
   let raw: unknown = { kind, ...common };
-  if (kind === 'device') raw = { kind, model: cell('class'), ...common };
+  if (kind === 'device') raw = { kind, model: todaysId(cell('class')), ...common };
   if (kind === 'lead') {
     const metres = Number(cell('metres').replace(',', '.').replace(/\s*m$/, ''));
     if (!(metres > 0)) return fault('metres', cell('metres') ? 'not-a-number' : 'missing', cell('metres'));

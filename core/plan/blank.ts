@@ -3,7 +3,7 @@ import type { Plan } from './schema';
 /** A show with nothing in it: one desk on one supply. */
 export const blankPlan = (): Plan => ({
   format: 'guanxi-plan',
-  version: 1,
+  version: 2,
   policy: { mainsHz: 50, bridging: 10, unbalanced: 'computed' },
   supplies: { house: { name: 'House', emf: 0.005, ohm: 0.2, dimmers: false } },
   hosts: { desk: { name: 'Desk', supply: 'house', feed: 'mains-1' } },

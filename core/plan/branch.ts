@@ -1,4 +1,4 @@
-import { modelOf, portFor } from '../gear/catalogue';
+import { modelOf, portFor, hasTrait } from '../gear/catalogue';
 import { CABLES, plugFor } from '../gear/cables';
 import type { PortSpec } from '../gear/types';
 import type { Line } from './lines';
@@ -52,13 +52,10 @@ export const branchOf = (plan: Plan, line: Line, outs = outsOf(plan)): Branch | 
   return null;
 };
 
-/** Outputs of a desk or an interface. */
-const DESK_OUT: ReadonlySet<string> = new Set(['pro-line', 'interface-out']);
-
 /** Whether a line goes from the desk back to the players: a return, a send to an amplifier or a speaker. */
 export const comesBack = (plan: Plan, line: Line): boolean => {
   const { family, ports } = modelOf(plan.devices[line.id].model);
-  if (family !== 'input' || !DESK_OUT.has(plan.devices[line.devices[0]].model)) return false;
+  if (family !== 'input' || !hasTrait(plan.devices[line.devices[0]].model, 'desk-output')) return false;
   return ports.some((p) => p.id === 'thru') || ports[0].level === 'instrument' || ports[0].level === 'speaker';
 };
 

@@ -1,4 +1,4 @@
-import { modelOf, DeviceSettings } from '../gear/catalogue';
+import { modelOf, DeviceSettings, hasTrait } from '../gear/catalogue';
 import type { Plan } from './schema';
 
 /**
@@ -11,7 +11,6 @@ export function settingsAt(plan: Plan, id: string, through?: string): DeviceSett
   return new DeviceSettings(modelOf(model), settings, plug === 'xlr' ? 'xlr' : 'jack');
 }
 
-/** Outputs that play what was recorded: their full scale is the programme's. */
-const PLAYS: ReadonlySet<string> = new Set(['headphone', 'consumer-player', 'interface-out', 'pro-line']);
 /** Whether a device plays programme whose loudness can be given. */
-export const playsProgramme = (plan: Plan, device: string): boolean => PLAYS.has(plan.devices[device].model);
+export const playsProgramme = (plan: Plan, device: string): boolean =>
+  hasTrait(plan.devices[device].model, 'plays-programme');

@@ -1,6 +1,7 @@
 import type { ZodError } from 'zod';
 import { type PlanFault, planFaults } from './integrity';
 import { type Plan, PlanSchema } from './schema';
+import { upgradePlan } from './upgrade';
 
 /** Why a document is not a plan. `shape`: a field has the wrong form; `meaning`: it cannot be wired. */
 export type LoadFault = { kind: 'shape'; where: string; message: string } | ({ kind: 'meaning' } & PlanFault);
@@ -14,9 +15,9 @@ export const shapeFaults = (error: ZodError): LoadFault[] =>
     message: issue.message
   }));
 
-/** Reads anything as a plan, or says which fields stand in the way and why. */
+/** Reads anything as a plan, older versions too, or says which fields stand in the way and why. */
 export function loadPlan(document: unknown): Loaded {
-  const shape = PlanSchema.safeParse(document);
+  const shape = PlanSchema.safeParse(upgradePlan(document));
   if (!shape.success) {
     return { ok: false, faults: shapeFaults(shape.error) };
   }

@@ -2,15 +2,22 @@ import * as z from 'zod';
 import { modelOf } from '../gear/catalogue';
 import { type LoadFault, shapeFaults } from './load';
 import { ownFaults } from './integrity';
+import { withTodaysIds } from './upgrade';
 import { LIMITS, type OwnModel, type Plan, ROWS } from './schema';
 
 /** Own models: a class of gear with values of one's own, in a show and as a file to share. */
 
-const FileSchema = z.strictObject({ kind: z.literal('guanxi-model'), version: z.literal(1), model: ROWS.models });
+const FileSchema = z.strictObject({ kind: z.literal('guanxi-model'), version: z.literal(2), model: ROWS.models });
 
 /** An own model as the contents of a file. */
 export const writeOwn = (own: OwnModel): string =>
-  `${JSON.stringify({ kind: 'guanxi-model', version: 1, model: own }, null, 2)}\n`;
+  `${JSON.stringify({ kind: 'guanxi-model', version: 2, model: own }, null, 2)}\n`;
+
+/** A file of version 1 has the same form and older ids. */
+const upgraded = (document: unknown): unknown => {
+  const { kind, version } = (document ?? {}) as { kind?: unknown; version?: unknown };
+  return kind === 'guanxi-model' && version === 1 ? { ...(withTodaysIds(document) as object), version: 2 } : document;
+};
 
 /** Reads a file's contents as an own model, or says which fields of it stand in the way. */
 export function readOwn(text: string): { ok: true; own: OwnModel } | { ok: false; faults: LoadFault[] } {
@@ -20,7 +27,7 @@ export function readOwn(text: string): { ok: true; own: OwnModel } | { ok: false
   } catch {
     return { ok: false, faults: [{ kind: 'shape', where: 'file', message: 'this is no JSON file' }] };
   }
-  const shape = FileSchema.safeParse(document);
+  const shape = FileSchema.safeParse(upgraded(document));
   if (!shape.success) return { ok: false, faults: shapeFaults(shape.error) };
   const meaning = ownFaults('model', shape.data.model);
   return meaning.length > 0

@@ -118,7 +118,7 @@ describe('edits', () => {
     ));
 
   it('a late edit of another field is taken; of the same field it is refused, and can be forced', () => {
-    const { plan } = oneLine({ source: device('keyboard'), lead: lead(3), input: device('line-in') });
+    const { plan } = oneLine({ source: device('line-unbalanced'), lead: lead(3), input: device('line-in') });
     const edit = (metres: number): Op => ({
       op: 'set',
       table: 'cables',
@@ -144,9 +144,9 @@ describe('edits', () => {
 describe('documents', () => {
   const base = () =>
     oneLine({
-      source: device('keyboard'),
+      source: device('line-unbalanced'),
       lead: lead(3),
-      box: device('active-box'),
+      box: device('active-di'),
       run: run(30),
       input: device('mic-in')
     }).plan;
@@ -185,7 +185,7 @@ describe('documents', () => {
   });
   it('finds a signal that comes back to where it started', () => {
     const plan = base();
-    plan.devices.second = { model: 'active-box', settings: {} };
+    plan.devices.second = { model: 'active-di', settings: {} };
     plan.cables.out = {
       kind: 'instrument',
       metres: 1,
@@ -212,7 +212,7 @@ describe('lines', () => {
     const { plan } = oneLine({
       source: device('passive-bass'),
       lead: lead(3),
-      box: device('active-box'),
+      box: device('active-di'),
       run: run(30),
       input: device('mic-in')
     });
@@ -241,7 +241,7 @@ describe('lines', () => {
       { numRuns: 100 }
     ));
   it('a key changes with what its line depends on, and with nothing else', () => {
-    const plan = oneLine({ source: device('keyboard'), lead: lead(3), input: device('line-in') }).plan;
+    const plan = oneLine({ source: device('line-unbalanced'), lead: lead(3), input: device('line-in') }).plan;
     putLine(
       plan,
       { name: 'Other', source: device('piezo'), lead: lead(2), box: null, run: null, input: device('instrument-in') },

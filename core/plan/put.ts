@@ -1,4 +1,4 @@
-import { modelOf, portFor, portOf } from '../gear/catalogue';
+import { modelOf, portFor, portOf, hasTrait } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import type { PortSpec } from '../gear/types';
 import { branchPoint } from './branch';
@@ -38,13 +38,10 @@ export function putLine(draft: Plan, spec: LineSpec, newId: (role: string) => st
   return input;
 }
 
-/** What stands for itself: it is plugged into the wall, not built into a desk. */
-const ALONE: ReadonlySet<string> = new Set(['amp-in', 'speaker-in', 'cabinet', 'camera-in', 'resistor']);
-
 /** An input is one of the desk's, unless it stands for itself: then it is fed where the source is, or from the first supply. */
 function placeInput(draft: Plan, id: string, beside: string | undefined): void {
   const device = draft.devices[id];
-  if (!ALONE.has(device.model)) {
+  if (!hasTrait(device.model, 'stands-alone')) {
     device.host ??= Object.keys(draft.hosts)[0];
     if (device.host === undefined) delete device.host;
     return;

@@ -136,9 +136,11 @@ const TouchSchema = z.strictObject({
   a: z.string().regex(/^(device|cable):[a-z0-9-]{1,40}$/),
   b: z.string().regex(/^(device|host|supply):[a-z0-9-]{1,40}$/)
 });
+/** Raised when what a plan says is said otherwise; older ones are upgraded on their way in. */
+export const PLAN_VERSION = 2;
 export const PlanSchema = z.strictObject({
   format: z.literal('guanxi-plan'),
-  version: z.literal(1),
+  version: z.literal(PLAN_VERSION),
   policy: PolicySchema,
   supplies: table(SupplySchema, LIMITS.supplies),
   hosts: table(HostSchema, LIMITS.hosts),

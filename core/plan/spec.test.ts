@@ -11,7 +11,7 @@ const bass = {
   channel: 3,
   source: device('passive-bass'),
   lead: lead(3),
-  box: device('active-box', { pad: '10' }),
+  box: device('active-di', { pad: '10' }),
   run: run(30),
   input: device('mic-in', { phantom: 'on' })
 };
@@ -19,7 +19,12 @@ const bass = {
 describe('a spoken line in a plan', () => {
   it('puts an adapter between a lead and a balanced run, a coupler between two leads', () => {
     const joint = (second: ReturnType<typeof run>) => {
-      const { plan } = oneLine({ source: device('keyboard'), lead: lead(5), run: second, input: device('line-in') });
+      const { plan } = oneLine({
+        source: device('line-unbalanced'),
+        lead: lead(5),
+        run: second,
+        input: device('line-in')
+      });
       expect(planFaults(plan)).toEqual([]);
       return plan.devices.mid.model;
     };
@@ -47,20 +52,20 @@ describe('a spoken line in a plan', () => {
     putLine(plan, bass, (r) => `again-${r}`, traceLines(plan)[0]);
     expect(specOf(plan, traceLines(plan)[0])).toMatchObject({
       name: 'Bass',
-      box: { model: 'active-box', settings: { pad: '10' } }
+      box: { model: 'active-di', settings: { pad: '10' } }
     });
   });
 
   it('gives a mains device a supply, a battery one none', () => {
     const supply = (model: string) =>
       oneLine({ source: device(model), lead: lead(3), input: device('line-in') }).plan.devices.src.supply;
-    expect(supply('keyboard')).toBe('house');
+    expect(supply('line-unbalanced')).toBe('house');
     expect(supply('piezo')).toBeUndefined();
   });
 
   it('remembers a plug that is not the usual one', () => {
     const { plan, line } = oneLine({
-      source: device('keyboard'),
+      source: device('line-unbalanced'),
       lead: lead(3, { plugs: [null, 'xlr'] }),
       input: device('mic-in')
     });
@@ -88,7 +93,7 @@ describe('a spoken line in a plan', () => {
     const [line] = traceLines(plan);
     expect(line.devices.map((id) => plan.devices[id].model)).toEqual([
       'passive-bass',
-      'active-box',
+      'active-di',
       'isolator',
       'mic-in'
     ]);

@@ -19,8 +19,8 @@ const told = (text: string): string[] =>
 
 describe('a kit in words', () => {
   it.each([
-    ['4 active boxes, 10 × 3 m TS, 2 RCA to TS', ['4 active-box', '10 3 instrument ts-ts', '2 rca-to-jack']],
-    ['3 active box 10m and two splitters', ['3 active-box-10m', '2 splitter']],
+    ['4 active boxes, 10 × 3 m TS, 2 RCA to TS', ['4 active-di', '10 3 instrument ts-ts', '2 rca-to-jack']],
+    ['3 active box 10m and two splitters', ['3 active-di-10m', '2 splitter']],
     ['2 jack Ys, 3 XLR Y leads, a Y lead, 1 plain y', ['2 y-jack', '3 y-xlr', '1 y-jack', '1 plain-y']],
     ['6 x 20 m XLR; 4 mic cables 10 m', ['6 20 mic xlr-xlr', '4 10 mic xlr-xlr']],
     ['3 m RCA to TS, 6 1,5 m TS', ['1 3 rca rca-ts', '6 1.5 instrument ts-ts']],
@@ -80,9 +80,9 @@ describe('a kit as rows', () => {
   it('every bad row says which, where and what; the good ones are read', () => {
     const { items: read, faults } = itemsOf([
       ['count', 'kind', 'class', 'metres', 'plugs'],
-      ['2', 'device', 'active-box'],
+      ['2', 'device', 'active-di'],
       ['2', 'device', 'flute'],
-      ['many', 'device', 'active-box'],
+      ['many', 'device', 'active-di'],
       ['1', 'lead', 'instrument', 'long', 'ts-ts'],
       ['1', 'lead', 'multicore', '40', 'xlr-xlr'],
       ['1', 'lead', 'instrument', '3', 'ts-teapot'],

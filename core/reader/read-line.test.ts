@@ -19,7 +19,7 @@ describe('a line in words', () => {
     name: 'Upright bass',
     source: { model: 'piezo', settings: {} },
     lead: { kind: 'instrument', metres: 3 },
-    box: { model: 'active-box', settings: {} },
+    box: { model: 'active-di', settings: {} },
     run: { kind: 'multicore', metres: 40 },
     input: { model: 'mic-in', settings: { phantom: 'on' } }
   };
@@ -45,7 +45,7 @@ describe('a line in words', () => {
       run: { kind: 'mic', metres: 15 }
     });
     expect(spec('theremin wall-wart on Stage left, 5 m, 40 m, line 5')).toMatchObject({
-      source: { model: 'keyboard', settings: { instrument: 'theremin', feed: 'mains-2' }, supply: 'left' },
+      source: { model: 'line-unbalanced', settings: { instrument: 'theremin', feed: 'mains-2' }, supply: 'left' },
       box: null,
       channel: 5
     });
@@ -53,7 +53,7 @@ describe('a line in words', () => {
       source: { settings: { eddy: 'off' } },
       lead: { metres: expect.closeTo(500 / 110, 9) }
     });
-    expect(spec('piezo, 2 m, active box 10M, 20 m, mic').box!.model).toBe('active-box-10m');
+    expect(spec('piezo, 2 m, active box 10M, 20 m, mic').box!.model).toBe('active-di-10m');
     expect(spec('cue laptop, 2 m, media box, 20 m, mic').lead!.kind).toBe('mini');
   });
 

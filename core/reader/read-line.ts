@@ -221,7 +221,7 @@ class Reader {
     if (!at || !('model' in at) || !('zin' in modelOf(at.model).params))
       this.faults.push({ code: 'unknown', piece, suggestions: [] });
     else if (!parsed.ok) this.faults.push({ code: 'bad-value', piece, text, expected: parsed.error.expected });
-    else if (at.model === 'active-box' && parsed.value === 10e6) at.model = 'active-box-10m';
+    else if (at.model === 'active-di' && parsed.value === 10e6) at.model = 'active-di-10m';
     else this.#set(at, 'zin', parsed.value, piece, text);
   }
 

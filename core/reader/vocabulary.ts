@@ -1,5 +1,6 @@
 // Say: a line in spoken words, read into a plan's parts and told back. Knows names; computes nothing.
 import type { CableKindId } from '../gear/cables';
+import { type ModelId, modelOf } from '../gear/catalogue';
 import type { Wiring } from '../plan/schema';
 import { INSTRUMENT_IDS, type InstrumentId } from '../gear/instruments';
 
@@ -17,82 +18,81 @@ export type Meaning =
   | { role: 'exposure'; exposure: 'lead' | 'normal' | 'buried' }
   | { role: 'filler' };
 
-/** Phrases by meaning; the first one of each is how it is told back. All lower case. */
+/** How each model is said; the first one is how it is told back. All lower case. A model without a word does not compile. */
+const MODEL_PHRASES: Readonly<Record<ModelId, readonly [string, ...string[]]>> = {
+  'single-coil': ['single coil', 'single-coil'],
+  humbucker: ['humbucker'],
+  'passive-bass': ['passive bass', 'bass pickup'],
+  piezo: ['piezo', 'contact mic', 'contact mics', 'bridge piezo'],
+  'active-bass': ['active bass'],
+  'line-unbalanced': ['keyboard', 'synth', 'sampler', 'drum machine', 'unbalanced line'],
+  'line-hot': ['modular rack', 'modular', 'hot line'],
+  'consumer-player': ['rca player', 'tape machine', 'tape loops', 'cd player', 'media player', 'consumer line'],
+  headphone: ['headphone jack', 'headphones', 'headphone', 'laptop', 'tablet', 'phone'],
+  'line-balanced': ['balanced line', 'desk out', 'matrix out'],
+  'active-guitar': ['active guitar'],
+  'acoustic-preamp': ['acoustic preamp', 'preamp instrument'],
+  'line-impedance-balanced': ['balanced keyboard', 'impedance-balanced line'],
+  turntable: ['turntable', 'record player'],
+  'interface-out': ['interface output', 'interface', 'interface out'],
+  'bass-amp-out': ['bass amp out', 'bass amp output'],
+  ribbon: ['ribbon mic', 'ribbon microphone', 'ribbon'],
+  lavalier: ['clip-on mic', 'lavalier', 'electret'],
+  'power-amp': ['power amp', 'power amplifier'],
+  'valve-amp': ['valve amp', 'valve amplifier'],
+  'dynamic-mic': ['dynamic mic', 'dynamic microphone'],
+  'active-di-10m': ['active box 10m', 'active 10m', '10m active box', '10 meg active box'],
+  'active-di': ['active box', 'active di', 'active'],
+  'passive-di-economy': ['economy passive box', 'economy box', 'passive economy'],
+  'passive-di': ['passive box', 'passive di', 'passive'],
+  'media-di': ['media box', 'stereo box'],
+  'preamp-di': ['preamp box', 'acoustic preamp box'],
+  'speaker-di': ['speaker box', 'speaker-level box', 'speaker tap'],
+  'media-di-stereo': ['media pair', 'stereo media box'],
+  isolator: ['isolator', 'isolating transformer'],
+  balun: ['balun'],
+  'reversed-di': ['reversed box', 'reversed passive box', 'box backwards'],
+  'reamp-box': ['re-amp box', 'reamp box', 're-amp'],
+  'converter-down': ['down converter', 'converter down'],
+  'converter-up': ['up converter', 'converter up'],
+  splitter: ['splitter', 'mic splitter'],
+  'small-mixer': ['small mixer', 'mixer'],
+  'merge-box': ['merge box', 'merge'],
+  'inline-pad': ['inline pad', 'in-line pad'],
+  'jack-to-xlr': ['jack-to-xlr adapter'],
+  coupler: ['jack coupler'],
+  'rca-to-jack': ['rca-to-jack adapter'],
+  'jack-to-rca': ['jack-to-rca adapter'],
+  'mini-to-jack': ['3.5-to-jack adapter'],
+  'jack-to-mini': ['jack-to-3.5 adapter'],
+  'xlr-to-jack': ['xlr-to-jack adapter'],
+  'xlr-to-jack-grounded': ['grounded xlr-to-jack adapter'],
+  'xlr-to-jack-open': ['open xlr-to-jack adapter'],
+  'xlr-to-rca-grounded': ['grounded xlr-to-rca adapter', 'xlr-to-rca adapter'],
+  'xlr-to-rca-open': ['open xlr-to-rca adapter'],
+  'plain-y': ['plain y'],
+  'y-jack': ['jack y'],
+  'y-xlr': ['xlr y'],
+  'y-rca': ['rca y'],
+  'y-mini': ['3.5 mm y'],
+  'y-speaker': ['speaker y'],
+  'mic-in': ['mic', 'mic in', 'mic input', 'microphone', 'microphone input'],
+  'line-in': ['line', 'line in', 'line input'],
+  'instrument-in': ['instrument input', 'instrument in', 'instrument', 'hi-z', 'hiz'],
+  'consumer-in': ['rca input', 'rca in', 'consumer input'],
+  'combo-in': ['combo input', 'combo'],
+  'amp-in': ['guitar amp', 'amp input', 'amp in'],
+  'aux-in': ['aux input', 'aux in', 'aux'],
+  'phono-in': ['phono input', 'phono in', 'phono'],
+  'speaker-in': ['powered speaker', 'active speaker'],
+  'camera-in': ['camera', 'camera input'],
+  cabinet: ['cabinet', 'speaker cabinet'],
+  'load-resistor': ['resistor']
+};
+
+/** Other phrases by meaning; the first one of each is how it is told back. All lower case. */
 const PHRASES: readonly (readonly [readonly string[], Meaning])[] = [
-  [['single coil', 'single-coil'], { role: 'source', model: 'single-coil' }],
-  [['humbucker'], { role: 'source', model: 'humbucker' }],
-  [['passive bass', 'bass pickup'], { role: 'source', model: 'passive-bass' }],
-  [['piezo', 'contact mic', 'contact mics', 'bridge piezo'], { role: 'source', model: 'piezo' }],
-  [['active bass'], { role: 'source', model: 'active-bass' }],
-  [['keyboard', 'synth', 'sampler', 'drum machine', 'unbalanced line'], { role: 'source', model: 'keyboard' }],
-  [['modular rack', 'modular', 'hot line'], { role: 'source', model: 'modular' }],
-  [
-    ['rca player', 'tape machine', 'tape loops', 'cd player', 'media player', 'consumer line'],
-    { role: 'source', model: 'consumer-player' }
-  ],
-  [['headphone jack', 'headphones', 'headphone', 'laptop', 'tablet', 'phone'], { role: 'source', model: 'headphone' }],
-  [['balanced line', 'desk out', 'matrix out'], { role: 'source', model: 'pro-line' }],
-  [['active guitar'], { role: 'source', model: 'active-guitar' }],
-  [['acoustic preamp', 'preamp instrument'], { role: 'source', model: 'acoustic-preamp' }],
-  [['balanced keyboard', 'impedance-balanced line'], { role: 'source', model: 'keyboard-balanced' }],
-  [['turntable', 'record player'], { role: 'source', model: 'turntable' }],
-  [['interface output', 'interface', 'interface out'], { role: 'source', model: 'interface-out' }],
-  [['bass amp out', 'bass amp output'], { role: 'source', model: 'bass-amp-out' }],
-  [['ribbon mic', 'ribbon microphone', 'ribbon'], { role: 'source', model: 'ribbon' }],
-  [['clip-on mic', 'lavalier', 'electret'], { role: 'source', model: 'lavalier' }],
-  [['power amp', 'power amplifier'], { role: 'source', model: 'power-amp' }],
-  [['valve amp', 'valve amplifier'], { role: 'source', model: 'valve-amp' }],
-  [['dynamic mic', 'dynamic microphone'], { role: 'source', model: 'dynamic-mic' }],
-
-  [['active box 10m', 'active 10m', '10m active box', '10 meg active box'], { role: 'box', model: 'active-box-10m' }],
-  [['active box', 'active di', 'active'], { role: 'box', model: 'active-box' }],
-  [['economy passive box', 'economy box', 'passive economy'], { role: 'box', model: 'passive-economy' }],
-  [['passive box', 'passive di', 'passive'], { role: 'box', model: 'passive-box' }],
-  [['media box', 'stereo box'], { role: 'box', model: 'media-box' }],
-  [['preamp box', 'acoustic preamp box'], { role: 'box', model: 'preamp-box' }],
-  [['speaker box', 'speaker-level box', 'speaker tap'], { role: 'box', model: 'speaker-box' }],
-  [['media pair', 'stereo media box'], { role: 'box', model: 'media-pair' }],
-  [['isolator', 'isolating transformer'], { role: 'box', model: 'isolator' }],
-  [['balun'], { role: 'box', model: 'balun' }],
-  [['reversed box', 'reversed passive box', 'box backwards'], { role: 'box', model: 'reversed-box' }],
-  [['re-amp box', 'reamp box', 're-amp'], { role: 'box', model: 'reamp-box' }],
-  [['down converter', 'converter down'], { role: 'box', model: 'converter-down' }],
-  [['up converter', 'converter up'], { role: 'box', model: 'converter-up' }],
-  [['splitter', 'mic splitter'], { role: 'box', model: 'splitter' }],
-  [['small mixer', 'mixer'], { role: 'box', model: 'small-mixer' }],
-  [['merge box', 'merge'], { role: 'box', model: 'merge-box' }],
-  [['inline pad', 'in-line pad'], { role: 'box', model: 'inline-pad' }],
-  [['jack-to-xlr adapter'], { role: 'box', model: 'jack-to-xlr' }],
-  [['jack coupler'], { role: 'box', model: 'coupler' }],
-  [['rca-to-jack adapter'], { role: 'box', model: 'rca-to-jack' }],
-  [['jack-to-rca adapter'], { role: 'box', model: 'jack-to-rca' }],
-  [['3.5-to-jack adapter'], { role: 'box', model: 'mini-to-jack' }],
-  [['jack-to-3.5 adapter'], { role: 'box', model: 'jack-to-mini' }],
-  [['xlr-to-jack adapter'], { role: 'box', model: 'xlr-to-jack' }],
-  [['grounded xlr-to-jack adapter'], { role: 'box', model: 'xlr-to-jack-grounded' }],
-  [['open xlr-to-jack adapter'], { role: 'box', model: 'xlr-to-jack-open' }],
-  [['grounded xlr-to-rca adapter', 'xlr-to-rca adapter'], { role: 'box', model: 'xlr-to-rca-grounded' }],
-  [['open xlr-to-rca adapter'], { role: 'box', model: 'xlr-to-rca-open' }],
-  [['plain y'], { role: 'box', model: 'plain-y' }],
-  [['jack y'], { role: 'box', model: 'y-jack' }],
-  [['xlr y'], { role: 'box', model: 'y-xlr' }],
-  [['rca y'], { role: 'box', model: 'y-rca' }],
-  [['3.5 mm y'], { role: 'box', model: 'y-mini' }],
-  [['speaker y'], { role: 'box', model: 'y-speaker' }],
   [['no box', 'direct', 'straight'], { role: 'no-box' }],
-
-  [['mic', 'mic in', 'mic input', 'microphone', 'microphone input'], { role: 'input', model: 'mic-in' }],
-  [['line', 'line in', 'line input'], { role: 'input', model: 'line-in' }],
-  [['instrument input', 'instrument in', 'instrument', 'hi-z', 'hiz'], { role: 'input', model: 'instrument-in' }],
-  [['rca input', 'rca in', 'consumer input'], { role: 'input', model: 'consumer-in' }],
-  [['combo input', 'combo'], { role: 'input', model: 'combo-in' }],
-  [['guitar amp', 'amp input', 'amp in'], { role: 'input', model: 'amp-in' }],
-  [['aux input', 'aux in', 'aux'], { role: 'input', model: 'aux-in' }],
-  [['phono input', 'phono in', 'phono'], { role: 'input', model: 'phono-in' }],
-  [['powered speaker', 'active speaker'], { role: 'input', model: 'speaker-in' }],
-  [['camera', 'camera input'], { role: 'input', model: 'camera-in' }],
-  [['cabinet', 'speaker cabinet'], { role: 'input', model: 'cabinet' }],
-  [['resistor'], { role: 'input', model: 'resistor' }],
 
   [['jack lead', 'jack cable', 'ts lead'], { role: 'cable', kind: 'instrument', place: 'any' }],
   [['rca lead', 'rca cable'], { role: 'cable', kind: 'rca', place: 'any' }],
@@ -152,7 +152,7 @@ const PHRASES: readonly (readonly [readonly string[], Meaning])[] = [
 ];
 
 /** The pickup an instrument usually brings when none is said. */
-const USUAL: Readonly<Record<InstrumentId, string>> = {
+const USUAL: Readonly<Record<InstrumentId, ModelId>> = {
   'upright-bass': 'piezo',
   'bass-guitar': 'passive-bass',
   'five-string-bass': 'active-bass',
@@ -164,9 +164,9 @@ const USUAL: Readonly<Record<InstrumentId, string>> = {
   banjo: 'piezo',
   dulcimer: 'piezo',
   harp: 'piezo',
-  keys: 'keyboard',
+  keys: 'line-unbalanced',
   organ: 'piezo',
-  theremin: 'keyboard',
+  theremin: 'line-unbalanced',
   speech: 'dynamic-mic',
   programme: 'consumer-player'
 };
@@ -186,8 +186,14 @@ const phrases = ([texts, meaning]: readonly [readonly string[], Meaning]): Phras
 export const sayInstrument = (id: InstrumentId): string =>
   id.replaceAll('-', ' ').replace('five string', 'five-string');
 
+const roleOf = (model: string): 'source' | 'box' | 'input' => {
+  const { family } = modelOf(model);
+  return family === 'joint' ? 'box' : family;
+};
+
 /** All phrases, longest first, so that "dynamic mic" is not read as an input. */
 export const VOCABULARY: readonly Phrase[] = [
+  ...Object.entries(MODEL_PHRASES).flatMap(([model, texts]) => phrases([texts, { role: roleOf(model), model }])),
   ...PHRASES.flatMap(phrases),
   ...INSTRUMENT_IDS.flatMap((instrument) =>
     phrases([[sayInstrument(instrument)], { role: 'instrument', instrument, model: USUAL[instrument] }])

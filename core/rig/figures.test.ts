@@ -19,7 +19,7 @@ function expectGains(parts: Parameters<typeof oneLine>[0], at: number[], db: num
 
 const BASS = device('passive-bass', { eddy: 'off' });
 const COIL = device('single-coil', { eddy: 'off' });
-const into = (ohm: number) => device('resistor', { zin: ohm });
+const into = (ohm: number) => device('load-resistor', { zin: ohm });
 const FIVE = [20, 1000, 3000, 5000, 10000];
 
 describe('response against independent figures', () => {
@@ -69,12 +69,12 @@ describe('response against independent figures', () => {
 
 describe('passive box against independent figures', () => {
   const line3nF = run(1, { settings: { cShield: 0, cCores: 3e-9 } });
-  const box = device('passive-box', { Ciw: 0 });
+  const box = device('passive-di', { Ciw: 0 });
   const mic = device('mic-in', { mismatch: 0 });
 
   it('from 600 Ω', () =>
     expectGains(
-      { source: device('keyboard', { R: 600 }), lead: farads(600e-12), box, run: line3nF, input: mic },
+      { source: device('line-unbalanced', { R: 600 }), lead: farads(600e-12), box, run: line3nF, input: mic },
       [20, 1000, 20000],
       [-21.82, -21.8, -21.04]
     ));
@@ -89,7 +89,7 @@ describe('passive box against independent figures', () => {
       {
         source: BASS,
         lead: farads(600e-12),
-        box: device('passive-economy', { Ciw: 0 }),
+        box: device('passive-di-economy', { Ciw: 0 }),
         run: line3nF,
         input: mic
       },
@@ -120,7 +120,7 @@ describe('hum through one line at 50 Hz, 100 mV between earth points', () => {
     plan.policy.ambient = 'none';
     return toDbu(new SolvedRig(plan).solved().get(line.id)!.hum!.spectrum[0]);
   }
-  const KEYS = device('keyboard', { R: 600, feed: 'mains-1' });
+  const KEYS = device('line-unbalanced', { R: 600, feed: 'mains-1' });
 
   it('15 m unbalanced', () => {
     const hum = humDbu({
@@ -134,7 +134,7 @@ describe('hum through one line at 50 Hz, 100 mV between earth points', () => {
     const parts = (lift: string) => ({
       source: KEYS,
       lead: { kind: 'instrument' as const, metres: 3 },
-      box: device('passive-box', { lift, Ciw: 200e-12 }),
+      box: device('passive-di', { lift, Ciw: 200e-12 }),
       run: run(30),
       input: device('mic-in')
     });
@@ -143,7 +143,7 @@ describe('hum through one line at 50 Hz, 100 mV between earth points', () => {
     // secondary, 55 to 45; with 1 % between the legs a twentieth of it has to pass the winding and the primary's 2.6 kΩ ÷ 144,
     // beside the input's 2 kΩ.
     const lifted = (Rs: number) => {
-      const box = device('passive-box', { lift: 'lifted', Ciw: 200e-12, Rs });
+      const box = device('passive-di', { lift: 'lifted', Ciw: 200e-12, Rs });
       return humDbu({ ...parts('lifted'), box });
     };
     const ampere = 2 * Math.PI * 50 * 200e-12 * 0.1;
@@ -159,7 +159,7 @@ describe('hum through one line at 50 Hz, 100 mV between earth points', () => {
     const parts = (lift: string) => ({
       source: KEYS,
       lead: { kind: 'instrument' as const, metres: 3 },
-      box: device('active-box', { lift, zout: 280 }),
+      box: device('active-di', { lift, zout: 280 }),
       run: run(30),
       input: device('mic-in')
     });

@@ -38,19 +38,19 @@ const LINES = {
   'passive bass through a passive box': {
     source: device('passive-bass'),
     lead: lead(6),
-    box: device('passive-box'),
+    box: device('passive-di'),
     run: run(40),
     input: device('mic-in')
   },
   'piezo through an active box, padded and cut': {
     source: device('piezo'),
     lead: lead(3),
-    box: device('active-box-10m', { pad: '20', cut: '80' }),
+    box: device('active-di-10m', { pad: '20', cut: '80' }),
     run: run(60),
     input: device('mic-in', { phantom: 'on' })
   },
   'symmetrical output into a consumer input': {
-    source: device('pro-line'),
+    source: device('line-balanced'),
     lead: run(20),
     input: device('consumer-in')
   },
@@ -60,7 +60,7 @@ const LINES = {
     input: device('phono-in')
   },
   'transformer output, star-quad': {
-    source: device('pro-line', { topology: 'transformer' }),
+    source: device('line-balanced', { topology: 'transformer' }),
     lead: run(90, { kind: 'star-quad' }),
     input: device('line-in')
   }
@@ -89,9 +89,9 @@ describe.skipIf(!installed)('against a general circuit simulator', () => {
   it('hum of a rig with two supplies, joined and lifted', () => {
     for (const lift of ['joined', 'lifted']) {
       const { plan, line } = oneLine({
-        source: device('keyboard', { feed: 'mains-1' }),
+        source: device('line-unbalanced', { feed: 'mains-1' }),
         lead: lead(3),
-        box: device('passive-box', { lift, Ciw: 200e-12 }),
+        box: device('passive-di', { lift, Ciw: 200e-12 }),
         run: run(30),
         input: device('mic-in')
       });

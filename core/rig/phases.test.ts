@@ -55,7 +55,7 @@ describe('phases of supplies', () => {
     plan.hosts.desk = { ...plan.hosts.desk, feed: 'battery' };
     delete plan.hosts.desk.supply;
     Object.values(plan.devices)
-      .filter((d) => d.model === 'keyboard')
+      .filter((d) => d.model === 'line-unbalanced')
       .forEach((d, k) => (d.supply = 'abc'[k % 3]));
     const chassis = (p: Plan): number => {
       const rig = new RigHum(p, new SolvedRig(p).everything().hums);

@@ -9,7 +9,7 @@ import { pinChart } from './pins';
 
 describe('contacts as drawn', () => {
   const chart = (input: string, plug: Plug, wiring: Wiring = 'plain') => {
-    const { plan } = oneLine({ source: device('pro-line'), lead: run(3), input: device(input) });
+    const { plan } = oneLine({ source: device('line-balanced'), lead: run(3), input: device(input) });
     plan.cables.lead.plugs[1] = plug;
     plan.cables.lead.wiring = ['plain', wiring];
     return { plan, drawn: pinChart(plan, 'lead') };

@@ -51,7 +51,7 @@ describe('noise', () => {
     const { plan, line } = oneLine({
       source: device('single-coil'),
       lead: lead(6),
-      box: device('active-box'),
+      box: device('active-di'),
       run: run(30),
       input: device('mic-in', { phantom: 'on' })
     });
@@ -93,7 +93,7 @@ describe('common mode', () => {
   it('the imbalance of a bridge, by hand', () => {
     // 150 Ω a leg on 10 kΩ legs that differ by 1 %: 1 ÷ CMRR = R/(R+10k)·1 % nearly.
     const { plan, line } = oneLine({
-      source: device('pro-line', { R: 300 }),
+      source: device('line-balanced', { R: 300 }),
       lead: run(1, { settings: { cShield: 0, cCores: 0, rCore: 0, rShield: 0 } }),
       input: device('line-in', { zin: 20e3, mismatch: 1 })
     });
@@ -104,7 +104,7 @@ describe('common mode', () => {
   it('a transformer rejects what an impedance lets through', () => {
     const cmrr = (topology: string) => {
       const { plan, line } = oneLine({
-        source: device('pro-line', { topology }),
+        source: device('line-balanced', { topology }),
         lead: run(30),
         input: device('line-in', { mismatch: 2 })
       });
@@ -117,7 +117,7 @@ describe('common mode', () => {
 describe('output stages when a leg is grounded or open', () => {
   const level = (topology: string, wiring?: 'cold-open' | 'cold-grounded') => {
     const { plan, line } = oneLine({
-      source: device('pro-line', { topology }),
+      source: device('line-balanced', { topology }),
       lead: run(5, wiring ? { wiring: ['plain', wiring] } : {}),
       input: device('line-in', { mismatch: 0 })
     });
@@ -264,7 +264,7 @@ describe('phantom as direct current', () => {
     const { plan, line } = oneLine({
       source: device('piezo'),
       lead: lead(1),
-      box: device('active-box', box),
+      box: device('active-di', box),
       run: run(metres),
       input: device('mic-in', { phantom: 'on', ...input })
     });
@@ -293,7 +293,7 @@ describe('phantom as direct current', () => {
       });
       return solveLine(plan, line).phantom!.harm;
     };
-    expect(harm('pro-line')).toBeCloseTo(48 / (6810 + 150), 3);
+    expect(harm('line-balanced')).toBeCloseTo(48 / (6810 + 150), 3);
     expect(harm('dynamic-mic')).toBeLessThan(1e-6);
   });
 });
@@ -302,9 +302,9 @@ describe('each way out of a loop, predicted', () => {
   /** Hum from earths at the input, dBu: an earthed keyboard and the desk on different supplies, unless changed. */
   const hum = (parts: Partial<Parameters<typeof oneLine>[0]>, change: (plan: Plan) => void = () => undefined) => {
     const { plan, line } = oneLine({
-      source: device('keyboard', { feed: 'mains-1' }),
+      source: device('line-unbalanced', { feed: 'mains-1' }),
       lead: lead(3),
-      box: device('passive-box'),
+      box: device('passive-di'),
       run: run(30),
       input: device('mic-in'),
       ...parts
@@ -315,26 +315,26 @@ describe('each way out of a loop, predicted', () => {
   };
   const joined = hum({});
   it.each([
-    ['the lift of an isolated box', hum({ box: device('passive-box', { lift: 'lifted' }) }), 80],
+    ['the lift of an isolated box', hum({ box: device('passive-di', { lift: 'lifted' }) }), 80],
     [
       'an isolating transformer',
-      hum({ source: device('pro-line'), lead: run(3), box: device('isolator'), input: device('line-in') }),
+      hum({ source: device('line-balanced'), lead: run(3), box: device('isolator'), input: device('line-in') }),
       40
     ],
     [
       'balance all the way',
-      hum({ source: device('pro-line'), lead: run(33), box: null, run: null, input: device('line-in') }),
+      hum({ source: device('line-balanced'), lead: run(33), box: null, run: null, input: device('line-in') }),
       20
     ],
-    ['a battery', hum({ source: device('keyboard', { feed: 'battery' }) }), 60],
+    ['a battery', hum({ source: device('line-unbalanced', { feed: 'battery' }) }), 60],
     ['the same supply at both ends', hum({}, (plan) => void (plan.devices.src.supply = 'annex')), 20],
     ['a shorter lead', hum({ lead: lead(1) }), 5],
     ['a heavier shield', hum({ lead: lead(3, { settings: { rShield: 0.01 } }) }), 5]
   ])('%s', (_, dbu, better) => expect(joined - dbu).toBeGreaterThan(better));
   it('the lift of an active box that is not isolated is worth what its 100 kΩ are, no more', () => {
-    const [open, closed] = ['lifted', 'joined'].map((lift) => hum({ box: device('active-box', { lift }) }));
+    const [open, closed] = ['lifted', 'joined'].map((lift) => hum({ box: device('active-di', { lift }) }));
     expect(closed - open).toBeGreaterThan(15);
-    expect(open).toBeGreaterThan(hum({ box: device('passive-box', { lift: 'lifted' }) }) + 40);
+    expect(open).toBeGreaterThan(hum({ box: device('passive-di', { lift: 'lifted' }) }) + 40);
   });
 });
 

@@ -16,9 +16,9 @@ const rigOf = (plan: Plan): Rig => compileRig(plan, lineScope(plan, traceLines(p
 describe('cables', () => {
   it('a lead is its capacitance: RC of the source and the metres', () => {
     const { plan } = oneLine({
-      source: device('keyboard', { R: 1000 }),
+      source: device('line-unbalanced', { R: 1000 }),
       lead: lead(40),
-      input: device('resistor', { zin: 1e9 })
+      input: device('load-resistor', { zin: 1e9 })
     });
     const corner = 1 / (2 * Math.PI * 1000 * 40 * 110e-12);
     const [low, high] = at(plan, [100, corner]);
@@ -26,8 +26,13 @@ describe('cables', () => {
     expect(high).toBeCloseTo(-3.01, 1);
   });
   it('cutting a long one into two of half its length changes nothing that is heard', () => {
-    const whole = oneLine({ source: device('pro-line'), lead: run(120), input: device('line-in') }).plan;
-    const halves = oneLine({ source: device('pro-line'), lead: run(60), run: run(60), input: device('line-in') }).plan;
+    const whole = oneLine({ source: device('line-balanced'), lead: run(120), input: device('line-in') }).plan;
+    const halves = oneLine({
+      source: device('line-balanced'),
+      lead: run(60),
+      run: run(60),
+      input: device('line-in')
+    }).plan;
     halves.devices.mid = { model: 'jack-to-xlr', settings: { contact: 1e-4 } };
     const [a, b] = [at(whole, [50, 1000, 20000]), at(halves, [50, 1000, 20000])];
     a.forEach((x, k) => expect(Math.abs(x - b[k])).toBeLessThan(0.01));
@@ -35,7 +40,7 @@ describe('cables', () => {
   it('couplers put their contacts into shield and core', () => {
     const shield = (couplers: number): number => {
       const { plan } = oneLine({
-        source: device('keyboard'),
+        source: device('line-unbalanced'),
         lead: lead(3, couplers ? { couplers } : {}),
         input: device('line-in')
       });
@@ -91,20 +96,20 @@ describe('contacts', () => {
     return plan;
   };
   it.each([
-    ['balanced to balanced', line('pro-line', 'mic', 'mic-in'), { a: 'hot', b: 'cold', s: 'shield' }],
+    ['balanced to balanced', line('line-balanced', 'mic', 'mic-in'), { a: 'hot', b: 'cold', s: 'shield' }],
     [
       'mono jack in a mono socket',
-      line('keyboard', 'instrument', 'instrument-in'),
+      line('line-unbalanced', 'instrument', 'instrument-in'),
       { a: 'hot', b: '', s: 'cold+shield' }
     ],
     [
       'mono jack in a balanced socket',
-      line('keyboard', 'instrument', 'line-in'),
+      line('line-unbalanced', 'instrument', 'line-in'),
       { a: 'hot', b: '', s: 'cold+shield' }
     ],
     [
       'balanced plug in a mono socket',
-      line('pro-line', 'mic', 'instrument-in', 'trs'),
+      line('line-balanced', 'mic', 'instrument-in', 'trs'),
       { a: 'hot', b: 'cold+shield', s: 'cold+shield' }
     ],
     [
@@ -114,18 +119,21 @@ describe('contacts', () => {
     ],
     [
       'coax with XLR: pin 3 on the shield',
-      line('keyboard', 'instrument', 'mic-in', 'xlr'),
+      line('line-unbalanced', 'instrument', 'mic-in', 'xlr'),
       { a: 'hot', b: '', s: 'cold+shield' }
     ]
   ])('%s', (_, plan, expected) => expect(joined(plan)).toEqual(expected));
 
   it('a plug that does not go in is told, at the end where it is', () => {
-    expect(rigOf(line('keyboard', 'instrument', 'instrument-in', 'rca')).mated.get('lead')).toEqual([true, false]);
-    expect(rigOf(line('keyboard', 'instrument', 'instrument-in')).mated.get('lead')).toEqual([true, true]);
+    expect(rigOf(line('line-unbalanced', 'instrument', 'instrument-in', 'rca')).mated.get('lead')).toEqual([
+      true,
+      false
+    ]);
+    expect(rigOf(line('line-unbalanced', 'instrument', 'instrument-in')).mated.get('lead')).toEqual([true, true]);
   });
   it('half of a balanced signal is 6 dB less', () => {
-    const full = at(line('pro-line', 'mic', 'line-in'), [1000])[0];
-    const half = at(line('pro-line', 'mic', 'consumer-in', 'rca'), [1000])[0];
+    const full = at(line('line-balanced', 'mic', 'line-in'), [1000])[0];
+    const half = at(line('line-balanced', 'mic', 'consumer-in', 'rca'), [1000])[0];
     expect(full - half).toBeCloseTo(6.02, 1);
   });
 });
@@ -138,9 +146,9 @@ describe('impedances at a join', () => {
         fc.double({ min: 200, max: 1e6, noNaN: true }),
         (source, load) => {
           const { plan, line } = oneLine({
-            source: device('keyboard', { R: source }),
+            source: device('line-unbalanced', { R: source }),
             lead: lead(0.5),
-            input: device('resistor', { zin: load })
+            input: device('load-resistor', { zin: load })
           });
           const { hz, spans } = solveLine(plan, line, { perOctave: 4 });
           const k = hz.findIndex((f) => f >= 100);
@@ -152,7 +160,7 @@ describe('impedances at a join', () => {
     ));
   it('a joint has none of its own', () => {
     const { plan, line } = oneLine({
-      source: device('keyboard'),
+      source: device('line-unbalanced'),
       lead: lead(3),
       run: run(20),
       input: device('line-in')
@@ -166,9 +174,9 @@ describe('earths', () => {
   it('every device of a line is tied to the reference somehow, so everything can be solved', () => {
     for (const feed of ['mains-1', 'mains-2', 'battery']) {
       const { plan } = oneLine({
-        source: device('keyboard', { feed }),
+        source: device('line-unbalanced', { feed }),
         lead: lead(3),
-        box: device('passive-box', { lift: 'lifted' }),
+        box: device('passive-di', { lift: 'lifted' }),
         run: run(9),
         input: device('mic-in')
       });

@@ -104,7 +104,7 @@ describe('what is heard with something other than planned', () => {
   it('a dead box: nothing from before its amplifier is louder for being stronger, where all passes through it', () =>
     over((plan, stage) => {
       const { line } = stage;
-      const at = line.devices.findIndex((id) => plan.devices[id].model.startsWith('active-box'));
+      const at = line.devices.findIndex((id) => plan.devices[id].model.startsWith('active-di'));
       if (at < 1) return;
       const dead: Situation = { plan, dead: line.devices[at] };
       const [source] = line.devices;

@@ -37,43 +37,43 @@ const KINDS: readonly Kind[] = [
     name: 'Bouzouki',
     source: device('single-coil'),
     lead: 'instrument',
-    boxes: ['passive-box', 'active-box'],
+    boxes: ['passive-di', 'active-di'],
     input: 'mic-in'
   },
   {
     name: 'Bass',
     source: device('passive-bass'),
     lead: 'instrument',
-    boxes: ['passive-box', 'active-box'],
+    boxes: ['passive-di', 'active-di'],
     input: 'mic-in'
   },
-  { name: 'Cello', source: device('piezo'), lead: 'instrument', boxes: ['active-box-10m'], input: 'mic-in' },
+  { name: 'Cello', source: device('piezo'), lead: 'instrument', boxes: ['active-di-10m'], input: 'mic-in' },
   {
     name: 'Organ',
     source: device('piezo'),
     lead: 'instrument',
-    boxes: ['active-box-10m', 'active-box'],
+    boxes: ['active-di-10m', 'active-di'],
     input: 'mic-in'
   },
   {
     name: 'Keys',
-    source: device('keyboard', { feed: 'mains-1' }),
+    source: device('line-unbalanced', { feed: 'mains-1' }),
     lead: 'instrument',
-    boxes: ['passive-box', 'active-box'],
+    boxes: ['passive-di', 'active-di'],
     input: 'mic-in'
   },
   {
     name: 'Drone',
-    source: device('keyboard', { feed: 'mains-2' }),
+    source: device('line-unbalanced', { feed: 'mains-2' }),
     lead: 'instrument',
-    boxes: ['passive-box', 'active-box'],
+    boxes: ['passive-di', 'active-di'],
     input: 'mic-in'
   },
   {
     name: 'Rack',
-    source: device('modular', { feed: 'mains-1' }),
+    source: device('line-hot', { feed: 'mains-1' }),
     lead: 'instrument',
-    boxes: ['passive-box', null],
+    boxes: ['passive-di', null],
     input: 'line-in'
   },
   {

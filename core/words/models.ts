@@ -1,5 +1,7 @@
+import type { ModelId } from '../gear/catalogue';
+
 /** Full name of a model in running text, and the short one on a strip. */
-const MODEL_NAMES: Readonly<Record<string, readonly [string, string]>> = {
+const MODEL_NAMES: Readonly<Record<ModelId, readonly [string, string]>> = {
   'single-coil': ['single-coil pickup', 'Single coil'],
   humbucker: ['humbucker', 'Humbucker'],
   'passive-bass': ['passive bass pickup', 'Passive bass'],
@@ -7,13 +9,13 @@ const MODEL_NAMES: Readonly<Record<string, readonly [string, string]>> = {
   'active-bass': ['active bass', 'Active bass'],
   'active-guitar': ['active guitar', 'Active guitar'],
   'acoustic-preamp': ['acoustic instrument with preamp', 'Acoustic, preamp'],
-  keyboard: ['unbalanced line output', 'Line, unbalanced'],
-  'keyboard-balanced': ['impedance-balanced line output', 'Line, half-driven'],
-  modular: ['hot line output', 'Line, hot'],
+  'line-unbalanced': ['unbalanced line output', 'Line, unbalanced'],
+  'line-impedance-balanced': ['impedance-balanced line output', 'Line, half-driven'],
+  'line-hot': ['hot line output', 'Line, hot'],
   'consumer-player': ['consumer line output', 'Player, RCA'],
   headphone: ['headphone jack', 'Headphone jack'],
   turntable: ['turntable cartridge', 'Turntable'],
-  'pro-line': ['professional line output', 'Line, balanced'],
+  'line-balanced': ['professional line output', 'Line, balanced'],
   'interface-out': ['interface output', 'Interface out'],
   'bass-amp-out': ['bass amp’s direct output', 'Bass amp out'],
   'dynamic-mic': ['dynamic microphone', 'Dynamic mic'],
@@ -21,17 +23,17 @@ const MODEL_NAMES: Readonly<Record<string, readonly [string, string]>> = {
   lavalier: ['clip-on electret', 'Clip-on electret'],
   'power-amp': ['power amplifier', 'Power amp'],
   'valve-amp': ['valve amplifier’s speaker output', 'Valve amp'],
-  'passive-box': ['passive box', 'Passive box'],
-  'passive-economy': ['economy passive box', 'Passive, economy'],
-  'active-box': ['active box, 1 MΩ', 'Active box 1 MΩ'],
-  'active-box-10m': ['active box, 10 MΩ', 'Active box 10 MΩ'],
-  'preamp-box': ['preamp box with tone controls', 'Preamp box'],
-  'speaker-box': ['speaker-level box', 'Speaker-level box'],
-  'media-box': ['passive media box, stereo to mono', 'Media box'],
-  'media-pair': ['passive media box, stereo', 'Media box, pair'],
+  'passive-di': ['passive box', 'Passive box'],
+  'passive-di-economy': ['economy passive box', 'Passive, economy'],
+  'active-di': ['active box, 1 MΩ', 'Active box 1 MΩ'],
+  'active-di-10m': ['active box, 10 MΩ', 'Active box 10 MΩ'],
+  'preamp-di': ['preamp box with tone controls', 'Preamp box'],
+  'speaker-di': ['speaker-level box', 'Speaker-level box'],
+  'media-di': ['passive media box, stereo to mono', 'Media box'],
+  'media-di-stereo': ['passive media box, stereo', 'Media box, pair'],
   isolator: ['1:1 isolating transformer', 'Isolator 1:1'],
   balun: ['balun for a twisted pair', 'Balun'],
-  'reversed-box': ['passive box used backwards', 'Box, reversed'],
+  'reversed-di': ['passive box used backwards', 'Box, reversed'],
   'reamp-box': ['re-amp box', 'Re-amp box'],
   'converter-down': ['converter to consumer level', 'Converter, down'],
   'converter-up': ['converter to professional level', 'Converter, up'],
@@ -50,7 +52,7 @@ const MODEL_NAMES: Readonly<Record<string, readonly [string, string]>> = {
   'speaker-in': ['powered speaker', 'Powered speaker'],
   'camera-in': ['camera’s microphone input', 'Camera'],
   cabinet: ['loudspeaker cabinet', 'Cabinet'],
-  resistor: ['plain resistor', 'Resistor'],
+  'load-resistor': ['plain resistor', 'Resistor'],
   coupler: ['jack coupler', 'Coupler'],
   'jack-to-xlr': ['jack-to-XLR adapter', 'Jack to XLR'],
   'rca-to-jack': ['RCA-to-jack adapter', 'RCA to jack'],
@@ -69,5 +71,5 @@ const MODEL_NAMES: Readonly<Record<string, readonly [string, string]>> = {
   'y-mini': ['3.5 mm Y lead, one output to two inputs', '3.5 mm Y'],
   'y-speaker': ['speaker-cable Y, one output to two loads', 'Speaker Y']
 };
-export const modelName = (id: string): string => MODEL_NAMES[id]?.[0] ?? id;
-export const modelShort = (id: string): string => MODEL_NAMES[id]?.[1] ?? id;
+export const modelName = (id: string): string => MODEL_NAMES[id as ModelId]?.[0] ?? id;
+export const modelShort = (id: string): string => MODEL_NAMES[id as ModelId]?.[1] ?? id;

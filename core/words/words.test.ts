@@ -27,7 +27,7 @@ const finding = (
   limit,
   because
 });
-const model = fact('model', 'id', 'passive-box');
+const model = fact('model', 'id', 'passive-di');
 const level = [fact('peak', 'dBu', 20.2), fact('clip', 'dBu', 9), model, fact('lowest', 'frequency', 41.2)];
 const gain = [
   fact('arrives', 'level', 0.01),
@@ -47,7 +47,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'hum not computed'
   ],
   'half-balanced': [
-    finding('half-balanced', 'care', 6, [fact('model', 'id', 'pro-line')]),
+    finding('half-balanced', 'care', 6, [fact('model', 'id', 'line-balanced')]),
     'One leg of the professional line output is led nowhere: half a signal, 6.0 dB less, and no rejection of hum.',
     'half balanced'
   ],
@@ -57,7 +57,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'outputs joined'
   ],
   'box-as-adapter': [
-    finding('box-as-adapter', 'care', 0, [model, fact('source', 'id', 'pro-line')]),
+    finding('box-as-adapter', 'care', 0, [model, fact('source', 'id', 'line-balanced')]),
     'The passive box serves as a plug adapter: a professional line output is balanced and low in impedance already.',
     'box as adapter'
   ],
@@ -97,7 +97,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'phono into line'
   ],
   'steps-up': [
-    finding('steps-up', 'care', 19, [fact('model', 'id', 'reversed-box')]),
+    finding('steps-up', 'care', 19, [fact('model', 'id', 'reversed-di')]),
     'The passive box used backwards does not lower the level: it raises it by 19 dB.',
     'steps up'
   ],
@@ -154,17 +154,17 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'lift no help'
   ],
   'lift-leaks': [
-    finding('lift-leaks', 'stop', 45, [fact('model', 'id', 'active-box')]),
+    finding('lift-leaks', 'stop', 45, [fact('model', 'id', 'active-di')]),
     'The lift of the active box, 1 MΩ is no isolation: hum is still 45 dB under the playing.',
     'lift leaks'
   ],
   'earth-removed': [
-    finding('earth-removed', 'danger', 0, [fact('model', 'id', 'keyboard')]),
+    finding('earth-removed', 'danger', 0, [fact('model', 'id', 'line-unbalanced')]),
     'The protective earth of the unbalanced line output has been taken away. Stop: it can kill. Give it back before anything else.',
     'earth removed'
   ],
   'phantom-weak': [
-    finding('phantom-weak', 'stop', 4, [fact('model', 'id', 'active-box')], 9),
+    finding('phantom-weak', 'stop', 4, [fact('model', 'id', 'active-di')], 9),
     'Phantom is on, but only 4 V are left for the active box, 1 MΩ.',
     'phantom weak'
   ],
@@ -179,12 +179,12 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'phantom 72 mA'
   ],
   'battery-lasts': [
-    finding('battery-lasts', 'clean', 125, [fact('model', 'id', 'active-box')]),
+    finding('battery-lasts', 'clean', 125, [fact('model', 'id', 'active-di')]),
     'On its battery the active box, 1 MΩ plays for 125 hours.',
     'battery 125 h'
   ],
   'battery-short': [
-    finding('battery-short', 'care', 4.2, [fact('model', 'id', 'active-box')]),
+    finding('battery-short', 'care', 4.2, [fact('model', 'id', 'active-di')]),
     'On its battery the active box, 1 MΩ plays for only 4.2 hours.',
     'battery 4 h'
   ],
@@ -218,7 +218,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'right shorted'
   ],
   'leg-on-shield': [
-    finding('leg-on-shield', 'note', 6, [fact('model', 'id', 'pro-line')]),
+    finding('leg-on-shield', 'note', 6, [fact('model', 'id', 'line-balanced')]),
     'The plug puts the cold leg of the professional line output on its shield: one leg is left, 6.0 dB less.',
     'one leg only'
   ],
@@ -293,22 +293,22 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'ground loop'
   ],
   'phantom-reaches': [
-    finding('phantom-reaches', 'clean', 0, [fact('model', 'id', 'active-box')]),
+    finding('phantom-reaches', 'clean', 0, [fact('model', 'id', 'active-di')]),
     'Phantom reaches the active box, 1 MΩ.',
     'phantom on'
   ],
   'phantom-off': [
-    finding('phantom-off', 'stop', 0, [fact('model', 'id', 'active-box')]),
+    finding('phantom-off', 'stop', 0, [fact('model', 'id', 'active-di')]),
     'The active box, 1 MΩ runs on phantom, and phantom is off.',
     'no phantom'
   ],
   'phantom-none': [
-    finding('phantom-none', 'stop', 0, [fact('model', 'id', 'active-box'), fact('input', 'id', 'line-in')]),
+    finding('phantom-none', 'stop', 0, [fact('model', 'id', 'active-di'), fact('input', 'id', 'line-in')]),
     'The active box, 1 MΩ runs on phantom, and a line input has none.',
     'no phantom'
   ],
   'phantom-into-source': [
-    finding('phantom-into-source', 'stop', 0, [fact('model', 'id', 'keyboard')]),
+    finding('phantom-into-source', 'stop', 0, [fact('model', 'id', 'line-unbalanced')]),
     'Phantom is on and reaches the unbalanced line output, which was not made for it.',
     'phantom hits source'
   ],
@@ -371,14 +371,14 @@ describe('findings in words', () => {
 describe('other words', () => {
   it('remedies read like instructions', () => {
     const say = (...what: Parameters<typeof remedyText>[0]) => plain(remedyText(what));
-    expect(say({ code: 'box', model: 'active-box-10m', instead: 'passive-box' }, { code: 'no-couplers' })).toBe(
+    expect(say({ code: 'box', model: 'active-di-10m', instead: 'passive-di' }, { code: 'no-couplers' })).toBe(
       'Active box, 10 MΩ instead of the passive box, and one lead in a piece, no couplers'
     );
-    expect(say({ code: 'box', model: 'active-box', instead: null }, { code: 'input', model: 'mic-in' })).toBe(
+    expect(say({ code: 'box', model: 'active-di', instead: null }, { code: 'input', model: 'mic-in' })).toBe(
       'Put in an active box, 1 MΩ, and into a microphone input'
     );
-    expect(say({ code: 'setting', model: 'active-box', setting: 'pad', value: '20' })).toBe('Pad −20 dB at the box');
-    expect(say({ code: 'setting', model: 'passive-box', setting: 'lift', value: 'lifted' })).toBe(
+    expect(say({ code: 'setting', model: 'active-di', setting: 'pad', value: '20' })).toBe('Pad −20 dB at the box');
+    expect(say({ code: 'setting', model: 'passive-di', setting: 'lift', value: 'lifted' })).toBe(
       'Lift the signal ground at the box'
     );
     expect(say({ code: 'setting', model: 'mic-in', setting: 'phantom', value: 'on' })).toBe(

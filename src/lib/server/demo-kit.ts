@@ -13,7 +13,7 @@ export function demoKit(): Kit {
   return Object.fromEntries(
     items.map((item, k) => [
       `rope-${String(k + 1).padStart(2, '0')}`,
-      item.kind === 'device' && item.model === 'passive-economy'
+      item.kind === 'device' && item.model === 'passive-di-economy'
         ? { ...item, condition: 'suspect', note: 'Crackles when the plug is turned.', place: 'Odds and ends' }
         : {
             ...item,

@@ -75,8 +75,8 @@ describe('too few boxes', () => {
       [`cello ${PIEZO}`, { exposure: 'lead' }]
     ]);
     const p = await propose(plan, kitOf('1 active box 10m, 2 passive boxes, 4 x 3 m TS'));
-    expect(boxes(p)).toMatchObject({ 'l1-in': 'active-box-10m' });
-    expect(p.wishes[0]).toMatchObject({ what: 'active-box-10m', helps: ['l0-in'] });
+    expect(boxes(p)).toMatchObject({ 'l1-in': 'active-di-10m' });
+    expect(p.wishes[0]).toMatchObject({ what: 'active-di-10m', helps: ['l0-in'] });
   });
   it('lines of different acts share one box', async () => {
     const kit = kitOf('1 active box 10m, 4 x 3 m TS');
@@ -85,7 +85,7 @@ describe('too few boxes', () => {
       [`cello ${PIEZO}`, { act: 'two' }]
     ]);
     const p = await propose(both, kit);
-    expect(boxes(p)).toEqual({ 'l0-in': 'active-box-10m', 'l1-in': 'active-box-10m' });
+    expect(boxes(p)).toEqual({ 'l0-in': 'active-di-10m', 'l1-in': 'active-di-10m' });
     expect(p.hire).toEqual([]);
   });
   it('a pair gets the same boxes, or neither', async () => {
@@ -105,7 +105,7 @@ describe('too few boxes', () => {
   it('never deals out more than there is, nor what is suspect', async () => {
     const kit = {
       ...kitOf('2 active boxes, 3 x 3 m TS'),
-      bad: { kind: 'device' as const, model: 'active-box-10m', ...PLAIN, condition: 'suspect' as const }
+      bad: { kind: 'device' as const, model: 'active-di-10m', ...PLAIN, condition: 'suspect' as const }
     };
     const plan = show([[`upright bass ${PIEZO}`], [`cello ${PIEZO}`], [`harp ${PIEZO}`]]);
     const p = await propose(plan, kit);
@@ -119,7 +119,7 @@ describe('too few boxes', () => {
     const kit = kitOf('3 active boxes 10m, 3 passive boxes, 6 x 3 m TS');
     const free = await propose(plan, kit);
     const draws = (p: Proposal): number => p.allotments.reduce((sum, a) => sum + a.route.report.phantomAmpere, 0);
-    expect(Object.values(boxes(free))).toEqual(Array.from({ length: 3 }, () => 'active-box-10m'));
+    expect(Object.values(boxes(free))).toEqual(Array.from({ length: 3 }, () => 'active-di-10m'));
     plan.hosts.desk.phantomMost = draws(free) * 0.7;
     const bound = await propose(plan, kit);
     expect(draws(bound)).toBeLessThanOrEqual(plan.hosts.desk.phantomMost);

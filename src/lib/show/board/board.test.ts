@@ -74,7 +74,7 @@ describe('what hangs together', () => {
     const amp = rows.find((l) => l.info?.name === 'Amp')!;
     const { at } = branchesOf(show, all).get(amp.id)!;
     const parts = columnsOf(show, amp, at);
-    expect(show.devices[parts.source!].model).toBe('active-box-10m');
+    expect(show.devices[parts.source!].model).toBe('active-di-10m');
     expect([parts.middle, parts.patches, parts.run]).toEqual([[], [], null]);
     expect(show.cables[parts.lead!].metres).toBe(2);
   });

@@ -26,7 +26,7 @@
     name: '',
     source: { model: 'piezo', settings: {} },
     lead: { kind: 'instrument', metres: 3 },
-    box: { model: 'active-box', settings: {} },
+    box: { model: 'active-di', settings: {} },
     run: { kind: 'mic', metres: 10 },
     input: { model: 'mic-in', settings: { phantom: 'on' } }
   };

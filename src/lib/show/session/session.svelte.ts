@@ -2,6 +2,7 @@ import { uuid } from '$lib/uuid';
 import { forceOnto } from '$core/plan/diff';
 import { applyEdit, type EditFault, reverseOps, squashOps } from '$core/plan/edit';
 import type { Edit, Plan } from '$core/plan/schema';
+import { withTodaysIds } from '$core/plan/upgrade';
 import { linesTouched } from '$core/plan/touched';
 import { editFaultText, editText } from '$core/words/faults';
 import { CatchingUp } from '$lib/live/catching-up';
@@ -69,7 +70,7 @@ export class ShowSession {
       rows,
       idOf: (sent) => sent.edit.id,
       most: BATCH,
-      read: (raw) => SentEditSchema.safeParse(raw).data ?? null,
+      read: (raw) => SentEditSchema.safeParse(withTodaysIds(raw)).data ?? null,
       send: (edits) => this.#push(edits)
     });
   }
