@@ -13,6 +13,7 @@ interface Facts {
   'contacts-swapped': 'plug' | 'model';
   'bridged-output': 'model' | 'input';
   'wrong-cable': 'kind' | 'model';
+  'channel-twice': 'channel' | 'names';
   balanced: 'metres';
   'short-unbalanced': 'metres' | 'limit';
   'long-unbalanced': 'metres' | 'limit';

@@ -8,6 +8,7 @@ import { HUM_KINDS, type HumKind } from '../rig/hum';
 import type { Noise } from '../rig/noise';
 import type { LineSolution } from '../rig/solve';
 import { toDbu } from '../units/quantity';
+import { checkAcross } from './across';
 import { checkBalance } from './balance';
 import { checkConnector } from './connector';
 import { finding, joinContext, type JoinContext } from './context';
@@ -84,8 +85,22 @@ export function judgeWhole(whole: SolvedRig, which: Which = 'all'): LineReport[]
       if (which !== 'fresh' || solved.has(line.id))
         reports.set(line.id, assemble(whole.plan, line, solved.get(line.id), key));
   }
-  return whole.lines.flatMap((line) => reports.get(line.id) ?? []);
+  const across = checkAcross(whole.lines);
+  return whole.lines.flatMap((line) => {
+    const report = reports.get(line.id);
+    return report ? withMore(report, across.get(line.id) ?? []) : [];
+  });
 }
+
+/** A report with findings that come of other lines. */
+const withMore = (report: LineReport, more: readonly Finding[]): LineReport =>
+  more.length === 0
+    ? report
+    : {
+        ...report,
+        findings: [...report.findings, ...more],
+        severity: worst([report.severity, ...more.map((f) => f.severity)])
+      };
 
 export interface JudgeOptions {
   readonly perOctave?: number;

@@ -26,6 +26,7 @@ export const CODES = {
   'contacts-swapped': 'connector',
   'bridged-output': 'connector',
   'wrong-cable': 'connector',
+  'channel-twice': 'connector',
   balanced: 'balance',
   'short-unbalanced': 'balance',
   'long-unbalanced': 'balance',

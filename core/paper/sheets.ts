@@ -6,22 +6,25 @@ import { packingSheet } from './packing';
 import { smallSheet } from './small';
 import type { PaperInput, Sheet, SheetId } from './types';
 
-const MAKERS: Readonly<Record<SheetId, (input: PaperInput) => Sheet>> = {
-  patch: patchSheet,
-  places: placesSheet,
-  boxes: boxesSheet,
-  phantom: phantomSheet,
-  gain: gainSheet,
-  cables: cablesSheet,
-  small: smallSheet,
-  packing: packingSheet,
-  changeover: changeoverSheet
+/** Every sheet with its name, which is its tab, and what makes it. */
+const SHEETS: Readonly<Record<SheetId, readonly [name: string, make: (input: PaperInput) => Sheet]>> = {
+  patch: ['Patch', patchSheet],
+  places: ['Places', placesSheet],
+  boxes: ['Settings', boxesSheet],
+  phantom: ['Phantom', phantomSheet],
+  gain: ['Gains', gainSheet],
+  cables: ['Cables', cablesSheet],
+  small: ['Small things', smallSheet],
+  packing: ['Packing', packingSheet],
+  changeover: ['Changeovers', changeoverSheet]
 };
+
+export const sheetName = (id: SheetId): string => SHEETS[id][0];
 
 /** One sheet of a show. @param printed what was printed before: rows that differ from it are marked */
 export function sheetOf(id: SheetId, input: PaperInput, printed?: PaperInput): Sheet {
-  const sheet = MAKERS[id](input);
-  return printed ? marked(sheet, MAKERS[id](printed)) : sheet;
+  const [, make] = SHEETS[id];
+  return printed ? marked(make(input), make(printed)) : make(input);
 }
 
 /** Rows that are new or read otherwise than in an older sheet. */

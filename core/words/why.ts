@@ -52,6 +52,7 @@ const FACT_NAMES: Readonly<Record<Exclude<FactName, 'names'>, string>> = {
   metres: 'length',
   limit: 'limit',
   couplers: 'couplers',
+  channel: 'channel',
   peak: 'peak',
   clip: 'clips at',
   lowest: 'lowest note',

@@ -46,6 +46,11 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'Hum could not be computed here: something leaves the grounds of the rig undetermined.',
     'hum not computed'
   ],
+  'channel-twice': [
+    finding('channel-twice', 'care', 2, [fact('channel', 'count', 12), fact('names', 'id', 'Theremin')]),
+    'Channel 12 is taken twice: Theremin is on it too.',
+    'channel twice'
+  ],
   'half-balanced': [
     finding('half-balanced', 'care', 6, [fact('model', 'id', 'line-balanced')]),
     'One leg of the professional line output is led nowhere: half a signal, 6.0 dB less, and no rejection of hum.',

@@ -1,7 +1,7 @@
 import type { CableKindId } from '../../gear/cables';
 import { formatNumber } from '../../units/format';
 import { CABLE_NAMES } from '../names';
-import { id, model, plug, db, ohm, article, adaptersFor } from './parts';
+import { adaptersFor, article, db, id, model, num, ohm, plug } from './parts';
 import type { Said } from './said';
 
 /** What the check of connector says, a code at a time. */
@@ -84,6 +84,12 @@ export const CONNECTOR: Said<'connector'> = {
     short: () => 'wrong cable',
     formula: 'loudspeaker level on a shielded lead',
     reason: 'Amplifier outputs want two thick cores beside each other, not a thin core in a shield.'
+  },
+  'channel-twice': {
+    sentence: (f) => `Channel ${num(f, 'channel')} is taken twice: ${id(f, 'names')} is on it too.`,
+    short: () => 'channel twice',
+    formula: 'lines of one channel that are on together',
+    reason: 'One channel takes one line. Give one of them another, or put them into different acts.'
   },
   unfinished: {
     sentence: (f) =>

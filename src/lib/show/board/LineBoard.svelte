@@ -20,6 +20,7 @@
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from '$lib/show/session/edits';
   import { copyText, pastedRows, readRow } from './clipboard';
   import LineRow from './LineRow.svelte';
+  import { type Actions, bindings } from './shortcuts';
   import TypeField from './TypeField.svelte';
   import { changedText, openElsewhereText } from '$core/words/live';
   import { asFailed, type Computed } from '$lib/show/session/failed';
@@ -96,43 +97,36 @@
     }
     void fetchRest();
     show.help = () => (dialog = { kind: 'keys' });
-    const when =
-      (act: (event: KeyboardEvent) => void) =>
-      (event: KeyboardEvent): void => {
-        if (typing(event)) return;
-        event.preventDefault();
-        act(event);
-      };
-    const move = (by: number) => when(() => void step(by));
-    const onLine = (act: (line: Line) => void) => when(() => current && act(current));
-    const stop = tinykeys(window, {
-      ArrowDown: move(1),
-      j: move(1),
-      ArrowUp: move(-1),
-      k: move(-1),
-      n: when(() => say?.focus()),
-      e: onLine(edit),
-      b: onLine(build),
-      i: onLine(inform),
-      d: onLine(copy),
-      Delete: onLine(remove),
-      h: when(() => look('hum')),
-      c: when(() => look('contacts')),
-      t: when(() => look('tolerance')),
-      w: onLine(compare),
-      a: onLine(branchOff),
-      f: when(() => (filter = filter === null ? 'wrong' : null)),
-      s: when(() => (sort = sort === 'channel' ? 'verdict' : 'channel')),
-      Escape: when(() => (panel === null ? (openId = null) : (panel = null))),
-      'Shift+?': when(() => (dialog = { kind: 'keys' })),
-      '?': when(() => (dialog = { kind: 'keys' })),
-      ...Object.fromEntries(
-        [1, 2, 3, 4, 5].map((n) => [
-          String(n),
-          when(() => Array.isArray(remedies) && remedies[n - 1] && apply(remedies[n - 1] as Remedy))
-        ])
-      )
-    });
+    const onLine = (act: (line: Line) => void) => (): void => {
+      if (current) act(current);
+    };
+    const actions: Actions = {
+      up: () => void step(-1),
+      down: () => void step(1),
+      add: () => say?.focus(),
+      edit: onLine(edit),
+      build: onLine(build),
+      inform: onLine(inform),
+      copy: onLine(copy),
+      remove: onLine(remove),
+      compare: onLine(compare),
+      branch: onLine(branchOff),
+      hum: () => look('hum'),
+      contacts: () => look('contacts'),
+      tolerance: () => look('tolerance'),
+      remedy: (key) => {
+        const remedy = Array.isArray(remedies) ? (remedies[Number(key) - 1] as Remedy | undefined) : undefined;
+        if (remedy) apply(remedy);
+      },
+      filter: () => (filter = filter === null ? 'wrong' : null),
+      sort: () => (sort = sort === 'channel' ? 'verdict' : 'channel'),
+      leave: () => (panel === null ? (openId = null) : (panel = null)),
+      help: () => (dialog = { kind: 'keys' })
+    };
+    const stop = tinykeys(
+      window,
+      bindings(actions, () => dialog !== null)
+    );
     document.addEventListener('copy', oncopy);
     document.addEventListener('paste', onpaste);
     return () => {

@@ -2,7 +2,7 @@
   import { kitFor } from '$core/advise/stock';
   import { labelsOf } from '$core/paper/cables';
   import { cardsOf } from '$core/paper/patch';
-  import { rowsOfSheet, sheetOf } from '$core/paper/sheets';
+  import { rowsOfSheet, sheetName, sheetOf } from '$core/paper/sheets';
   import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
   import type { LineReport } from '$core/judge/judge';
   import { invalidate } from '$app/navigation';
@@ -26,19 +26,11 @@
   const { session } = show;
   const plan = $derived(session.plan);
   type View = SheetId | 'cards' | 'labels';
-  const VIEWS: readonly (readonly [View, string])[] = [
-    ['patch', 'Patch'],
-    ['places', 'Places'],
-    ['boxes', 'Settings'],
-    ['cards', 'Cards'],
-    ['phantom', 'Phantom'],
-    ['gain', 'Gains'],
-    ['cables', 'Cables'],
-    ['small', 'Small things'],
-    ['packing', 'Packing'],
-    ['labels', 'Labels'],
-    ['changeover', 'Changeovers']
-  ];
+  /** Sheets by their names; cards behind the settings they show, labels behind the packing. */
+  const VIEWS: readonly (readonly [View, string])[] = SHEET_IDS.flatMap((id): (readonly [View, string])[] => [
+    [id, sheetName(id)],
+    ...(id === 'boxes' ? ([['cards', 'Cards']] as const) : id === 'packing' ? ([['labels', 'Labels']] as const) : [])
+  ]);
   let view = $state<View>('patch');
   let size = $state<'A4' | 'LETTER'>('A4');
   let marks = $state(true);

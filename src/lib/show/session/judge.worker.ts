@@ -38,7 +38,12 @@ const SLICE = 24;
 const onDemand = () => import('./on-demand');
 
 const fingerprint = (r: LineReport): string =>
-  [r.key, r.severity, r.hum?.dbu.toFixed(2), r.findings.map((f) => `${f.code}${f.severity}`).join()].join('|');
+  [
+    r.key,
+    r.severity,
+    r.hum?.dbu.toFixed(2),
+    r.findings.map((f) => `${f.code}${f.severity}${f.at < 0 ? JSON.stringify(f.because) : ''}`).join()
+  ].join('|');
 
 /** Reports that are not what was handed out before. */
 function fresh(reports: readonly LineReport[]): LineReport[] {
