@@ -1,7 +1,8 @@
 import { judgePlan, judgeWhole, type LineReport } from '../judge/judge';
 import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { rank } from '../judge/types';
-import { applyEdit } from '../plan/edit';
+import { applySteps } from '../plan/steps';
+import { planFaults } from '../plan/integrity';
 import { type Line, timesOf, together } from '../plan/lines';
 import type { Exposure, Op, Plan } from '../plan/schema';
 import type { Program, Row, Solver } from './program';
@@ -96,8 +97,8 @@ export async function allocate(plan: Plan, options: AllocateOptions): Promise<Pr
   if (options.progress && !(await options.progress(0.95))) return null;
   const allotments = choices.map((choice, k) => allotment(choice, first.picks[k], choices, first.picks, stock, fixed));
   const changed = allotments.reduce<Plan>((at, { route }) => {
-    const next = applyEdit(at, { ops: [...route.ops] });
-    return next.ok ? next.plan : at;
+    const next = applySteps(at, [...route.ops]);
+    return next.ok && planFaults(next.plan).length === 0 ? next.plan : at;
   }, plan);
   return { allotments, hire: first.hire, wishes, before, after: judgePlan(changed, pieces) };
 }

@@ -2,7 +2,8 @@ import { modelOf } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { settingsAt } from '../plan/devices';
 import { diffPlans } from '../plan/diff';
-import { applyEdit } from '../plan/edit';
+import { applySteps } from '../plan/steps';
+import { planFaults } from '../plan/integrity';
 import { copyOf } from '../plan/json';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -238,8 +239,8 @@ const ALIKE_DB = 12;
 
 function bothOf(a: Hypothesis, b: Hypothesis): Situation | null {
   const plain = a.plain;
-  const merged = applyEdit(a.situation.plan, { ops: diffPlans(plain, b.situation.plan) });
-  if (!merged.ok) return null;
+  const merged = applySteps(a.situation.plan, diffPlans(plain, b.situation.plan));
+  if (!merged.ok || planFaults(merged.plan).length > 0) return null;
   const [one, two] = [a.situation.boost, b.situation.boost];
   return {
     plan: merged.plan,

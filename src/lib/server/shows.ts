@@ -18,12 +18,12 @@ export interface Glance {
 }
 
 type Counted = Pick<Glance, 'lines' | 'counts'>;
-/** By the text of the whole plan, for hum knows no borders: a show that did not change is judged once. */
+/** By show and revision: a show that did not change is judged once. */
 const counted = new Map<string, Counted>();
 const MOST_COUNTED = 200;
 
-function glance(plan: Plan): Counted {
-  const key = JSON.stringify(plan);
+function glance({ id, revision, plan }: { id: string; revision: number; plan: Plan }): Counted {
+  const key = `${id} ${revision}`;
   const known = counted.get(key);
   if (known) return known;
   const counts: Record<Severity, number> = { clean: 0, note: 0, care: 0, stop: 0, danger: 0 };
@@ -46,7 +46,7 @@ export async function listShows(crewId: string): Promise<Glance[]> {
     id: row.id,
     name: row.name,
     changedAt: row.changedAt.toISOString(),
-    ...glance(row.plan)
+    ...glance(row)
   }));
 }
 

@@ -1,4 +1,4 @@
-import { reverseOps } from '$core/plan/edit';
+import { reverseOps } from '$core/plan/steps';
 import type { Op } from '$core/plan/schema';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';

@@ -1,4 +1,4 @@
-import { reverseOps } from '$core/plan/edit';
+import { reverseOps } from '$core/plan/steps';
 import type { Edit, Op } from '$core/plan/schema';
 import type { SentEdit } from '$lib/protocol/edits';
 

@@ -9,7 +9,7 @@ import type { Remedy } from '$core/advise/remedies';
 import type { Kit } from '$core/kit/schema';
 import { judgeWhole, type LineReport } from '$core/judge/judge';
 import { type Pieces, SolvedRig } from '$core/judge/solved-rig';
-import { isComplete, traceLines } from '$core/plan/lines';
+import { isComplete, type Line, traceLines } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 import type { Influence } from '$core/rig/influence';
 import type { Loop } from '$core/rig/loops';
@@ -20,13 +20,14 @@ import type { Answer, Ask, Trace } from '$core/trace/infer';
 import type { EarthMap, EarthRing } from '$core/trace/map';
 import type { TraceView } from '$core/trace/view';
 import { expose } from 'comlink';
+import { type PlanName, PlanShelf } from './plan-shelf';
 
 /** What is known of each piece of the rig: an unchanged piece is not solved again. */
 const pieces: Pieces = new Map();
 /** What was handed out last, by line: only what differs is handed out again. */
 const sent = new Map<string, string>();
 /** The trace that is under way: what it has solved is kept for its next question. */
-let tracing: { key: string; trace: Trace } | null = null;
+let tracing: { plan: Plan; lineId: string; trace: Trace } | null = null;
 /** Pieces as rings are looked for in them. */
 const benches = new Map<string, RingBench | null>();
 let latest = 0;
@@ -55,12 +56,23 @@ function fresh(reports: readonly LineReport[]): LineReport[] {
   });
 }
 
+/** Plans by their names, each with what is known of it. */
+const shelf = new PlanShelf();
+/** Lines of a plan, found once. */
+const traced = new WeakMap<Plan, readonly Line[]>();
+function lineOf(plan: Plan, id: string): Line | undefined {
+  let lines = traced.get(plan);
+  if (!lines) traced.set(plan, (lines = traceLines(plan)));
+  return lines.find((l) => l.id === id);
+}
+
 const api = {
   /**
    * Judges a plan and hands out reports that changed, in slices. A newer call ends an older one.
    * @returns ids of all lines of the plan, or null when overtaken
    */
-  async judge(plan: Plan, deliver: (reports: LineReport[]) => void): Promise<string[] | null> {
+  async judge(name: PlanName, deliver: (reports: LineReport[]) => void): Promise<string[] | null> {
+    const plan = shelf.get(name);
     const turn = ++latest;
     const whole = new SolvedRig(plan, pieces);
     let since = performance.now();
@@ -83,7 +95,8 @@ const api = {
   },
 
   /** Reports of another plan, an older one say; what is known of the present one stays. */
-  reportsOf(plan: Plan): LineReport[] {
+  reportsOf(name: PlanName): LineReport[] {
+    const plan = shelf.get(name);
     return judgeWhole(new SolvedRig(plan, new Map(pieces)));
   },
 
@@ -93,69 +106,83 @@ const api = {
   },
 
   /** Remedies of one line, best first. @param kit what may be used without hiring; null for anything */
-  async remedies(plan: Plan, lineId: string, kit: Kit | null): Promise<Remedy[]> {
-    const line = traceLines(plan).find((l) => l.id === lineId);
+  async remedies(name: PlanName, lineId: string, kit: Kit | null): Promise<Remedy[]> {
+    const plan = shelf.get(name);
+    const line = lineOf(plan, lineId);
     const { remediesFor, Stock } = await onDemand();
     return line ? remediesFor(plan, line, new Stock(kit)) : [];
   },
 
   /** What else can be said of one line: low cut, equaliser, unity, loudness. */
-  async hints(plan: Plan, lineId: string): Promise<Hints | null> {
-    const line = traceLines(plan).find((l) => l.id === lineId);
+  async hints(name: PlanName, lineId: string): Promise<Hints | null> {
+    const plan = shelf.get(name);
+    const line = lineOf(plan, lineId);
     const { hintsFor } = await onDemand();
     return line ? hintsFor(plan, line, new Map(pieces)) : null;
   },
 
   /** What explains a reading of a line best, most likely first. */
-  async explain(plan: Plan, lineId: string, reading: Pick<ReadValues, 'gainDb' | 'hum' | 'content'>): Promise<Cause[]> {
-    const line = traceLines(plan).find((l) => l.id === lineId);
+  async explain(
+    name: PlanName,
+    lineId: string,
+    reading: Pick<ReadValues, 'gainDb' | 'hum' | 'content'>
+  ): Promise<Cause[]> {
+    const plan = shelf.get(name);
+    const line = lineOf(plan, lineId);
     const { explain } = await onDemand();
     return line ? explain(plan, line, reading, new SolvedRig(plan, new Map(pieces))) : [];
   },
 
   /** What explains best what two sides of a pair do together. */
-  async explainPair(plan: Plan, pair: Pair, read: PairReading): Promise<PairCause[]> {
+  async explainPair(name: PlanName, pair: Pair, read: PairReading): Promise<PairCause[]> {
+    const plan = shelf.get(name);
     const { explainPair } = await onDemand();
     return explainPair(plan, pair, read, new SolvedRig(plan, new Map(pieces)));
   },
 
   /** The stand-in venue of a seed. */
-  async venue(plan: Plan, seed: number): Promise<VenueLine[]> {
+  async venue(name: PlanName, seed: number): Promise<VenueLine[]> {
+    const plan = shelf.get(name);
     const { venueOf } = await onDemand();
     return venueOf(plan, seed);
   },
 
   /** Ground loops that one line's cables are part of. */
-  loops(plan: Plan, lineId: string): Loop[] {
-    const cables = traceLines(plan).find((l) => l.id === lineId)?.cables ?? [];
+  loops(name: PlanName, lineId: string): Loop[] {
+    const plan = shelf.get(name);
+    const cables = lineOf(plan, lineId)?.cables ?? [];
     return new SolvedRig(plan, new Map(pieces)).loops().filter((loop) => cables.includes(loop.cable));
   },
 
   /** The earths of the whole rig as a map. */
-  async earth(plan: Plan): Promise<EarthMap> {
+  async earth(name: PlanName): Promise<EarthMap> {
+    const plan = shelf.get(name);
     const { earthMap } = await onDemand();
     const whole = new SolvedRig(plan, pieces);
     return earthMap(whole, new Map(judgeWhole(whole).map((r) => [r.id, r])), benches);
   },
 
   /** A trace of a line as far as its answers go; null for a line that is not complete. */
-  async trace(plan: Plan, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {
-    const line = traceLines(plan).find((l) => l.id === lineId);
+  async trace(name: PlanName, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {
+    const plan = shelf.get(name);
+    const line = lineOf(plan, lineId);
     const { Trace, traceView } = await onDemand();
     if (!line || !isComplete(plan, line)) return null;
-    const key = JSON.stringify([plan, lineId]);
-    if (tracing?.key !== key) tracing = { key, trace: new Trace(plan, line, new SolvedRig(plan, new Map(pieces))) };
+    if (tracing?.plan !== plan || tracing.lineId !== lineId)
+      tracing = { plan, lineId, trace: new Trace(plan, line, new SolvedRig(plan, new Map(pieces))) };
     return traceView(tracing.trace, answers, skipped);
   },
 
   /** EMFs as they are to be believed after something was measured. */
-  async narrowed(plan: Plan, what: Measured): Promise<Record<string, Belief>> {
+  async narrowed(name: PlanName, what: Measured): Promise<Record<string, Belief>> {
+    const plan = shelf.get(name);
     const { narrowed } = await onDemand();
     return narrowed(plan, what);
   },
 
   /** What would quieten a ring, best first; in slices, so that a map that is asked for meanwhile does not wait. Null when a newer call has come. */
-  async cures(plan: Plan, ring: EarthRing): Promise<Cure[] | null> {
+  async cures(name: PlanName, ring: EarthRing): Promise<Cure[] | null> {
+    const plan = shelf.get(name);
     const turn = ++curing;
     const { curesInSteps } = await onDemand();
     const known = new Map(pieces);
@@ -171,8 +198,9 @@ const api = {
   },
 
   /** What moves one line's gain at a frequency, most first. */
-  async influences(plan: Plan, lineId: string, hz: number): Promise<Influence[]> {
-    const line = traceLines(plan).find((l) => l.id === lineId);
+  async influences(name: PlanName, lineId: string, hz: number): Promise<Influence[]> {
+    const plan = shelf.get(name);
+    const line = lineOf(plan, lineId);
     const { influences } = await onDemand();
     return line ? influences(plan, line, hz) : [];
   }

@@ -19,6 +19,7 @@ import type { TraceView } from '$core/trace/view';
 import { proxy, type Remote, wrap } from 'comlink';
 import { type Failed, failedBy } from './failed';
 import type { JudgeApi } from './judge.worker';
+import { PlanNames } from './plan-shelf';
 
 /** Reports of the lines on screen, kept up to date by a worker so that typing never waits for computing. */
 export class Judging {
@@ -30,6 +31,7 @@ export class Judging {
   unjudged = $state.raw<Failed | null>(null);
   readonly #worker: Worker;
   readonly #api: Remote<JudgeApi>;
+  readonly #names = new PlanNames();
   #turn = 0;
 
   constructor() {
@@ -43,7 +45,7 @@ export class Judging {
     this.busy = true;
     try {
       const ids = await this.#api.judge(
-        plan,
+        this.#names.of(plan),
         proxy((fresh) => {
           const next = new Map(this.reports);
           for (const report of fresh) next.set(report.id, report);
@@ -68,7 +70,7 @@ export class Judging {
 
   /** Reports of another plan than the one that is open. */
   reportsOf(plan: Plan): Promise<LineReport[]> {
-    return this.#ask('reportsOf', this.#api.reportsOf(plan));
+    return this.#ask('reportsOf', this.#api.reportsOf(this.#names.of(plan)));
   }
 
   /** Fetches what an open line will ask for. */
@@ -77,47 +79,47 @@ export class Judging {
   }
 
   remedies(plan: Plan, lineId: string, kit: Kit | null): Promise<Remedy[]> {
-    return this.#ask('remedies', this.#api.remedies(plan, lineId, kit));
+    return this.#ask('remedies', this.#api.remedies(this.#names.of(plan), lineId, kit));
   }
 
   hints(plan: Plan, lineId: string): Promise<Hints | null> {
-    return this.#ask('hints', this.#api.hints(plan, lineId));
+    return this.#ask('hints', this.#api.hints(this.#names.of(plan), lineId));
   }
 
   explain(plan: Plan, lineId: string, reading: Pick<ReadValues, 'gainDb' | 'hum' | 'content'>): Promise<Cause[]> {
-    return this.#ask('explain', this.#api.explain(plan, lineId, reading));
+    return this.#ask('explain', this.#api.explain(this.#names.of(plan), lineId, reading));
   }
 
   explainPair(plan: Plan, pair: Pair, read: PairReading): Promise<PairCause[]> {
-    return this.#ask('explainPair', this.#api.explainPair(plan, pair, read));
+    return this.#ask('explainPair', this.#api.explainPair(this.#names.of(plan), pair, read));
   }
 
   venue(plan: Plan, seed: number): Promise<VenueLine[]> {
-    return this.#ask('venue', this.#api.venue(plan, seed));
+    return this.#ask('venue', this.#api.venue(this.#names.of(plan), seed));
   }
 
   loops(plan: Plan, lineId: string): Promise<Loop[]> {
-    return this.#ask('loops', this.#api.loops(plan, lineId));
+    return this.#ask('loops', this.#api.loops(this.#names.of(plan), lineId));
   }
 
   earth(plan: Plan): Promise<EarthMap> {
-    return this.#ask('earth', this.#api.earth(plan));
+    return this.#ask('earth', this.#api.earth(this.#names.of(plan)));
   }
 
   narrowed(plan: Plan, what: Measured): Promise<Record<string, Belief>> {
-    return this.#ask('narrowed', this.#api.narrowed(plan, what));
+    return this.#ask('narrowed', this.#api.narrowed(this.#names.of(plan), what));
   }
 
   trace(plan: Plan, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {
-    return this.#ask('trace', this.#api.trace(plan, lineId, answers, skipped));
+    return this.#ask('trace', this.#api.trace(this.#names.of(plan), lineId, answers, skipped));
   }
 
   cures(plan: Plan, ring: EarthRing): Promise<Cure[] | null> {
-    return this.#ask('cures', this.#api.cures(plan, ring));
+    return this.#ask('cures', this.#api.cures(this.#names.of(plan), ring));
   }
 
   influences(plan: Plan, lineId: string, hz: number): Promise<Influence[]> {
-    return this.#ask('influences', this.#api.influences(plan, lineId, hz));
+    return this.#ask('influences', this.#api.influences(this.#names.of(plan), lineId, hz));
   }
 
   close(): void {

@@ -1,6 +1,7 @@
 import { uuid } from '$lib/uuid';
 import { forceOnto } from '$core/plan/diff';
-import { applyEdit, type EditFault, reverseOps, squashOps } from '$core/plan/edit';
+import { applyEdit, type EditFault } from '$core/plan/edit';
+import { reverseOps, squashOps } from '$core/plan/steps';
 import type { Edit, Plan } from '$core/plan/schema';
 import { withTodaysIds } from '$core/plan/upgrade';
 import { linesTouched } from '$core/plan/touched';
