@@ -1,3 +1,4 @@
+import { modelAt } from '../plan/devices';
 import { choicesOf, defaultKind, givesPhantom, modelOf, portOf, wantsPhantom } from '../gear/catalogue';
 import { CABLE_KIND_IDS, CABLES, plugFor } from '../gear/cables';
 import { hasSecond, mates } from '../gear/sockets';
@@ -105,7 +106,7 @@ const FOR_ITSELF = new Set(['amp-in', 'camera-in', 'cabinet']);
 /** The output by which a branch leaves its line. */
 function leavesBy(plan: Plan, line: Line): PortSpec {
   const { source, branch } = rolesOf(plan, line)!;
-  return portOf(modelOf(plan.devices[source].model), branch!.port)!;
+  return portOf(modelAt(plan, source), branch!.port)!;
 }
 
 /** The run that was there, of a kind that carries what such a box gives. */
@@ -161,12 +162,12 @@ function cableChanges(plan: Plan, line: Line): Change[] {
   return line.cables.flatMap((id, k): Change[] => {
     const cable = plan.cables[id];
     const out: Change[] = [];
-    const near = portOf(modelOf(plan.devices[cable.from.device].model), cable.from.port)!;
-    const far = portOf(modelOf(plan.devices[cable.to.device].model), cable.to.port)!;
+    const near = portOf(modelAt(plan, cable.from.device), cable.from.port)!;
+    const far = portOf(modelAt(plan, cable.to.device), cable.to.port)!;
     const limit = unbalancedLimit(plan.policy, near.level);
     if (near.carries === 'unbalanced' && cable.metres > limit) {
       const next = line.cables[k + 1];
-      const joinsBox = modelOf(plan.devices[cable.to.device].model).family === 'box';
+      const joinsBox = modelAt(plan, cable.to.device).family === 'box';
       if (next && joinsBox)
         // The box moves to the player: what the lead loses, the balanced run gains.
         out.push({
@@ -246,7 +247,7 @@ function inputChanges(plan: Plan, line: Line): Change[] {
   const device = plan.devices[line.id];
   const cable = line.cables[line.cables.length - 1];
   const phantom = line.devices.some((id) => wantsPhantom(plan.devices[id]));
-  const { level } = modelOf(plan.devices[line.devices[0]].model).ports[0];
+  const { level } = modelAt(plan, line.devices[0]).ports[0];
   return inputChoices(level)
     .filter((id) => id !== device.model)
     .map((id) => ({
@@ -287,7 +288,7 @@ function powerChanges(plan: Plan, line: Line): Change[] {
 
 /** A 1:1 transformer right before a balanced input. */
 function isolating(plan: Plan, line: Line): Change[] {
-  const port = modelOf(plan.devices[line.id].model).ports[0];
+  const port = modelAt(plan, line.id).ports[0];
   const has = line.devices.some((id) => plan.devices[id].model === 'isolator');
   if (port.carries !== 'balanced' || port.level === 'speaker' || has || line.cables.length < 2) return [];
   if (!standsAlone(plan, line)) return [];
@@ -313,8 +314,8 @@ function isolating(plan: Plan, line: Line): Change[] {
 /** What turns a balanced line into one that an unbalanced input takes, put up at its far end. */
 function farBoxes(plan: Plan, line: Line): Change[] {
   const [first] = line.devices;
-  const far = modelOf(plan.devices[line.id].model).ports[0];
-  if (modelOf(plan.devices[first].model).ports[0].carries !== 'balanced' || far.carries === 'balanced') return [];
+  const far = modelAt(plan, line.id).ports[0];
+  if (modelAt(plan, first).ports[0].carries !== 'balanced' || far.carries === 'balanced') return [];
   if (!standsAlone(plan, line)) return [];
   return waysOf(wantedOf(plan, line))
     .filter(({ way }) => way.boxes.length > 0 && way.input === plan.devices[line.id].model)

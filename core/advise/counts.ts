@@ -1,4 +1,5 @@
-import { modelOf } from '../gear/catalogue';
+import { modelAt } from '../plan/devices';
+
 import { costOf } from '../gear/cost';
 import { type LineReport, problems } from '../judge/judge';
 import { type Finding, rank, type Severity } from '../judge/types';
@@ -33,7 +34,7 @@ export function countsOf(
   line: Line,
   plan: Plan
 ): Counts {
-  const middle = line.devices.slice(1, -1).map((id) => modelOf(plan.devices[id].model));
+  const middle = line.devices.slice(1, -1).map((id) => modelAt(plan, id));
   return {
     severity: rank(report.severity),
     deviation: deviationOf(report),

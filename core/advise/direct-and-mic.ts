@@ -1,6 +1,7 @@
+import { modelAt } from '../plan/devices';
 import type { LineReport } from '../judge/judge';
 import type { CableSpec } from '../plan/spec';
-import { defaultKind, modelOf } from '../gear/catalogue';
+import { defaultKind } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import type { Chain } from '../plan/chain';
 import type { Line } from '../plan/lines';
@@ -33,8 +34,7 @@ export function putMicrophone(draft: Plan, line: Line, run: CableSpec, newId: (r
   const { host } = draft.devices[line.id];
   const mic = newId('mic');
   const input = newId('mic-in');
-  const instrument =
-    draft.devices[source].settings.instrument ?? modelOf(draft.devices[source].model).signal?.instrument;
+  const instrument = draft.devices[source].settings.instrument ?? modelAt(draft, source).signal?.instrument;
   draft.devices[mic] = { model: 'dynamic-mic', settings: instrument ? { instrument } : {} };
   draft.devices[input] = { model: 'mic-in', settings: {}, ...(host ? { host } : {}) };
   const kind = run.kind === 'instrument' ? defaultKind('run', 'dynamic-mic', run.metres) : run.kind;

@@ -1,3 +1,4 @@
+import { modelAt } from '../plan/devices';
 import { modelOf, DeviceSettings, wantsPhantom } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import type { Line } from '../plan/lines';
@@ -27,7 +28,7 @@ export function gainChanges(plan: Plan, line: Line): Change[] {
     }))
   ];
   for (const box of line.devices.slice(1, -1)) {
-    const model = modelOf(plan.devices[box].model);
+    const model = modelAt(plan, box);
     const spec = model.params.gain;
     if (!spec || model.family !== 'box') continue;
     const now = new DeviceSettings(model, plan.devices[box].settings).value('gain');
@@ -64,8 +65,7 @@ export function splitChanges(plan: Plan, line: Line): Change[] {
 function boxForY(plan: Plan, id: string, box: string): Change[] {
   const leaving = Object.entries(plan.cables).filter(([, { from }]) => from.device === id);
   const atDesk = leaving.filter(
-    ([, { to }]) =>
-      plan.devices[to.device].host !== undefined && modelOf(plan.devices[to.device].model).family === 'input'
+    ([, { to }]) => plan.devices[to.device].host !== undefined && modelAt(plan, to.device).family === 'input'
   );
   if (leaving.length !== 2 || atDesk.length !== 1) return [];
   const [desk] = atDesk[0];

@@ -1,4 +1,5 @@
-import { modelOf } from '../gear/catalogue';
+import { modelAt } from '../plan/devices';
+
 import { judgeLine } from '../judge/judge';
 import { levelAt } from '../judge/pairs';
 import { type Around, SolvedRig } from '../judge/solved-rig';
@@ -31,12 +32,12 @@ const RUMBLE_DB = 6;
  * @returns null where no box has one, where one is in already, or where every position would be heard
  */
 export function lowCutFor(plan: Plan, line: Line, around: Around = new SolvedRig(plan).around(line)): LowCut | null {
-  const device = line.devices.find((id) => modelOf(plan.devices[id].model).options.cut);
+  const device = line.devices.find((id) => modelAt(plan, id).options.cut);
   if (!device || (plan.devices[device].settings.cut ?? 'off') !== 'off') return null;
   const before = judgeLine(plan, line, { around });
   if (!before.response || !before.notes || before.severity === 'danger') return null;
   const { low } = before.notes;
-  const choices = modelOf(plan.devices[device].model)
+  const choices = modelAt(plan, device)
     .options.cut.choices.filter((c) => c !== 'off')
     .map(Number);
   for (const hz of choices.sort((a, b) => b - a)) {

@@ -1,3 +1,4 @@
+import { modelAt } from '../plan/devices';
 import { choicesOf, givesPhantom, modelOf, portFor, wantsPhantom } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import { judgeLine, type LineReport } from '../judge/judge';
@@ -107,7 +108,7 @@ export function wantedOf(plan: Plan, line: Line, { part, out, head }: Stretch = 
  * @returns empty for a line that is unfinished
  */
 export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): Route[] {
-  const families = line.devices.map((id) => modelOf(plan.devices[id].model).family);
+  const families = line.devices.map((id) => modelAt(plan, id).family);
   if (families[0] !== 'source' || families[families.length - 1] !== 'input') return [];
   const around = options.around ?? new SolvedRig(plan).around(line);
   const stock = options.stock ?? new Stock(null);

@@ -1,3 +1,4 @@
+import { modelAt } from '../plan/devices';
 import { modelOf } from '../gear/catalogue';
 import { judgePlan, type LineReport } from '../judge/judge';
 import { type Finding, rank, type Severity } from '../judge/types';
@@ -44,11 +45,11 @@ export interface School {
 export const chosenOf = (policy: Policy, question: Question): Option => policy[question] ?? QUESTIONS[question][0];
 
 const passive = (plan: Plan, line: Line): boolean => {
-  const { signal } = modelOf(plan.devices[line.devices[0]].model);
+  const { signal } = modelAt(plan, line.devices[0]);
   return signal !== undefined && signal.nature !== 'resistive';
 };
 const media = (plan: Plan, line: Line): boolean =>
-  ['consumer', 'line'].includes(modelOf(plan.devices[line.devices[0]].model).ports[0].level);
+  ['consumer', 'line'].includes(modelAt(plan, line.devices[0]).ports[0].level);
 const instrumentOf = (plan: Plan, line: Line): string => {
   const { model, settings } = plan.devices[line.devices[0]];
   return typeof settings.instrument === 'string' ? settings.instrument : (modelOf(model).signal?.instrument ?? '');
@@ -56,7 +57,7 @@ const instrumentOf = (plan: Plan, line: Line): string => {
 
 /** The boxes a school reaches for, first choice first; null where it has no opinion on the line. */
 function taught(plan: Plan, line: Line, question: Question, option: Option): readonly string[] | null {
-  const { ports } = modelOf(plan.devices[line.devices[0]].model);
+  const { ports } = modelAt(plan, line.devices[0]);
   const needsBox = ports[0].carries !== 'balanced' && ports[0].level !== 'speaker';
   switch (option) {
     case 'opposite':

@@ -1,4 +1,5 @@
-import { modelOf, DeviceSettings, hasTrait } from '../gear/catalogue';
+import { modelAt } from '../plan/devices';
+import { DeviceSettings, hasTrait } from '../gear/catalogue';
 import { judgeLine } from '../judge/judge';
 import { type Around, SolvedRig } from '../judge/solved-rig';
 import { blankPlan } from '../plan/blank';
@@ -44,8 +45,7 @@ export function unityFor(plan: Plan, line: Line, around: Around = new SolvedRig(
     return null;
   const { arrives } = judgeLine(plan, line, { around });
   if (arrives === null) return null;
-  const of = (id: string): DeviceSettings =>
-    new DeviceSettings(modelOf(plan.devices[id].model), plan.devices[id].settings);
+  const of = (id: string): DeviceSettings => new DeviceSettings(modelAt(plan, id), plan.devices[id].settings);
   const pickup = PICKUP_OF[plan.devices[box].model](of(box));
   const pickupDbu = alone(pickup, input);
   const outputNow = toDbu(of(source).value('nominal'));

@@ -1,6 +1,6 @@
 import { fromDbu } from '../units/quantity';
 import { emfOf, levels, stampOutput } from './stages';
-import { defineModel, type Model, param } from './types';
+import { defineModel, param } from './types';
 
 /** Outputs at loudspeaker level. V = √(P·Z): 100 W in 8 Ω is 28.3 V, +31.2 dBu. */
 

@@ -1,7 +1,7 @@
 import { CircuitError } from '../solver/network';
-import { modelOf } from '../gear/catalogue';
+
 import type { Notes } from '../gear/instruments';
-import { settingsAt } from '../plan/devices';
+import { modelAt, settingsAt } from '../plan/devices';
 import { type Domain, isComplete, type Line, lineKey } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { HUM_KINDS, type HumKind } from '../rig/hum';
@@ -135,7 +135,7 @@ function assemble(plan: Plan, line: Line, solved: Solved | undefined, key: strin
 }
 
 function unfinished(plan: Plan, line: Line): Finding {
-  const family = (id: string): string => modelOf(plan.devices[id].model).family;
+  const family = (id: string): string => modelAt(plan, id).family;
   const missing = family(line.devices[0]) !== 'source' ? 'source' : 'input';
   return finding('unfinished', -1, { severity: 'note', value: 0, unit: 'none', limit: null }, [
     fact('missing', 'id', missing)

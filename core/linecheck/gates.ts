@@ -1,5 +1,5 @@
 import { modelOf, wantsPhantom } from '../gear/catalogue';
-import { settingsAt } from '../plan/devices';
+import { modelAt, settingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
 
@@ -10,8 +10,7 @@ export type Step =
 export type Caution = 'speaker-level' | 'bridged' | 'valve' | 'ribbon' | 'earth-removed' | 'outdoors' | 'tingle';
 
 /** Whether it carries what drives a loudspeaker. */
-const isLoud = (plan: Plan, line: Line): boolean =>
-  modelOf(plan.devices[line.devices[0]].model).ports[0].level === 'speaker';
+const isLoud = (plan: Plan, line: Line): boolean => modelAt(plan, line.devices[0]).ports[0].level === 'speaker';
 
 /** What has to be done for a line, first things first. */
 export function stepsOf(plan: Plan, line: Line): Step[] {

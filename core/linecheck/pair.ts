@@ -1,4 +1,5 @@
-import { modelOf, DeviceSettings } from '../gear/catalogue';
+import { modelAt } from '../plan/devices';
+import { DeviceSettings } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { judgeLine, type LineReport } from '../judge/judge';
 import { type Pair, pairsOf } from '../judge/pairs';
@@ -116,7 +117,7 @@ function changesOf(
   line: Line
 ): { what: PairCause['what']; prior: number; change: (draft: Plan) => void }[] {
   const boxes = line.devices.flatMap((id) => {
-    const model = modelOf(plan.devices[id].model);
+    const model = modelAt(plan, id);
     if (!('polarity' in model.options)) return [];
     const now = new DeviceSettings(model, plan.devices[id].settings).choice('polarity');
     const value = now === 'inverted' ? 'normal' : 'inverted';

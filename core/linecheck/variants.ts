@@ -1,3 +1,4 @@
+import { modelAt } from '../plan/devices';
 import { choicesOf, modelOf, DeviceSettings } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { copyOf } from '../plan/json';
@@ -91,7 +92,7 @@ export function variantsOf(plan: Plan, line: Line): Variant[] {
     list.push(
       changed({ code: 'level', db }, PRIOR.level, (draft) => {
         const [source] = line.devices;
-        const model = modelOf(draft.devices[source].model);
+        const model = modelAt(draft, source);
         const { low, high } = model.params.nominal;
         const now = new DeviceSettings(model, draft.devices[source].settings).value('nominal');
         draft.devices[source].settings.nominal = Math.min(Math.max(now * 10 ** (db / 20), low), high);

@@ -1,5 +1,6 @@
+import { modelAt } from '../plan/devices';
 import { leadKey, Stock } from '../advise/stock';
-import { modelOf } from '../gear/catalogue';
+
 import { branchOf } from '../plan/branch';
 import type { Line } from '../plan/lines';
 import type { Cable, Plan } from '../plan/schema';
@@ -132,7 +133,7 @@ export function labelsOf(input: Pick<PaperInput, 'plan' | 'kit'>): Label[] {
   const seen = new Set<string>();
   const boxes = linesOf(plan).flatMap(({ line, tag }) =>
     line.devices.flatMap((id): Label[] => {
-      if (modelOf(plan.devices[id].model).family !== 'box' || seen.has(id)) return [];
+      if (modelAt(plan, id).family !== 'box' || seen.has(id)) return [];
       seen.add(id);
       return [{ key: id, tag, line: nameOf(line), lineId: line.id, at: modelShort(plan.devices[id].model) }];
     })

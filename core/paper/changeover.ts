@@ -1,4 +1,5 @@
-import { modelOf } from '../gear/catalogue';
+import { modelAt } from '../plan/devices';
+
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { CAUTION_TEXTS } from '../words/check';
@@ -12,8 +13,7 @@ import type { Group, PaperInput, Row, Sheet } from './types';
 /** Acts in the order in which their first lines stand. */
 const actsOf = (plan: Plan): string[] => [...new Set(linesOf(plan).flatMap(({ line }) => line.info?.act || []))];
 
-const boxesOf = (plan: Plan, line: Line): string[] =>
-  line.devices.filter((id) => modelOf(plan.devices[id].model).family === 'box');
+const boxesOf = (plan: Plan, line: Line): string[] => line.devices.filter((id) => modelAt(plan, id).family === 'box');
 const phantom = (plan: Plan, line: Line): boolean => plan.devices[line.id].settings.phantom === 'on';
 
 interface Step {

@@ -1,4 +1,5 @@
-import { modelOf, portFor, hasTrait } from '../gear/catalogue';
+import { modelAt } from './devices';
+import { portFor, hasTrait } from '../gear/catalogue';
 import { CABLES, plugFor } from '../gear/cables';
 import type { PortSpec } from '../gear/types';
 import type { Line } from './lines';
@@ -44,7 +45,7 @@ export const branchOf = (plan: Plan, line: Line, outs = outsOf(plan)): Branch | 
   for (let at = line.cables.length - 1; at >= 0; at--) {
     const device = line.devices[at];
     const { port } = plan.cables[line.cables[at]].from;
-    if (modelOf(plan.devices[device].model).family === 'input') return { at, of: device };
+    if (modelAt(plan, device).family === 'input') return { at, of: device };
     if (!FURTHER.has(port)) continue;
     const main = outs.get(device)!.find((id) => !FURTHER.has(plan.cables[id].from.port));
     if (main !== undefined) return { at, of: endOf(plan, outs, main) };
@@ -54,7 +55,7 @@ export const branchOf = (plan: Plan, line: Line, outs = outsOf(plan)): Branch | 
 
 /** Whether a line goes from the desk back to the players: a return, a send to an amplifier or a speaker. */
 export const comesBack = (plan: Plan, line: Line): boolean => {
-  const { family, ports } = modelOf(plan.devices[line.id].model);
+  const { family, ports } = modelAt(plan, line.id);
   if (family !== 'input' || !hasTrait(plan.devices[line.devices[0]].model, 'desk-output')) return false;
   return ports.some((p) => p.id === 'thru') || ports[0].level === 'instrument' || ports[0].level === 'speaker';
 };
@@ -75,7 +76,7 @@ function endOf(plan: Plan, outs: ReadonlyMap<string, readonly string[]>, cable: 
   for (let at = cable; ;) {
     const device = plan.cables[at].to.device;
     const next = outs.get(device) ?? [];
-    if (next.length === 0 || modelOf(plan.devices[device].model).family === 'input') return device;
+    if (next.length === 0 || modelAt(plan, device).family === 'input') return device;
     at = next.find((id) => !FURTHER.has(plan.cables[id].from.port)) ?? next[0];
   }
 }
@@ -96,14 +97,14 @@ export function branchPoint(
     (port.carries === 'balanced') === (to.carries === 'balanced') &&
     (port.level === 'speaker') === (to.level === 'speaker');
   const free = line.devices.flatMap((device) =>
-    modelOf(draft.devices[device].model)
+    modelAt(draft, device)
       .ports.filter((p) => FURTHER.has(p.id) && !taken.has(`${device}.${p.id}`) && alike(p))
       .map((p) => ({ device, port: p.id }))
   );
   if (free.length > 0) return free[0];
   const mains = line.cables.map((id) => {
     const { from } = draft.cables[id];
-    return { id, port: modelOf(draft.devices[from.device].model).ports.find((p) => p.id === from.port)! };
+    return { id, port: modelAt(draft, from.device).ports.find((p) => p.id === from.port)! };
   });
   const { id } = mains.find(({ port }) => alike(port)) ?? mains[0];
   return putY(draft, id, newId);
@@ -112,10 +113,10 @@ export function branchPoint(
 /** A Y lead where a cable starts: the cable goes on behind it. */
 function putY(draft: Plan, id: string, newId: (role: string) => string): { device: string; port: string } {
   const cable = draft.cables[id];
-  const near = modelOf(draft.devices[cable.from.device].model).ports.find((p) => p.id === cable.from.port)!;
+  const near = modelAt(draft, cable.from.device).ports.find((p) => p.id === cable.from.port)!;
   const y = newId('y');
   draft.devices[y] = { model: Y_FOR[near.socket] ?? 'y-jack', settings: {} };
-  const model = modelOf(draft.devices[y].model);
+  const model = modelAt(draft, y);
   const into = portFor(model, 'in', cable.kind);
   const out = portFor(model, 'out', cable.kind);
   draft.cables[newId('tail')] = {

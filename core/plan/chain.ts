@@ -1,3 +1,4 @@
+import { plugIn } from './devices';
 import { modelOf, portFor, portOf } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import { FURTHER } from './branch';
@@ -74,10 +75,8 @@ export function putChain(
       // What stood in the middle may have had a socket on the wall; another thing in its place has not.
       if (k > 0 && k < last && !spec.supply) delete draft.devices[ids[k]].supply;
     }
-    if (!draft.devices[ids[k]].supply && modelOf(spec.model).feeds[0].startsWith('mains') && k < last) {
-      const [supply] = Object.keys(draft.supplies);
-      if (supply) draft.devices[ids[k]].supply = draft.devices[ids[0]].supply ?? supply;
-    }
+    // The far end is where it is.
+    if (k < last) plugIn(draft, ids[k], draft.devices[ids[0]].supply);
   });
   for (const id of oldMiddle.slice(last - 1)) {
     delete draft.devices[id];

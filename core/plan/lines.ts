@@ -1,4 +1,5 @@
-import { modelOf } from '../gear/catalogue';
+import { modelAt } from './devices';
+
 import type { Cable, LineInfo, Plan } from './schema';
 
 /** A line, derived by tracing back from its far end. `cables[k]` joins `devices[k]` to `devices[k + 1]`. */
@@ -21,7 +22,7 @@ export function traceLines(plan: Plan): Line[] {
   const lines: Line[] = [];
   for (const id of Object.keys(plan.devices)) {
     // An input that passes its signal on is an end all the same: a speaker that feeds the next.
-    if (feeding.has(id) && modelOf(plan.devices[id].model).family !== 'input') continue;
+    if (feeding.has(id) && modelAt(plan, id).family !== 'input') continue;
     const devices = [id];
     const cables: string[] = [];
     for (let step = into.get(id); step; step = into.get(devices[0])) {
@@ -37,8 +38,7 @@ export function traceLines(plan: Plan): Line[] {
 
 /** Whether the line starts at a source and ends at an input. */
 export const isComplete = (plan: Plan, line: Line): boolean =>
-  modelOf(plan.devices[line.devices[0]].model).family === 'source' &&
-  modelOf(plan.devices[line.id].model).family === 'input';
+  modelAt(plan, line.devices[0]).family === 'source' && modelAt(plan, line.id).family === 'input';
 
 /** Whether two acts are ever on at the same time: lines of different acts are not. */
 export const together = (a: string | undefined, b: string | undefined): boolean => !a || !b || a === b;

@@ -1,3 +1,4 @@
+import { modelAt, plugIn } from './devices';
 import { modelOf, portFor, portOf, hasTrait } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import type { PortSpec } from '../gear/types';
@@ -22,7 +23,10 @@ export function putLine(draft: Plan, spec: LineSpec, newId: (role: string) => st
     delete draft.devices[id];
     delete draft.lines[id];
   }
-  boxes.forEach((box, k) => putDevice(draft, middles[k], box));
+  boxes.forEach((box, k) => {
+    putDevice(draft, middles[k], box);
+    plugIn(draft, middles[k], draft.devices[head.device]?.supply);
+  });
   const stops = [head.device, ...middles, input];
   cables.forEach((cable, k) => {
     const id = roles?.cables[k] ?? newId(k === 0 ? 'lead' : k === 1 ? 'run' : `run${k}`);
@@ -46,9 +50,7 @@ function placeInput(draft: Plan, id: string, beside: string | undefined): void {
     if (device.host === undefined) delete device.host;
     return;
   }
-  const { feeds } = modelOf(device.model);
-  const supply = beside ?? Object.keys(draft.supplies)[0];
-  if (!device.host && !device.supply && supply && feeds[0].startsWith('mains')) device.supply = supply;
+  plugIn(draft, id, beside);
 }
 
 /** Where the line starts: at its source, or at a socket of the line that it leaves. */
@@ -65,6 +67,7 @@ function headOf(
   if (parent) return branchPoint(draft, parent, modelOf(spec.input.model).ports[0], newId);
   const source = roles && !roles.branch ? roles.source : newId('src');
   putDevice(draft, source, spec.source);
+  plugIn(draft, source);
   return { device: source };
 }
 
@@ -94,22 +97,16 @@ function putDevice(draft: Plan, id: string, spec: DeviceSpec): void {
   };
   // Another class is no longer what the own model was made from.
   if (old && old.model !== spec.model) delete draft.devices[id].own;
-  const model = modelOf(spec.model);
-  // A device that needs the mains takes the first supply there is.
-  if (model.family === 'source' && !draft.devices[id].supply && model.feeds[0].startsWith('mains')) {
-    const [supply] = Object.keys(draft.supplies);
-    if (supply) draft.devices[id].supply = supply;
-  }
 }
 
 function putCable(draft: Plan, id: string, spec: CableSpec, source: string, sink: string, leaves?: string): void {
-  const near = modelOf(draft.devices[source].model);
+  const near = modelAt(draft, source);
   const old = draft.cables[id] as Plan['cables'][string] | undefined;
   // A lead that stays where it is stays in its socket, be it a thru.
   const stays = old?.from.device === source && old.kind === spec.kind ? old.from.port : undefined;
   const port = leaves ?? stays;
   const from: PortSpec = (port && portOf(near, port)) || portFor(near, 'out', spec.kind);
-  const to = portFor(modelOf(draft.devices[sink].model), 'in', spec.kind);
+  const to = portFor(modelAt(draft, sink), 'in', spec.kind);
   draft.cables[id] = {
     kind: spec.kind,
     metres: spec.metres,

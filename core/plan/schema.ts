@@ -137,7 +137,7 @@ const TouchSchema = z.strictObject({
   b: z.string().regex(/^(device|host|supply):[a-z0-9-]{1,40}$/)
 });
 /** Raised when what a plan says is said otherwise; older ones are upgraded on their way in. */
-export const PLAN_VERSION = 2;
+const PLAN_VERSION = 2;
 export const PlanSchema = z.strictObject({
   format: z.literal('guanxi-plan'),
   version: z.literal(PLAN_VERSION),

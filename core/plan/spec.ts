@@ -1,4 +1,5 @@
-import { modelOf, portOf } from '../gear/catalogue';
+import { modelAt } from './devices';
+import { portOf } from '../gear/catalogue';
 import { type CableKindId, plugFor } from '../gear/cables';
 import type { Plug } from '../gear/sockets';
 import type { Settings } from '../gear/types';
@@ -57,7 +58,7 @@ export function rolesOf(plan: Plan, line: Line): Roles | null {
   const branch = branchOf(plan, line);
   const devices = line.devices.slice(branch?.at ?? 0);
   const cables = line.cables.slice(branch?.at ?? 0);
-  const families = devices.map((id) => modelOf(plan.devices[id].model).family);
+  const families = devices.map((id) => modelAt(plan, id).family);
   const between = families.slice(1, -1);
   if (devices.length < 2 || families[families.length - 1] !== 'input') return null;
   if (!branch && families[0] !== 'source') return null;
@@ -120,5 +121,5 @@ export const isUnsaid = ({ model, settings }: DeviceSpec, run: CableSpec | null 
 
 const socketAt = (plan: Plan, cable: string, side: number) => {
   const end = side === 0 ? plan.cables[cable].from : plan.cables[cable].to;
-  return portOf(modelOf(plan.devices[end.device].model), end.port)!.socket;
+  return portOf(modelAt(plan, end.device), end.port)!.socket;
 };

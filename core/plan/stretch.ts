@@ -1,4 +1,5 @@
-import { modelOf, portOf } from '../gear/catalogue';
+import { modelAt } from './devices';
+import { portOf } from '../gear/catalogue';
 import type { PortSpec } from '../gear/types';
 import { FURTHER } from './branch';
 import type { Line } from './lines';
@@ -34,14 +35,14 @@ export function stretchOf(plan: Plan, line: Line): Stretch {
     if (hanging.length === 0 && !FURTHER.has(leaves)) continue;
     // A thru in the way may stay a thru of another box; whatever else divides the signal stays what it is.
     const thru = at === head + 1 && hanging.length === 1 && hanging[0] === 'thru' && !FURTHER.has(leaves);
-    if (thru && modelOf(plan.devices[device].model).family === 'box') kept = { at, port: 'thru' };
+    if (thru && modelAt(plan, device).family === 'box') kept = { at, port: 'thru' };
     else [head, kept] = [at, null];
   }
   const { from } = plan.cables[line.cables[head]];
   return {
     part: { id: line.id, devices: line.devices.slice(head), cables: line.cables.slice(head), info: line.info },
     head,
-    out: { ...portOf(modelOf(plan.devices[from.device].model), from.port)!, level: levelAt(plan, line, head) },
+    out: { ...portOf(modelAt(plan, from.device), from.port)!, level: levelAt(plan, line, head) },
     keeps: kept?.port ?? null,
     keepsInput: others(line.id).length > 0
   };
@@ -50,8 +51,8 @@ export function stretchOf(plan: Plan, line: Line): Stretch {
 /** Level class of what leaves a device of a line: of the last output that is more than a joint. */
 function levelAt(plan: Plan, line: Line, at: number): PortSpec['level'] {
   for (let k = at; k > 0; k--) {
-    const model = modelOf(plan.devices[line.devices[k]].model);
+    const model = modelAt(plan, line.devices[k]);
     if (model.family !== 'joint') return portOf(model, plan.cables[line.cables[k]].from.port)!.level;
   }
-  return modelOf(plan.devices[line.devices[0]].model).ports[0].level;
+  return modelAt(plan, line.devices[0]).ports[0].level;
 }

@@ -1,5 +1,6 @@
+import { modelAt } from '../plan/devices';
 import { magnitude, type System } from '../solver/system';
-import { modelOf } from '../gear/catalogue';
+
 import type { Plan } from '../plan/schema';
 import { toDb } from '../units/quantity';
 import type { Rig } from './builder';
@@ -15,7 +16,7 @@ const MOST_DB = 160;
 export function commonMode(plan: Plan, rig: Rig, system: System, cable: string): number {
   const { to } = plan.cables[cable];
   const nodes = rig.ports.get(`${to.device}.${to.port}`)!;
-  const [p, q] = signalNodes(modelOf(plan.devices[to.device].model), to.port, nodes);
+  const [p, q] = signalNodes(modelAt(plan, to.device), to.port, nodes);
   const source = rig.hums.find((s) => s.kind === 'cable' && s.of === cable)!;
   const drives = source.parts
     .filter((part) => part.core)

@@ -1,7 +1,7 @@
-import { modelOf, portOf } from '../gear/catalogue';
+import { portOf } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { socketHasSecond } from '../gear/sockets';
-import { settingsAt } from '../plan/devices';
+import { modelAt, settingsAt } from '../plan/devices';
 import type { Plan } from '../plan/schema';
 import type { Rig } from './builder';
 import { contactsOf } from './wire';
@@ -26,7 +26,7 @@ export function legsOf(plan: Plan, rig: Rig, id: string): Legs {
   const ends = ([cable.from, cable.to] as const).map((end, side) => {
     const nodes = rig.ports.get(`${end.device}.${end.port}`)!;
     const read = settingsAt(plan, end.device);
-    const spec = portOf(modelOf(plan.devices[end.device].model), end.port)!;
+    const spec = portOf(modelAt(plan, end.device), end.port)!;
     const contacts = contactsOf(cable.plugs[side], cores, cable.wiring?.[side]);
     const driven = read.choice('topology') !== 'unbalanced' && read.choice('bridged') !== 'no';
     return {

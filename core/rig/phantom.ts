@@ -1,10 +1,10 @@
 import { Network, type Node } from '../solver/network';
 import { System } from '../solver/system';
-import { modelOf, portOf } from '../gear/catalogue';
+import { portOf } from '../gear/catalogue';
 import { PHANTOM_LEG_OHM } from '../gear/boxes';
 import { CABLES } from '../gear/cables';
 import { socketHasSecond } from '../gear/sockets';
-import { settingsAt } from '../plan/devices';
+import { modelAt, settingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { contactsOf } from './wire';
@@ -50,10 +50,10 @@ export function phantomOf(plan: Plan, line: Line): Phantom | null {
   for (let k = line.cables.length - 1; k >= 0; k--) {
     stampCores(plan, line.cables[k], node, net, level);
     device = line.devices[k];
-    if (modelOf(plan.devices[device].model).family !== 'joint') break;
+    if (modelAt(plan, device).family !== 'joint') break;
     level++;
     // A joint carries its contacts straight through; what it puts on the shield it puts there for this as well.
-    const second = modelOf(plan.devices[device].model).ports[0].carries !== 'unbalanced';
+    const second = modelAt(plan, device).ports[0].carries !== 'unbalanced';
     net.wire(node(`hot${level}`), node(`far-hot${level - 1}`));
     net.wire(node(`shield${level}`), node(`far-shield${level - 1}`));
     net.wire(node(`cold${level}`), node(second ? `far-cold${level - 1}` : `far-shield${level - 1}`));
@@ -101,7 +101,7 @@ function stampDc(
 ): void {
   // An output transformer's winding has no way to ground, whatever the class has otherwise.
   const transformer = settingsAt(plan, device).choice('topology') === 'transformer';
-  const dc = transformer ? 'floating' : modelOf(plan.devices[device].model).dc;
+  const dc = transformer ? 'floating' : modelAt(plan, device).dc;
   if (dc === 'grounded') {
     net.resistor('dc-hot', hot, shield, Math.max(ohm, 1));
     if (net.root(cold) !== net.root(shield)) net.resistor('dc-cold', cold, shield, Math.max(ohm, 1));
@@ -123,7 +123,7 @@ function stampCores(plan: Plan, id: string, node: (name: string) => Node, net: N
     ['out', 0]
   ] as const) {
     const port = side === 1 ? cable.to : cable.from;
-    const { socket, carries } = portOf(modelOf(plan.devices[port.device].model), port.port)!;
+    const { socket, carries } = portOf(modelAt(plan, port.device), port.port)!;
     const prefix = side === 1 ? '' : 'far-';
     const [hot, cold, shield] = ['hot', 'cold', 'shield'].map((name) => node(`${prefix}${name}${level}`));
     const contacts = contactsOf(cable.plugs[side], kind.cores, cable.wiring?.[side]);

@@ -1,4 +1,5 @@
-import { modelOf, portOf } from '../gear/catalogue';
+import { modelAt } from '../plan/devices';
+import { portOf } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { hasSecond, type Plug, type Socket, socketHasSecond } from '../gear/sockets';
 import type { Carries, PortSpec } from '../gear/types';
@@ -53,7 +54,7 @@ export function pinChart(plan: Plan, id: string): PinChart {
   const cable = plan.cables[id];
   const kind = CABLES[cable.kind];
   const ends = ([cable.from, cable.to] as const).map((end, side) => {
-    const port = portOf(modelOf(plan.devices[end.device].model), end.port)!;
+    const port = portOf(modelAt(plan, end.device), end.port)!;
     const contacts = contactsOf(cable.plugs[side], kind.cores, cable.wiring?.[side]);
     return { pins: pins(cable.plugs[side], port, contacts, kind.bare === true), joined: contacts.joined };
   });

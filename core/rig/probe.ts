@@ -1,6 +1,7 @@
+import { modelAt } from '../plan/devices';
 import { type Complex, divide, magnitude, minus, type Solution, type System } from '../solver/system';
 import type { Node } from '../solver/network';
-import { modelOf } from '../gear/catalogue';
+
 import type { Plan } from '../plan/schema';
 import { toDb } from '../units/quantity';
 import type { Entry, Rig } from './builder';
@@ -16,8 +17,8 @@ export interface Probe {
 
 export function probe(plan: Plan, rig: Rig, cable: string): Probe {
   const { from, to } = plan.cables[cable];
-  const near = modelOf(plan.devices[from.device].model);
-  const far = modelOf(plan.devices[to.device].model);
+  const near = modelAt(plan, from.device);
+  const far = modelAt(plan, to.device);
   const nearNodes = rig.ports.get(`${from.device}.${from.port}`)!;
   const pair = signalNodes(near, from.port, nearNodes);
   return {

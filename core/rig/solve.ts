@@ -1,8 +1,8 @@
 import { magnitude, type Solution, System } from '../solver/system';
 import type { Node } from '../solver/network';
 import { PHANTOM_VOLTS } from '../gear/boxes';
-import { modelOf, portOf, type DeviceSettings } from '../gear/catalogue';
-import { settingsAt } from '../plan/devices';
+import { portOf, type DeviceSettings } from '../gear/catalogue';
+import { modelAt, settingsAt } from '../plan/devices';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { toDb, toDbu } from '../units/quantity';
@@ -86,10 +86,7 @@ export interface SolveOptions {
 export function senseOf(plan: Plan, rig: Rig, cable: string): readonly [Node, Node] {
   const { to } = plan.cables[cable];
   const own = rig.senses.get(to.device);
-  return (
-    own?.nodes ??
-    signalNodes(modelOf(plan.devices[to.device].model), to.port, rig.ports.get(`${to.device}.${to.port}`)!)
-  );
+  return own?.nodes ?? signalNodes(modelAt(plan, to.device), to.port, rig.ports.get(`${to.device}.${to.port}`)!);
 }
 
 /** Where each of these lines is read at its input, by line. */
@@ -265,7 +262,7 @@ function spansOf(
   return line.cables.map((cable, k): Span => {
     const { from, to } = plan.cables[cable];
     const of = (c: number): Float64Array => curves[k * CURVES + c];
-    const joint = modelOf(plan.devices[from.device].model).family === 'joint';
+    const joint = modelAt(plan, from.device).family === 'joint';
     const legs = legsOf(plan, rig, cable);
     return {
       cable,

@@ -1,7 +1,8 @@
+import { modelAt } from '../plan/devices';
 import type { LineReport } from '../judge/judge';
 import type { Node } from '../solver/network';
 import { System } from '../solver/system';
-import { modelOf, portOf } from '../gear/catalogue';
+import { portOf } from '../gear/catalogue';
 import type { Line } from '../plan/lines';
 import { lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -153,7 +154,7 @@ function networkOf(plan: Plan, line: Line, { shortedAt, openAt, dead }: Situatio
   const rig = compileRig(plan, { devices: line.devices.slice(k), cables: line.cables.slice(k) }, 'held');
   if (shortedAt !== undefined) {
     const { port } = plan.cables[line.cables[k - 1]].to;
-    const model = modelOf(plan.devices[cut].model);
+    const model = modelAt(plan, cut);
     const nodes = rig.ports.get(`${cut}.${port}`)!;
     const [p, q] = signalNodes(model, port, nodes);
     rig.net.resistor('shorting-plug', p, q, SHORT_OHM);

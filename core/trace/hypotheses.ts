@@ -1,6 +1,5 @@
-import { modelOf } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
-import { settingsAt } from '../plan/devices';
+import { modelAt, settingsAt } from '../plan/devices';
 import { diffPlans } from '../plan/diff';
 import { applySteps } from '../plan/steps';
 import { planFaults } from '../plan/integrity';
@@ -200,7 +199,7 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
   const hiss = { hissDb: STRONG.hissDb + 20 * Math.log10(times) };
   put('low-level', null, hiss, 'hiss');
   for (const id of line.devices.slice(1, -1))
-    if ('power' in modelOf(plan.devices[id].model).options && settingsAt(plan, id).feed === 'phantom')
+    if ('power' in modelAt(plan, id).options && settingsAt(plan, id).feed === 'phantom')
       put('starved', id, hiss, 'hiss');
   if (plan.devices[line.id].host !== undefined) put('wrong-input', line.id, hiss, 'hiss');
   return out;

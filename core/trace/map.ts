@@ -1,11 +1,11 @@
 // Trace: where hum comes from. The earths of a rig as a map, cures over all of it, and finding a cause by evidence. Solves variants of the plan.
-import { modelOf } from '../gear/catalogue';
+
 import type { Feed } from '../gear/types';
 import type { LineReport } from '../judge/judge';
 import { HUM, onLadder } from '../judge/limits';
 import type { Severity } from '../judge/types';
 import type { SolvedRig } from '../judge/solved-rig';
-import { settingsAt } from '../plan/devices';
+import { modelAt, settingsAt } from '../plan/devices';
 import { isComplete, type Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { Ring, RingBench } from '../rig/loops';
@@ -71,7 +71,7 @@ const pointOf = (plan: Plan, id: string): string =>
 /** A box or an adapter without mains of its own is part of a thread, not a chassis of the map. */
 function isPoint(plan: Plan, line: Line, id: string): boolean {
   if (id === line.devices[0] || id === line.id) return true;
-  const { family } = modelOf(plan.devices[id].model);
+  const { family } = modelAt(plan, id);
   return family === 'input' || (family === 'box' && settingsAt(plan, id).feed.startsWith('mains'));
 }
 
@@ -165,7 +165,7 @@ function contactsOf(plan: Plan, lines: readonly Line[], points: ReadonlyMap<stri
 
 function isBalanced(plan: Plan, cable: string): boolean {
   const { from } = plan.cables[cable];
-  const port = modelOf(plan.devices[from.device].model).ports.find((p) => p.id === from.port);
+  const port = modelAt(plan, from.device).ports.find((p) => p.id === from.port);
   return port?.carries === 'balanced';
 }
 

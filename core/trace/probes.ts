@@ -1,5 +1,5 @@
-import { choicesOf, modelOf } from '../gear/catalogue';
-import { settingsAt } from '../plan/devices';
+import { choicesOf } from '../gear/catalogue';
+import { modelAt, settingsAt } from '../plan/devices';
 import { copyOf } from '../plan/json';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -82,7 +82,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     return { ...at, plan: draft };
   };
   const [source, ...others] = line.devices;
-  const model = modelOf(plan.devices[source].model);
+  const model = modelAt(plan, source);
   const held = model.ports[0].level === 'instrument' || model.ports[0].level === 'microphone';
   if ('turn' in model.params)
     put('volume', (h) => edit(h.situation, (d) => void (d.devices[source].settings.turn = 0)));
@@ -97,7 +97,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     put('touch', (h) => ({ ...h.situation, boost: damped('electric', source, TOUCH, h.situation.boost) }));
     put('turn', (h) => ({ ...h.situation, boost: damped('winding', source, TURN, h.situation.boost) }));
   }
-  const box = others.find((id) => modelOf(plan.devices[id].model).family === 'box');
+  const box = others.find((id) => modelAt(plan, id).family === 'box');
   if (box) put('unplug-box', (h) => ({ ...h.situation, openAt: box }));
   if (box) put('short-box', (h) => ({ ...h.situation, shortedAt: box }));
   put('short-input', (h) => ({ ...h.situation, shortedAt: line.id }));
@@ -111,7 +111,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   if (box) put('swap-box', (h) => withoutPin(h, box));
   // While it is moved a bad contact makes and breaks: at its best it is as good as new.
   put('wiggle', (h) => (h.code === 'contact' && h.of ? mended(h, h.of) : h.situation));
-  const lift = others.find((id) => choicesOf(modelOf(plan.devices[id].model), 'lift').length > 1);
+  const lift = others.find((id) => choicesOf(modelAt(plan, id), 'lift').length > 1);
   if (lift)
     put('lift', (h) =>
       edit(h.situation, (d) => {
@@ -125,7 +125,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
       for (const [id, { a }] of Object.entries(d.touches ?? {})) if (line_.has(a)) delete d.touches![id];
     })
   );
-  const powered = others.find((id) => choicesOf(modelOf(plan.devices[id].model), 'power').includes('battery'));
+  const powered = others.find((id) => choicesOf(modelAt(plan, id), 'power').includes('battery'));
   if (powered && settingsAt(plan, powered).feed === 'phantom')
     put('box-battery', (h) => {
       const fed = edit(h.situation, (d) => void (d.devices[powered].settings.power = 'battery'));

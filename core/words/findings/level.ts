@@ -1,4 +1,3 @@
-import type { Finding } from '../../judge/types';
 import { formatHz, formatNumber, formatQuantity } from '../../units/format';
 import { num, model, source, db, signedDb, dbu, roomLeft } from './parts';
 import type { Said } from './said';

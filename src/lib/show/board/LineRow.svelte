@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { modelOf } from '$core/gear/catalogue';
+  import { modelAt } from '$core/plan/devices';
+
   import { CABLES } from '$core/gear/cables';
   import type { LineReport } from '$core/judge/judge';
   import { type Severity, worst } from '$core/judge/types';
@@ -50,9 +51,7 @@
 
   const parts = $derived(columnsOf(plan, line, branch?.at));
   const joint = $derived(
-    parts.middle.length === 1 && modelOf(plan.devices[parts.middle[0]].model).family === 'joint'
-      ? parts.middle[0]
-      : null
+    parts.middle.length === 1 && modelAt(plan, parts.middle[0]).family === 'joint' ? parts.middle[0] : null
   );
   /** Closed there is room for two; the rest is counted. */
   const shown = $derived(open || parts.middle.length < 3 ? parts.middle : parts.middle.slice(0, 1));

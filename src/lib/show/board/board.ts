@@ -1,4 +1,5 @@
-import { modelOf } from '$core/gear/catalogue';
+import { modelAt } from '$core/plan/devices';
+
 import type { LineReport } from '$core/judge/judge';
 import { rank, SEVERITIES, type Severity } from '$core/judge/types';
 import type { Branch } from '$core/plan/branch';
@@ -81,12 +82,12 @@ const TAIL = 0.5;
  * between, the last cable, input; of a branch only what it has of its own, and the device that it leaves for a source.
  */
 export function columnsOf(plan: Plan, { devices, cables }: Pick<Line, 'devices' | 'cables'>, from = 0) {
-  const family = (id: string): string => modelOf(plan.devices[id].model).family;
+  const family = (id: string): string => modelAt(plan, id).family;
   const headed = from > 0 || family(devices[0]) === 'source';
   const tail =
     headed &&
     cables.length > from + 1 &&
-    modelOf(plan.devices[devices[from + 1]].model).ports.some((p) => p.id === 'thru') &&
+    modelAt(plan, devices[from + 1]).ports.some((p) => p.id === 'thru') &&
     family(devices[from + 1]) === 'joint' &&
     plan.cables[cables[from]].metres < TAIL;
   const first = from + (tail ? 1 : 0);

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { modelOf, portOf } from '$core/gear/catalogue';
+  import { modelAt } from '$core/plan/devices';
+  import { portOf } from '$core/gear/catalogue';
   import { CABLE_KIND_IDS, CABLES, type CableKindId, MAX_METRES, plugFor } from '$core/gear/cables';
   import type { Plug } from '$core/gear/sockets';
   import { type Cable, type Wiring, WIRINGS } from '$core/plan/schema';
@@ -15,7 +16,7 @@
   const cable = $derived(plan.cables[id]);
   const kind = $derived(CABLES[cable.kind]);
   const subject = $derived(`${CABLE_NAMES[cable.kind]} of ${lineName}`);
-  const socket = (end: Cable['from']) => portOf(modelOf(plan.devices[end.device].model), end.port)!.socket;
+  const socket = (end: Cable['from']) => portOf(modelAt(plan, end.device), end.port)!.socket;
   const change = (part: Partial<Cable>): void => onedit(setCable(plan, id, subject, part));
   const setKind = (value: string): void => {
     const next = value as CableKindId;

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { choicesOf, modelOf, DeviceSettings } from '$core/gear/catalogue';
+  import { modelAt } from '$core/plan/devices';
+  import { choicesOf, DeviceSettings } from '$core/gear/catalogue';
   import { MAX_METRES } from '$core/gear/cables';
   import type { EarthMap, EarthPoint } from '$core/trace/map';
   import type { Edit, Plan } from '$core/plan/schema';
@@ -27,10 +28,10 @@
   const cables = $derived([...new Set(threads.flatMap((t) => t.cables))]);
   const boxes = $derived(
     [...new Set(cables.map((c) => plan.cables[c].to.device))].filter(
-      (d) => 'lift' in modelOf(plan.devices[d].model).options && modelOf(plan.devices[d].model).family === 'box'
+      (d) => 'lift' in modelAt(plan, d).options && modelAt(plan, d).family === 'box'
     )
   );
-  const feeds = $derived(kind === 'device' ? choicesOf(modelOf(plan.devices[id].model), 'feed') : []);
+  const feeds = $derived(kind === 'device' ? choicesOf(modelAt(plan, id), 'feed') : []);
   const upper = (text: string): string => text[0].toUpperCase() + text.slice(1);
   /** What of it may touch metal: the chassis itself, a box without mains of its own on its way, the far plug of a lead. */
   const metal = $derived(
@@ -89,11 +90,11 @@
     {/if}
   {/if}
   {#each boxes as box (box)}
-    {@const read = new DeviceSettings(modelOf(plan.devices[box].model), plan.devices[box].settings)}
+    {@const read = new DeviceSettings(modelAt(plan, box), plan.devices[box].settings)}
     <ChoiceField
       label="Ground at the {modelName(plan.devices[box].model)}"
       value={read.choice('lift')}
-      choices={choicesOf(modelOf(plan.devices[box].model), 'lift').map((value) => ({
+      choices={choicesOf(modelAt(plan, box), 'lift').map((value) => ({
         value,
         text: choiceName('lift', value)
       }))}
