@@ -5,6 +5,7 @@ import { isSafe, needs } from '$lib/server/access-rules';
 import { CLIENT_ADDRESS } from '$lib/server/auth';
 import { firstPerson, hasAccounts, makeInvite } from '$lib/server/crew';
 import { fillDemo } from '$lib/server/demo';
+import { log } from '$lib/server/log';
 import { isLoopback, sameOrigin } from '$lib/server/http';
 import { isOwnHost, originForOthers } from '$lib/server/origin';
 import { error, type Handle, type HandleServerError, isRedirect, redirect, type ServerInit } from '@sveltejs/kit';
@@ -101,16 +102,8 @@ const failurePage = (id: string): Response =>
 /** Writes an error into the server's log. @returns the id under which it is there */
 function logged(error: unknown, route: string | null, status: number): string {
   const id = crypto.randomUUID().slice(0, 8);
-  console.error(
-    JSON.stringify({
-      at: new Date().toISOString(),
-      id,
-      status,
-      // Never the address itself: what some links hold is a secret.
-      route,
-      error: error instanceof Error ? (error.stack ?? error.message) : String(error)
-    })
-  );
+  // Never the address itself: what some links hold is a secret.
+  log.error({ id, status, route, error: error instanceof Error ? (error.stack ?? error.message) : String(error) });
   return id;
 }
 

@@ -1,4 +1,5 @@
 import { bodyOf } from '$lib/server/http';
+import { log } from '$lib/server/log';
 import { json } from '@sveltejs/kit';
 import * as z from 'zod';
 import type { RequestHandler } from './$types';
@@ -12,6 +13,6 @@ const TroubleSchema = z.strictObject({
 /** Takes into the log what a browser could not compute. */
 export const POST: RequestHandler = async ({ request }) => {
   const { id, what, error } = await bodyOf(request, TroubleSchema);
-  console.error(JSON.stringify({ at: new Date().toISOString(), id, computing: what, error }));
+  log.error({ id, computing: what, error });
   return json({});
 };
