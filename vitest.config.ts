@@ -13,6 +13,8 @@ export default defineConfig({
   },
   test: {
     testTimeout: 60_000,
+    // Both cores: left to itself it keeps one free.
+    maxWorkers: 2,
     setupFiles: ['core/tests/seed.ts'],
     include: ['core/**/*.test.ts', 'src/**/*.test.ts', 'cli/**/*.test.ts']
   }

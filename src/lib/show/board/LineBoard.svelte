@@ -1,14 +1,11 @@
 <script lang="ts">
   import type { Remedy } from '$core/advise/remedies';
-  import type { Hints } from '$core/advise/hints';
   import { kitFor } from '$core/advise/stock';
   import { pairsOf } from '$core/judge/pairs';
   import { mixOf } from '$core/judge/mix';
   import { type Line, traceLines } from '$core/plan/lines';
   import type { Edit, Op } from '$core/plan/schema';
   import { type LineSpec, specOf } from '$core/plan/spec';
-  import type { Loop } from '$core/rig/loops';
-  import { modelName } from '$core/words/names';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { onMount, tick, untrack } from 'svelte';
@@ -19,13 +16,14 @@
   import BoardHead from './BoardHead.svelte';
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from '$lib/show/session/edits';
   import { copyText, pastedRows, readRow } from './clipboard';
+  import BoardDialogs from './BoardDialogs.svelte';
+  import type { BoardDialog } from './board';
   import LineRow from './LineRow.svelte';
+  import { News } from './news.svelte';
+  import { OpenAnswers } from './open-answers.svelte';
   import { type Actions, bindings } from './shortcuts';
   import TypeField from './TypeField.svelte';
-  import { changedText, openElsewhereText } from '$core/words/live';
-  import { asFailed, type Computed } from '$lib/show/session/failed';
   import NotComputed from '$lib/ui/NotComputed.svelte';
-  import { NEWS } from '$lib/show/session/marks';
   import { useShow } from '$lib/show/session/context';
   import type { Panel } from '$lib/show/dialogs/part-dialog';
   import { ToleranceRun } from '$lib/show/line/tolerance.svelte';
@@ -44,38 +42,14 @@
   let editing = $state.raw<Line | null>(null);
   let sort = $state<Sort>('channel');
   let filter = $state<Filter>(null);
-  let remedies = $state.raw<Computed<readonly Remedy[]>>(null);
-  let hints = $state.raw<Hints | null>(null);
-  /** What others do to a line: told for a moment, or as long as they have it open. */
-  let now = $state(Date.now());
-  $effect(() => {
-    if (session.marks.size === 0) return;
-    const tick = setInterval(() => (now = Date.now()), 5000);
-    now = Date.now();
-    return () => clearInterval(tick);
-  });
-  function newsOf(id: string): string | null {
-    const mark = session.marks.get(id);
-    const other = show.presence.onLine(id);
-    const said = [
-      mark && now - mark.at < NEWS ? changedText(mark.by, mark.label) : null,
-      other ? openElsewhereText(other.name, other.device) : null
-    ].filter((text) => text !== null);
-    return said.length > 0 ? said.join('. ') : null;
-  }
+  const answers = new OpenAnswers();
+  const news = new News(session, show.presence);
   $effect(() => void (show.at = openId));
   const pairs = $derived(pairsOf(plan, lines, reports));
   /** What the open line shows below its levels: findings, unless something onDemand was asked for. */
   let panel = $state<Panel>(null);
-  let loops = $state.raw<Computed<readonly Loop[]>>(null);
   const tolerance = new ToleranceRun();
-  let dialog = $state.raw<
-    | { kind: 'device' | 'cable' | 'info' | 'build' | 'own'; id: string; line: string }
-    | { kind: 'live'; line: string; ops: readonly Op[] }
-    | { kind: 'keys' }
-    | { kind: 'new' }
-    | null
-  >(null);
+  let dialog = $state.raw<BoardDialog | null>(null);
   let say = $state<TypeField>();
 
   const branches = $derived(branchesOf(plan, lines));
@@ -115,7 +89,7 @@
       contacts: () => look('contacts'),
       tolerance: () => look('tolerance'),
       remedy: (key) => {
-        const remedy = Array.isArray(remedies) ? (remedies[Number(key) - 1] as Remedy | undefined) : undefined;
+        const remedy = answers.remedy(Number(key));
         if (remedy) apply(remedy);
       },
       filter: () => (filter = filter === null ? 'wrong' : null),
@@ -141,43 +115,14 @@
   // The worker's own share of what is fetched behind the first view; asked again when it is needed, should it fail.
   $effect(() => void judging?.ready().catch(() => undefined));
 
-  // Remedies follow the open line's report: a new report means the plan has changed under them.
-  let asked = '';
+  // Remedies follow the open line's report.
   $effect(() => {
-    const key = openReport ? `${openReport.id} ${openReport.key}` : '';
-    if (key === untrack(() => asked)) return;
-    asked = key;
-    remedies = null;
-    hints = null;
-    if (!openReport || !judging) return;
-    void judging
-      .remedies(plan, openReport.id, kitFor(plan, show.crewKit))
-      .then((found) => {
-        if (key !== asked) return;
-        remedies = found;
-        void bringIntoView(openReport.id);
-        return judging.hints(plan, openReport.id);
-      })
-      .then((found) => {
-        if (key === asked) hints = found ?? null;
-      })
-      .catch((reason: unknown) => {
-        if (key === asked) remedies ??= asFailed(reason, 'remedies');
-      });
+    const [report, kit] = [openReport, kitFor(plan, show.crewKit)];
+    untrack(() => answers.askRemedies(judging, plan, report, kit, () => report && void bringIntoView(report.id)));
   });
-
-  // Loops are looked for only while they are looked at; what they are of may have changed under them.
-  let loopsAsked = '';
   $effect(() => {
-    const key = panel === 'hum' && openReport ? `${openReport.id} ${openReport.key} ${openReport.hum?.dbu}` : '';
-    if (key === untrack(() => loopsAsked)) return;
-    loopsAsked = key;
-    loops = null;
-    if (key === '' || !openReport || !judging) return;
-    void judging
-      .loops(plan, openReport.id)
-      .then((found) => key === loopsAsked && (loops = found))
-      .catch((reason: unknown) => key === loopsAsked && (loops = asFailed(reason, 'loops')));
+    const report = panel === 'hum' ? openReport : undefined;
+    untrack(() => answers.askLoops(judging, plan, report));
   });
 
   /** What the first view does without is fetched right behind it, so that it is there when the server is not. */
@@ -244,11 +189,6 @@
     currentId = target;
     openId = target;
     await focusRow(target);
-  }
-
-  function built(spec: LineSpec, line: Line | null): void {
-    dialog = null;
-    void said(spec, line);
   }
 
   function edit(line: Line): void {
@@ -330,7 +270,6 @@
       action: { label: 'Undo', onClick: show.undo }
     });
   }
-  const lineOf = (id: string): Line | undefined => lines.find((l) => l.id === id);
 </script>
 
 <main>
@@ -390,7 +329,7 @@
             oncable={(id) => (dialog = { kind: 'cable', id, line: line.id })}
             oninfo={() => inform(line)}
             onbuild={() => build(line)}
-            news={newsOf(line.id)}
+            news={news.of(line.id)}
           />
           {#if openId === line.id}
             {#await import('$lib/show/line/OpenLine.svelte') then { default: OpenLine }}
@@ -399,12 +338,12 @@
                 {line}
                 branch={branches.get(line.id) ?? null}
                 report={reports.get(line.id)}
-                {remedies}
-                {hints}
+                remedies={answers.remedies}
+                hints={answers.hints}
                 pair={pairs.find((p) => p.lines.includes(line.id)) ?? null}
                 onset={(ops) => applyOps(line, ops)}
                 {panel}
-                {loops}
+                loops={answers.loops}
                 {tolerance}
                 onpanel={look}
                 ontolerance={() => {
@@ -436,57 +375,12 @@
   {/if}
 </main>
 
-{#if dialog?.kind === 'keys'}
-  {#await import('$lib/show/dialogs/KeysDialog.svelte') then { default: KeysDialog }}
-    <KeysDialog onclose={() => (dialog = null)} />
-  {/await}
-{:else if dialog?.kind === 'live'}
-  {@const { line: id, ops } = dialog}
-  {@const line = lineOf(id)}
-  {#if line}
-    {#await import('$lib/show/dialogs/LineIsLiveDialog.svelte') then { default: LineIsLiveDialog }}
-      <LineIsLiveDialog {plan} {line} {ops} onchange={() => applyNow(line, ops)} onclose={() => (dialog = null)} />
-    {/await}
-  {/if}
-{:else if dialog?.kind === 'new'}
-  {#await import('$lib/show/dialogs/LineDialog.svelte') then { default: LineDialog }}
-    <LineDialog {plan} line={null} ondone={built} onclose={() => (dialog = null)} />
-  {/await}
-{:else if dialog}
-  {@const { id, kind } = dialog}
-  {@const line = lineOf(dialog.line)}
-  {#if line && kind === 'device' && plan.devices[id]}
-    {#await import('$lib/show/dialogs/DeviceDialog.svelte') then { default: DeviceDialog }}
-      <DeviceDialog
-        {plan}
-        {id}
-        lineName={lineName(line)}
-        onedit={change}
-        onclose={() => (dialog = null)}
-        onown={() => (dialog = { kind: 'own', id, line: line.id })}
-      />
-    {/await}
-  {:else if line && kind === 'own' && plan.devices[id]}
-    {#await import('$lib/show/dialogs/OwnModelDialog.svelte') then { default: OwnModelDialog }}
-      <OwnModelDialog
-        {plan}
-        device={id}
-        subject={`${modelName(plan.devices[id].model)} of ${lineName(line)}`}
-        onedit={change}
-        onclose={() => (dialog = null)}
-      />
-    {/await}
-  {:else if line && kind === 'cable' && plan.cables[id]}
-    {#await import('$lib/show/dialogs/CableDialog.svelte') then { default: CableDialog }}
-      <CableDialog {plan} {id} lineName={lineName(line)} onedit={change} onclose={() => (dialog = null)} />
-    {/await}
-  {:else if line && kind === 'build'}
-    {#await import('$lib/show/dialogs/LineDialog.svelte') then { default: LineDialog }}
-      <LineDialog {plan} {line} ondone={built} onclose={() => (dialog = null)} />
-    {/await}
-  {:else if line && kind === 'info'}
-    {#await import('$lib/show/dialogs/InfoDialog.svelte') then { default: InfoDialog }}
-      <InfoDialog {plan} {line} onedit={change} onclose={() => (dialog = null)} />
-    {/await}
-  {/if}
-{/if}
+<BoardDialogs
+  {dialog}
+  onopen={(next) => (dialog = next)}
+  {plan}
+  {lines}
+  onedit={change}
+  onbuilt={(spec, line) => void said(spec, line)}
+  onremedy={applyNow}
+/>

@@ -4,7 +4,7 @@ import type { LineReport } from '$core/judge/judge';
 import { rank, SEVERITIES, type Severity } from '$core/judge/types';
 import type { Branch } from '$core/plan/branch';
 import type { Line } from '$core/plan/lines';
-import type { Plan } from '$core/plan/schema';
+import type { Op, Plan } from '$core/plan/schema';
 
 export type Sort = 'channel' | 'verdict';
 export type Filter = Severity | 'wrong' | null;
@@ -105,3 +105,10 @@ export function columnsOf(plan: Plan, { devices, cables }: Pick<Line, 'devices' 
     run: last > first || (!headed && last >= 0) ? cables[last] : null
   };
 }
+
+/** What is open over the board. */
+export type BoardDialog =
+  | { readonly kind: 'device' | 'cable' | 'info' | 'build' | 'own'; readonly id: string; readonly line: string }
+  | { readonly kind: 'live'; readonly line: string; readonly ops: readonly Op[] }
+  | { readonly kind: 'keys' }
+  | { readonly kind: 'new' };
