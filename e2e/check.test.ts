@@ -164,7 +164,7 @@ test('the same reading twice is one, a bad one is refused by field, a show of no
   const headers = { origin: app.url };
   const reading = {
     id: crypto.randomUUID(),
-    lineId: 'line1-in',
+    lineId: 'l-1-in',
     at: new Date().toISOString(),
     gainDb: 50,
     hum: 'faint',

@@ -16,12 +16,12 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
 
   // The board says the same of it, before and after.
   const below = async (): Promise<string> => {
-    await page.goto(`${app.url}/show/${id}?line=line6-in`);
+    await page.goto(`${app.url}/show/${id}?line=l-6-in`);
     await settled(page);
     return (await row(page, 'Tape loops').locator('[data-hum]').textContent())!.trim();
   };
   expect(await below()).toBe(before);
-  await page.goto(`${app.url}/show/${id}/earth?line=line6-in`);
+  await page.goto(`${app.url}/show/${id}/earth?line=l-6-in`);
   await expect(cure).toBeVisible();
   await page.keyboard.press('1');
   await expect(page.getByRole('heading', { name: '2 rings will be heard' })).toBeVisible();

@@ -100,8 +100,8 @@ function spectrumOf(samples: Float32Array, rate: number, told: (share: number) =
   const fft = new FFT(SIZE);
   const out = fft.createComplexArray();
   const input = new Array<number>(SIZE).fill(0);
-  const window = Float64Array.from({ length: SIZE }, (_, k) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (k + 0.5)) / SIZE));
-  const norm = window.reduce((sum, w) => sum + w * w, 0) * SIZE;
+  const hann = Float64Array.from({ length: SIZE }, (_, k) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (k + 0.5)) / SIZE));
+  const norm = hann.reduce((sum, w) => sum + w * w, 0) * SIZE;
   const power = new Float64Array(SIZE / 2);
   const high = Math.min(20_000, rate / 2);
   const edges = Array.from({ length: BANDS + 1 }, (_, k) => LOW_HZ * (high / LOW_HZ) ** (k / BANDS));
@@ -118,7 +118,7 @@ function spectrumOf(samples: Float32Array, rate: number, told: (share: number) =
   let sums = new Float64Array(BANDS);
   let inColumn = 0;
   for (let b = 0; b < blocks; b++) {
-    for (let k = 0; k < SIZE; k++) input[k] = (samples[b * SIZE + k] ?? 0) * window[k];
+    for (let k = 0; k < SIZE; k++) input[k] = (samples[b * SIZE + k] ?? 0) * hann[k];
     fft.realTransform(out, input);
     for (let k = 1; k < SIZE / 2; k++) {
       const p = (out[2 * k] ** 2 + out[2 * k + 1] ** 2) / norm;

@@ -23,8 +23,8 @@ describe('what is believed of the EMFs', () => {
   it('a clamp on a shield and a level at an input say the same of the EMF behind them', () => {
     const plan = saltRoad();
     for (const what of [
-      { kind: 'clamp', cable: 'line6-lead', ampere: 0 },
-      { kind: 'level', line: 'line6-in', volts: 0 }
+      { kind: 'clamp', cable: 'l-6-lead', ampere: 0 },
+      { kind: 'level', line: 'l-6-in', volts: 0 }
     ] as const) {
       const now = foreseen(plan, what);
       const twice: Measured = what.kind === 'clamp' ? { ...what, ampere: 2 * now } : { ...what, volts: 2 * now };

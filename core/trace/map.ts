@@ -12,7 +12,7 @@ import type { Ring, RingBench } from '../rig/loops';
 
 /** A chassis on the map: a host with all its inputs, or a device that stands for itself. */
 export interface EarthPoint {
-  /** `host:desk` or `device:line1-src`. */
+  /** `host:desk` or `device:l-1-src`. */
   readonly id: string;
   readonly feed: Feed;
   /** Null where it has no way to the mains. */

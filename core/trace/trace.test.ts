@@ -66,7 +66,7 @@ describe('a trace', () => {
   });
   it('has words for every cause, test and answer', () => {
     const plan = saltRoad();
-    for (const id of ['line2-in', 'line6-in', 'line8-in']) {
+    for (const id of ['l-2-in', 'l-6-in', 'l-8-in']) {
       const line = lineIn(plan, id)!;
       const trace = new Trace(plan, line);
       expect(trace.hypotheses.length).toBeGreaterThan(4);

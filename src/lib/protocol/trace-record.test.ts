@@ -7,7 +7,7 @@ import { type TraceRecord, TraceRecordSchema } from './trace-record';
 const ASKS: readonly Ask[] = [...TOLD_ASKS, ...PROBE_IDS];
 const record: TraceRecord = {
   id: '0b1f6f3e-3f0e-4f0a-9a43-0d6c1f1d9a10',
-  lineId: 'line6-in',
+  lineId: 'l-6-in',
   at: '2026-02-01T20:15:00.000Z',
   answers: [],
   cause: 'A ring.',

@@ -37,7 +37,7 @@ function planOf(base: Plan, lines: readonly string[]): Plan {
   lines.forEach((text, k) => {
     const { spec, faults } = readLine(text, namesOf(base));
     if (!spec) throw new Error(`demo line "${text}": ${JSON.stringify(faults)}`);
-    putLine(base, spec, (role) => `line${k + 1}-${role}`);
+    putLine(base, spec, (role) => `l-${k + 1}-${role}`);
   });
   return base;
 }

@@ -66,9 +66,9 @@ describe('paper as PDF', () => {
     const plan = saltRoad();
     const before = input(plan);
     const after = structuredClone(plan);
-    delete after.lines['line1-in'];
-    for (const id of ['line1-in', 'line1-mid', 'line1-src']) delete after.devices[id];
-    for (const id of ['line1-lead', 'line1-run']) delete after.cables[id];
+    delete after.lines['l-1-in'];
+    for (const id of ['l-1-in', 'l-1-mid', 'l-1-src']) delete after.devices[id];
+    for (const id of ['l-1-lead', 'l-1-run']) delete after.cables[id];
     const sheet = sheetOf('patch', input(after), before);
     expect(sheet.gone).toHaveLength(1);
     const marked = await renderPaper([sheetPart(sheet, 3)], meta('A4'));

@@ -131,7 +131,7 @@ function placed(
   };
 }
 
-/** What a line, a host or a chassis of the map is called. @param id a line's, or a point's: `host:desk`, `device:line1-src` */
+/** What a line, a host or a chassis of the map is called. @param id a line's, or a point's: `host:desk`, `device:l-1-src` */
 export function earthName(plan: Plan, map: EarthMap | null, id: string): string {
   if (plan.lines[id]) return plan.lines[id].name;
   const [kind, of] = id.split(':');

@@ -201,7 +201,7 @@ describe('a session', () => {
       a.plan,
       { code: 'set', subject: 'x' },
       crypto.randomUUID(),
-      (d) => void (d.devices['line1-src'].model = 'nothing')
+      (d) => void (d.devices['l-1-src'].model = 'nothing')
     );
     expect(a.do(edit)).toBe(false);
     expect(a.trouble).toContain('there is no model');
