@@ -6,15 +6,15 @@ export default defineConfig({
   // A server each; the machine has two cores.
   workers: 2,
   // What hangs is told by what it waits for; how long a whole test takes is a matter of the machine.
-  timeout: 300_000,
-  expect: { timeout: 30_000 },
+  timeout: 600_000,
+  expect: { timeout: 60_000 },
   reporter: process.env.E2E_JSON ? [['list'], ['json', { outputFile: process.env.E2E_JSON }]] : [['list']],
   outputDir: 'test-results',
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
-    actionTimeout: 30_000,
-    navigationTimeout: 30_000,
+    actionTimeout: 60_000,
+    navigationTimeout: 60_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -12,10 +12,19 @@ export class App {
     readonly host = '127.0.0.1'
   ) {}
   async start(): Promise<void> {
-    if (this.port === 0) this.port = (await freePort()) as number;
     const { databaseUrl, host } = this;
     if (!databaseUrl) throw new Error('TEST_DATABASE_URL is not set: run npm run test:e2e');
-    this.#server = await startServer({ host, port: this.port, databaseUrl, quiet: true });
+    const chosen = this.port;
+    for (let left = 2; ; left--) {
+      this.port = chosen || ((await freePort()) as number);
+      try {
+        this.#server = await startServer({ host, port: this.port, databaseUrl, quiet: true });
+        return;
+      } catch (error) {
+        // A port that was free a moment ago may have gone to the other worker.
+        if (chosen || left === 0) throw error;
+      }
+    }
   }
   get url(): string {
     return `http://${this.host}:${this.port}`;

@@ -44,6 +44,9 @@ function secret() {
   return readFileSync(file, 'utf8');
 }
 
+/** A slow machine with other work takes its time, milliseconds. */
+const PATIENCE = 120_000;
+
 /** Starts the built server and waits until it and its database answer. It ends when this process ends. */
 export async function startServer({ host = '127.0.0.1', port, databaseUrl, quiet = false }) {
   const near = ANY.includes(host) ? '127.0.0.1' : host;
@@ -64,12 +67,12 @@ export async function startServer({ host = '127.0.0.1', port, databaseUrl, quiet
     }
   });
   const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
-  const until = Date.now() + 30_000;
+  const until = Date.now() + PATIENCE;
   for (;;) {
     if (child.exitCode !== null) throw new Refusal('The server ended before it answered, see above.');
     const answer = await fetch(`${origin}/healthz`).catch(() => null);
     if (answer?.ok) return { child, origin, ended };
-    if (Date.now() > until) throw new Refusal('The server did not answer within 30 seconds.');
+    if (Date.now() > until) throw new Refusal(`The server did not answer within ${PATIENCE / 1000} seconds.`);
     await sleep(40);
   }
 }

@@ -46,7 +46,7 @@ export class CrewKit {
   }
 
   async open(feed?: Feed): Promise<void> {
-    for (const step of await this.#lane.kept()) {
+    for (const step of await this.#lane.earlier()) {
       if (!fits(this.kit, step.changes)) this.#lane.keepAside(step, TAKEN);
       else {
         this.kit = withChanges(this.kit, step.changes);

@@ -32,9 +32,12 @@ export class Lane<T> {
   /** Not known to be on the server, oldest first. */
   waiting = $state.raw<readonly T[]>([]);
   aside = $state.raw<readonly Aside<T>[]>([]);
+  /** How many of those that wait are in the browser's own store: only these may be told as kept. */
+  kept = $state(0);
   state = $state<LaneState>('saved');
   /** What has been on its way once: the server may have it, so it must not change any more. */
   readonly #tried = new Set<string>();
+  readonly #stored = new Set<string>();
   readonly #o: Options<T>;
   /** By the clock, so that rows of two tabs stand in the order in which they were made. */
   #order = 0;
@@ -52,7 +55,7 @@ export class Lane<T> {
    * What an earlier visit left, for the caller to look at before it is sent: `takeUp` puts each on its way.
    * What was set aside then is aside again.
    */
-  async kept(): Promise<T[]> {
+  async earlier(): Promise<T[]> {
     const rows = await this.#o.rows.load(this.#o.name).catch(() => []);
     const here = new Set(this.waiting.map(this.#o.idOf));
     const out: T[] = [];
@@ -68,7 +71,7 @@ export class Lane<T> {
 
   /** Takes everything of an earlier visit up as it is, and begins to send. */
   async resume(): Promise<void> {
-    for (const item of await this.kept()) void this.add(item);
+    for (const item of await this.earlier()) void this.add(item);
     this.open();
   }
   /** Begins to send, and goes on whenever the network comes back. */
@@ -89,6 +92,8 @@ export class Lane<T> {
     const kept = this.#keep(item, null);
     this.#schedule(0);
     await kept;
+    this.#stored.add(this.#o.idOf(item));
+    this.#count();
   }
 
   /** Whether the server may have something that waits here: its answer would not have come. */
@@ -112,6 +117,7 @@ export class Lane<T> {
     const mine = [...this.waiting, ...this.aside.map((a) => a.item)].map(this.#o.idOf).filter((id) => there.has(id));
     if (mine.length === 0) return;
     this.waiting = this.waiting.filter((item) => !there.has(this.#o.idOf(item)));
+    this.#count();
     this.aside = this.aside.filter((a) => !there.has(this.#o.idOf(a.item)));
     void this.#write(() => this.#o.rows.drop(this.#o.name, mine));
     this.#rest();
@@ -122,6 +128,7 @@ export class Lane<T> {
     const item = this.waiting.find((i) => this.#o.idOf(i) === id);
     if (item === undefined) return;
     this.waiting = this.waiting.filter((i) => i !== item);
+    this.#count();
     this.aside = [...this.aside, { item, why }];
     void this.#keep(item, why);
     this.#rest();
@@ -146,6 +153,10 @@ export class Lane<T> {
     this.#wait = FIRST_WAIT;
     if (this.waiting.length > 0) this.#schedule(0);
   };
+
+  #count(): void {
+    this.kept = this.waiting.filter((item) => this.#stored.has(this.#o.idOf(item))).length;
+  }
 
   #keep(item: T, aside: string | null): Promise<void> {
     const row = { lane: this.#o.name, id: this.#o.idOf(item), order: this.#next(), item, aside };

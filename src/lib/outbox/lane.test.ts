@@ -50,12 +50,17 @@ describe('a lane of the outbox', () => {
     const a = lane();
     await a.resume();
     const items = ['1', '2', '3', '4', '5'].map(item);
-    for (const i of items) await a.add(i);
+    const adding = a.add(items[0]);
+    // Not told as kept before it is.
+    expect([a.waiting.length, a.kept]).toEqual([1, 0]);
+    await adding;
+    expect(a.kept).toBe(1);
+    for (const i of items.slice(1)) await a.add(i);
     expect((await rows.load('x')).map((r) => (r.item as Item).text)).toEqual(['1', '2', '3', '4', '5']);
     expect(a.state).toBe('saving');
     await rest();
     expect(there).toEqual(items);
-    expect([a.state, a.waiting, await rows.load('x')]).toEqual(['saved', [], []]);
+    expect([a.state, a.waiting, a.kept, await rows.load('x')]).toEqual(['saved', [], 0, []]);
   });
 
   it('tries again after half a second, then twice as long each time, eight seconds at most; at once when the network is back', async () => {

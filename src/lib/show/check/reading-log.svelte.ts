@@ -59,9 +59,9 @@ export class ReadingLog {
     }
     return new Map([...lines].map(([key, readings]) => [key, mergeReadings(readings)!]));
   });
-  /** How many readings and pictures are not on the server yet. */
+  /** How many readings and pictures are not on the server yet, and kept here until they are. */
   get waiting(): number {
-    return this.#readings.waiting.length + this.#pictures.waiting.length;
+    return this.#readings.kept + this.#pictures.kept;
   }
   /** They wait because nobody is signed in here any more. */
   get signedOut(): boolean {

@@ -155,7 +155,7 @@
     </p>
   {:else}
     {#if ['retrying', 'signed-out'].includes(ticked.lane.state)}
-      {@const n = ticked.lane.waiting.length}
+      {@const n = ticked.lane.kept}
       <p class="no-print px-5 pt-3 text-warning" role="status">
         {n}
         {n === 1 ? 'tick waits' : 'ticks wait'}

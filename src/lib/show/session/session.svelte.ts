@@ -86,7 +86,7 @@ export class ShowSession {
 
   /** Takes up unsent edits of an earlier visit and listens to what others do. */
   async open(feed?: Feed): Promise<void> {
-    for (const sent of await this.#lane.kept()) {
+    for (const sent of await this.#lane.earlier()) {
       // On the server after all, although its answer never came.
       if (this.#known.has(sent.edit.id)) this.#lane.forget(sent);
       else this.#takeUp(sent);
