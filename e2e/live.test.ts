@@ -33,7 +33,7 @@ test('two devices on one show: an edit is there at once, in the middle of typing
   await page.keyboard.type('Second theremin: ther');
   await setLead(other, 'Pump organ', /^2.m$/, '4 m');
   await expect(lead(page, 'Pump organ', /^4.m$/)).toBeVisible();
-  await expect(row(page, 'Pump organ').locator('[data-news]')).toContainText('just did: change');
+  await expect(row(page, 'Pump organ').locator('[data-news]')).toContainText('just changed');
   await expect(page.locator(':focus')).toHaveValue('Second theremin: ther');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');

@@ -1,5 +1,4 @@
 import type { Edit } from '../plan/schema';
-import { editText } from './faults';
 
 /** What others do, in words. */
 
@@ -7,6 +6,17 @@ import { editText } from './faults';
 export const openElsewhereText = (name: string, device: string): string =>
   name === device ? `Open on another device (${device})` : `${name} has it open (${device})`;
 
-/** What somebody has done a moment ago. @param by null where that is not told */
-export const changedText = (by: string | null, label: Edit['label']): string =>
-  `${by ?? 'Somebody else'} just did: ${editText({ label })}`;
+const DONE: Readonly<Record<string, (subject: string) => string>> = {
+  'add-line': () => 'added this line',
+  'copy-line': () => 'duplicated a line into this one',
+  'say-line': () => 'typed this line anew',
+  remedy: () => 'applied a remedy here',
+  route: () => 'took another option here',
+  propose: () => 'took a proposal',
+  school: () => 'chose a rule of thumb',
+  set: (subject) => `changed ${subject}`
+};
+
+/** What somebody has done to a line a moment ago. @param by null where that is not told */
+export const changedText = (by: string | null, { code, subject }: Edit['label']): string =>
+  `${by ?? 'Somebody else'} just ${(DONE[code] ?? (() => 'changed this line'))(subject)}`;

@@ -6,6 +6,7 @@ import { HUM_KINDS } from '../rig/hum';
 import { WIRINGS } from '../plan/schema';
 import { codeName } from './codes';
 import { choiceName, HUM_NAMES, partName } from './names';
+import { changedText, openElsewhereText } from './live';
 import { remedyText } from './remedies';
 import { why } from './why';
 
@@ -431,5 +432,17 @@ describe('names for lists', () => {
     expect(told({ kind: 'meaning', where: 'devices.a.own', code: 'other-base', got: 'x', base: 'piezo' })).toContain(
       'made from “piezo”'
     );
+  });
+});
+
+describe('what others do', () => {
+  it('is told by whom, and as done', () => {
+    expect(changedText('Mara', { code: 'set', subject: 'jack lead of Pump organ' })).toBe(
+      'Mara just changed jack lead of Pump organ'
+    );
+    expect(changedText(null, { code: 'remedy', subject: 'x' })).toBe('Somebody else just applied a remedy here');
+    expect(changedText('Mara', { code: 'unheard-of', subject: 'x' })).toBe('Mara just changed this line');
+    expect(openElsewhereText('Mara', 'iPad')).toBe('Mara has it open (iPad)');
+    expect(openElsewhereText('iPad', 'iPad')).toBe('Open on another device (iPad)');
   });
 });
