@@ -122,6 +122,14 @@ export async function freshShow(page: Page, url: string, name: string): Promise<
 }
 export const row = (page: Page, name: string) =>
   page.locator('li', { has: page.getByRole('button', { name, exact: true }) });
+/** Sets the lead of a line by pointing. */
+export async function setLead(page: Page, name: string, label: RegExp, length: string): Promise<void> {
+  await row(page, name).getByRole('button', { name: label }).click();
+  const field = page.getByRole('dialog').getByLabel('Length');
+  await field.fill(length);
+  await field.press('Enter');
+  await page.getByRole('button', { name: 'Close' }).click();
+}
 export const saved = (page: Page) => expect(page.getByRole('status')).toHaveText('Saved');
 
 /** Nothing for axe to find, in both themes; the one the page had is put back. */

@@ -1,14 +1,6 @@
 import type { Page } from '@playwright/test';
-import { App, expect, freshShow, row, saved, settled, test } from './app';
+import { App, expect, freshShow, row, saved, setLead, settled, test } from './app';
 
-/** Sets the lead of a line by pointing. */
-async function setLead(page: Page, name: string, label: RegExp, length: string): Promise<void> {
-  await row(page, name).getByRole('button', { name: label }).click();
-  const field = page.getByRole('dialog').getByLabel('Length');
-  await field.fill(length);
-  await field.press('Enter');
-  await page.getByRole('button', { name: 'Close' }).click();
-}
 const lead = (page: Page, name: string, label: RegExp) => row(page, name).getByRole('button', { name: label });
 
 test('two devices on one show: an edit is there at once, in the middle of typing too, with whose it is; undo is one’s own', async ({

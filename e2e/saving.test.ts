@@ -1,14 +1,5 @@
 import type { Page } from '@playwright/test';
-import { App, expect, freshShow, row, saved, settled, test } from './app';
-
-/** Sets the lead of a line by pointing. */
-async function setLead(page: Page, name: string, label: RegExp, length: string): Promise<void> {
-  await row(page, name).getByRole('button', { name: label }).click();
-  const field = page.getByRole('dialog').getByLabel('Length');
-  await field.fill(length);
-  await field.press('Enter');
-  await page.getByRole('button', { name: 'Close' }).click();
-}
+import { App, expect, freshShow, row, saved, setLead, settled, test } from './app';
 
 test('an edit made while the server is dead is saved when it is back', async ({ page }) => {
   // A server of its own, to be killed.

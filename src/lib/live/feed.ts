@@ -4,6 +4,8 @@ type Heard<K extends LiveKind> = (event: Extract<LiveEvent, { kind: K }>) => voi
 
 /** A connection that the server turned away is tried again after this, milliseconds. */
 const AGAIN = 3000;
+/** A tab that nobody sees lets go of it after this: a browser has only six connections to one server. */
+const UNSEEN = 10_000;
 
 /** One line to the server on which everything new is heard of. It comes back by itself; whoever listens catches up when it does. */
 export class Feed {
@@ -11,7 +13,6 @@ export class Feed {
   readonly #opened = new Set<() => void>();
   #source: EventSource | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
-  #closed = false;
 
   constructor(readonly url: string) {}
 
@@ -29,19 +30,33 @@ export class Feed {
   }
 
   open(): void {
-    this.#source = new EventSource(this.url);
-    this.#source.addEventListener('open', () => this.#opened.forEach((opened) => opened()));
-    this.#source.addEventListener('live', ({ data }) => this.#take(data as string));
-    this.#source.addEventListener('error', () => {
-      // While the network is away a browser tries by itself; an answer that is no stream ends it.
-      if (this.#closed || this.#source?.readyState !== EventSource.CLOSED) return;
-      this.#timer = setTimeout(() => this.open(), AGAIN);
-    });
+    document.addEventListener('visibilitychange', this.#seen);
+    this.#connect();
   }
   close(): void {
-    this.#closed = true;
+    document.removeEventListener('visibilitychange', this.#seen);
+    this.#letGo();
+  }
+
+  readonly #seen = (): void => {
+    clearTimeout(this.#timer);
+    if (document.visibilityState === 'hidden') this.#timer = setTimeout(() => this.#letGo(), UNSEEN);
+    else if (!this.#source || this.#source.readyState === EventSource.CLOSED) this.#connect();
+  };
+  #letGo(): void {
     clearTimeout(this.#timer);
     this.#source?.close();
+    this.#source = undefined;
+  }
+  #connect(): void {
+    const source = (this.#source = new EventSource(this.url));
+    source.addEventListener('open', () => this.#opened.forEach((opened) => opened()));
+    source.addEventListener('live', ({ data }) => this.#take(data as string));
+    source.addEventListener('error', () => {
+      // While the network is away a browser tries by itself; an answer that is no stream ends it.
+      if (source !== this.#source || source.readyState !== EventSource.CLOSED) return;
+      this.#timer = setTimeout(() => this.#connect(), AGAIN);
+    });
   }
 
   #take(data: string): void {
