@@ -1,4 +1,3 @@
-import type { Page } from '@playwright/test';
 import { App, expect, freshShow, row, saved, setLead, settled, test } from './app';
 
 test('an edit made while the server is dead is saved when it is back', async ({ page }) => {

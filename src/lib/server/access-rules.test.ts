@@ -33,6 +33,9 @@ describe('what it takes to ask for a route', () => {
     expect([needs('/api/tomorrow', 'GET'), needs('/api/tomorrow', 'POST')]).toEqual(['reader', 'engineer']);
     for (const method of CHANGES) expect(needs('/api/shows/[id]/tomorrow', method)).toBe('engineer');
     expect(needs(null, 'GET')).toBe('nothing');
+    // Links to a show are read by whoever may make them, should they ever be read; only what begins as a show's is a show's.
+    expect(needs('/api/shows/[id]/shares', 'GET')).toBe('engineer');
+    expect([needs('/crew/show/[id]', 'GET'), needs('/api/show/[id]', 'GET')]).toEqual(['reader', 'reader']);
   });
   it('only what changes nothing by its nature is safe', () => {
     expect(['GET', 'HEAD', 'OPTIONS'].every(isSafe)).toBe(true);
