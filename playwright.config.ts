@@ -3,6 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.test.ts',
+  // Told as flaky when it passes then: a race to be looked for, and no reason to hold everything else up.
+  retries: 1,
   // A server each; the machine has two cores.
   workers: 2,
   // What hangs is told by what it waits for; how long a whole test takes is a matter of the machine.

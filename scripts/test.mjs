@@ -150,6 +150,7 @@ try {
     await check('browser tests ran', () => {
       const status = runBrowserTests([], { TEST_DATABASE_URL: url, E2E_JSON: file });
       const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+      if (stats.flaky > 0) say(`      ${stats.flaky} passed only when run again, see above: a race to be looked for`);
       count('browser tests', stats.expected + stats.flaky, stats.unexpected);
       return status === 0 ? null : 'Some browser tests failed, see above.';
     });
