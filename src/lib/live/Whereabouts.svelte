@@ -28,7 +28,8 @@
 </script>
 
 {#if others.length > 0}
-  <details class="relative max-sm:static" data-whereabouts>
+  <!-- Not on a phone: it would come and go in a line that is full, and move what is under a thumb. -->
+  <details class="relative max-sm:hidden" data-whereabouts>
     <summary class="cursor-pointer list-none whitespace-nowrap text-quiet hover:text-base-content"
       >{others.length} other{others.length === 1 ? '' : 's'} here</summary
     >

@@ -238,5 +238,5 @@
       >
     {:else}computing{/if}
   </span>
+  {#if news}<p class="news" data-news={line.id} title={news}><span class="news-text">{news}</span></p>{/if}
 </div>
-{#if news}<p class="news pb-1 text-quiet" data-news={line.id}>{news}</p>{/if}
