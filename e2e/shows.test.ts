@@ -70,7 +70,7 @@ test('a show of 64 lines is judged whole while one types', async ({ page, path }
   };
   const big = structuredClone(plan);
   const renamed = (value: unknown, k: number): unknown =>
-    JSON.parse(JSON.stringify(value).replaceAll(/"line(?=\d)/g, `"c${k}line`));
+    JSON.parse(JSON.stringify(value).replaceAll(/"l-(?=\d)/g, `"c${k}l-`));
   for (let k = 0; k < 5; k++) {
     for (const table of ['devices', 'cables', 'lines'] as const) Object.assign(big[table], renamed(plan[table], k));
   }
