@@ -33,11 +33,11 @@ export class Lane<T> {
   waiting = $state.raw<readonly T[]>([]);
   aside = $state.raw<readonly Aside<T>[]>([]);
   /** How many of those that wait are in the browser's own store: only these may be told as kept. */
-  kept = $state(0);
+  readonly kept = $derived.by(() => this.waiting.filter((item) => this.#stored.has(this.#o.idOf(item))).length);
   state = $state<LaneState>('saved');
   /** What has been on its way once: the server may have it, so it must not change any more. */
   readonly #tried = new Set<string>();
-  readonly #stored = new Set<string>();
+  #stored = $state.raw<ReadonlySet<string>>(new Set());
   readonly #o: Options<T>;
   /** By the clock, so that rows of two tabs stand in the order in which they were made. */
   #order = 0;
@@ -52,7 +52,7 @@ export class Lane<T> {
   }
 
   /**
-   * What an earlier visit left, for the caller to look at before it is sent: `takeUp` puts each on its way.
+   * What an earlier visit left, for the caller to look at before it is sent: `add` puts each on its way.
    * What was set aside then is aside again.
    */
   async earlier(): Promise<T[]> {
@@ -92,8 +92,7 @@ export class Lane<T> {
     const kept = this.#keep(item, null);
     this.#schedule(0);
     await kept;
-    this.#stored.add(this.#o.idOf(item));
-    this.#count();
+    this.#stored = new Set([...this.#stored, this.#o.idOf(item)]);
   }
 
   /** Whether the server may have something that waits here: its answer would not have come. */
@@ -117,7 +116,6 @@ export class Lane<T> {
     const mine = [...this.waiting, ...this.aside.map((a) => a.item)].map(this.#o.idOf).filter((id) => there.has(id));
     if (mine.length === 0) return;
     this.waiting = this.waiting.filter((item) => !there.has(this.#o.idOf(item)));
-    this.#count();
     this.aside = this.aside.filter((a) => !there.has(this.#o.idOf(a.item)));
     void this.#write(() => this.#o.rows.drop(this.#o.name, mine));
     this.#rest();
@@ -128,7 +126,6 @@ export class Lane<T> {
     const item = this.waiting.find((i) => this.#o.idOf(i) === id);
     if (item === undefined) return;
     this.waiting = this.waiting.filter((i) => i !== item);
-    this.#count();
     this.aside = [...this.aside, { item, why }];
     void this.#keep(item, why);
     this.#rest();
@@ -153,10 +150,6 @@ export class Lane<T> {
     this.#wait = FIRST_WAIT;
     if (this.waiting.length > 0) this.#schedule(0);
   };
-
-  #count(): void {
-    this.kept = this.waiting.filter((item) => this.#stored.has(this.#o.idOf(item))).length;
-  }
 
   #keep(item: T, aside: string | null): Promise<void> {
     const row = { lane: this.#o.name, id: this.#o.idOf(item), order: this.#next(), item, aside };

@@ -3,7 +3,7 @@ import type { PhotoOf } from '$lib/protocol/readings';
 import { db } from './db';
 import { tellCrew } from './live';
 import { photo } from './schema';
-import { getShow } from './shows';
+import { hasShow } from './shows';
 
 /** Pictures of lines. */
 
@@ -40,7 +40,7 @@ export async function takePhoto(
   showId: string,
   made: { id: string; lineId: string; type: string; bytes: Buffer }
 ): Promise<boolean> {
-  if (!(await getShow(who.crewId, showId))) return false;
+  if (!(await hasShow(who.crewId, showId))) return false;
   await db()
     .insert(photo)
     .values({ ...who, showId, ...made })

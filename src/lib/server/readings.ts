@@ -5,7 +5,7 @@ import { db } from './db';
 import { tellCrew } from './live';
 import type { Who } from './access';
 import { person, reading } from './schema';
-import { getShow } from './shows';
+import { hasShow } from './shows';
 
 /** Readings of a show's lines. */
 
@@ -29,7 +29,7 @@ export async function takeReadings(
   showId: string,
   readings: readonly Reading[]
 ): Promise<boolean> {
-  if (!(await getShow(crewId, showId))) return false;
+  if (!(await hasShow(crewId, showId))) return false;
   await db()
     .insert(reading)
     .values(readings.map((r) => ({ crewId, personId, madeBy: name, id: r.id, showId, reading: r })))

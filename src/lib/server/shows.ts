@@ -60,6 +60,15 @@ export async function getShow(crewId: string, id: string) {
   return row;
 }
 
+/** Whether a crew has that show: its plan, which may be large, stays where it is. */
+export async function hasShow(crewId: string, id: string): Promise<boolean> {
+  const rows = await db()
+    .select({ id: show.id })
+    .from(show)
+    .where(and(mine(crewId, id), isNull(show.deletedAt)));
+  return rows.length > 0;
+}
+
 /** Adds a show; returns its id. The plan must have been through `loadPlan`. */
 export async function createShow(crewId: string, name: string, plan: Plan): Promise<string> {
   const [row] = await db().insert(show).values({ crewId, name, plan }).returning({ id: show.id });

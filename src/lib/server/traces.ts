@@ -4,7 +4,7 @@ import type { Who } from './access';
 import { db } from './db';
 import { tellCrew } from './live';
 import { person, trace } from './schema';
-import { getShow } from './shows';
+import { hasShow } from './shows';
 
 /** What was found behind noises, newest first. */
 
@@ -30,7 +30,7 @@ export async function keepTrace(
   showId: string,
   record: TraceRecord
 ): Promise<boolean> {
-  if (!(await getShow(crewId, showId))) return false;
+  if (!(await hasShow(crewId, showId))) return false;
   await db()
     .insert(trace)
     .values({ id: record.id, crewId, personId, madeBy: name, showId, record })

@@ -1,3 +1,4 @@
+import { send } from '$lib/ui/send';
 import { uuid } from '$lib/uuid';
 
 /** Something that could not be computed: never taken for clean, for nothing, or for none. */
@@ -14,12 +15,8 @@ export type Computed<T> = T | null | Failed;
 export function failedBy(what: string, error: unknown): Failed {
   const failed = new Failed(uuid().slice(0, 8));
   const text = error instanceof Error ? (error.stack ?? error.message) : String(error);
-  void fetch('/api/trouble', {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ id: failed.id, what, error: text.slice(0, 4000) })
-    // Without a network it is on screen all the same.
-  }).catch(() => undefined);
+  // Without a network it is on screen all the same.
+  void send('POST', '/api/trouble', { id: failed.id, what, error: text.slice(0, 4000) });
   return failed;
 }
 /** What a promise of the computing was rejected with. */

@@ -160,10 +160,7 @@ export class ShowSession {
       this.trouble = `Could not ${sent.kind === 'do' ? '' : `${sent.kind}: `}${editText(sent.edit)}. ${editFaultText(applied.fault)}`;
       return false;
     }
-    this.#known.add(sent.edit.id);
-    this.plan = applied.plan;
-    this.history = record(this.history, sent);
-    void this.#lane.add(sent);
+    this.#enter(sent, applied.plan);
     return true;
   }
 
@@ -171,8 +168,12 @@ export class ShowSession {
   #takeUp(sent: SentEdit): void {
     const applied = applyEdit(this.plan, sent.edit);
     if (!applied.ok) return this.#lane.keepAside(sent, editFaultText(applied.fault));
+    this.#enter(sent, applied.plan);
+  }
+
+  #enter(sent: SentEdit, plan: Plan): void {
     this.#known.add(sent.edit.id);
-    this.plan = applied.plan;
+    this.plan = plan;
     this.history = record(this.history, sent);
     void this.#lane.add(sent);
   }

@@ -1,12 +1,13 @@
 import { found, idOf } from '$lib/server/http';
 import { streamOf } from '$lib/server/live';
-import { getShow } from '$lib/server/shows';
+import { hasShow } from '$lib/server/shows';
 import type { RequestHandler } from './$types';
 
 /** Everything new of a show: server-sent events. Whoever has but a link to it hears nothing of its crew. */
 export const GET: RequestHandler = async ({ params, locals, request }) => {
   const { crewId, rank } = await locals.who();
-  const { id } = found(await getShow(crewId, idOf(params.id)));
+  const id = idOf(params.id);
+  found(await hasShow(crewId, id));
   return streamOf(
     crewId,
     (event) =>

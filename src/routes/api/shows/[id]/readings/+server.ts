@@ -1,14 +1,15 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
 import { photosOf } from '$lib/server/photos';
 import { readingsOf, takeReadings } from '$lib/server/readings';
-import { getShow } from '$lib/server/shows';
+import { hasShow } from '$lib/server/shows';
 import { ReadingsSchema } from '$lib/protocol/readings';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params, locals }) => {
   const { crewId } = await locals.who();
-  const { id } = found(await getShow(crewId, idOf(params.id)));
+  const id = idOf(params.id);
+  found(await hasShow(crewId, id));
   const [readings, photos] = await Promise.all([readingsOf(crewId, id), photosOf(crewId, id)]);
   return json({ readings, photos });
 };

@@ -1,6 +1,6 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
 import { setTick, ticksOf } from '$lib/server/paper';
-import { getShow } from '$lib/server/shows';
+import { hasShow } from '$lib/server/shows';
 import { TickSchema } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -14,6 +14,7 @@ export const PUT: RequestHandler = async ({ request, params, locals }) => {
 
 export const GET: RequestHandler = async ({ params, locals }) => {
   const { crewId } = await locals.who();
-  const { id } = found(await getShow(crewId, idOf(params.id)));
+  const id = idOf(params.id);
+  found(await hasShow(crewId, id));
   return json({ ticks: await ticksOf(crewId, id) });
 };

@@ -1,5 +1,5 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
-import { getShow } from '$lib/server/shows';
+import { hasShow } from '$lib/server/shows';
 import { keepTrace, tracesOf } from '$lib/server/traces';
 import { TraceRecordSchema } from '$lib/protocol/trace-record';
 import { json } from '@sveltejs/kit';
@@ -14,6 +14,7 @@ export const POST: RequestHandler = async ({ request, params, locals }) => {
 
 export const GET: RequestHandler = async ({ params, locals }) => {
   const { crewId } = await locals.who();
-  const { id } = found(await getShow(crewId, idOf(params.id)));
+  const id = idOf(params.id);
+  found(await hasShow(crewId, id));
   return json({ traces: await tracesOf(crewId, id) });
 };
