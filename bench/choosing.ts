@@ -1,3 +1,4 @@
+import { resolve } from '../core/plan/resolved';
 import { once } from 'node:events';
 import { Worker } from 'node:worker_threads';
 import { allocate } from '../core/advise/allocate';
@@ -7,7 +8,6 @@ import { Stock } from '../core/advise/stock';
 import { judgePlan } from '../core/judge/judge';
 import { SolvedRig } from '../core/judge/solved-rig';
 import { type Kit, PLAIN } from '../core/kit/schema';
-import { traceLines } from '../core/plan/lines';
 import { exactSolver } from '../src/lib/solver/highs';
 import { show, time } from './shows';
 
@@ -36,7 +36,7 @@ export interface Choosing {
 
 export async function choosing(): Promise<Choosing> {
   const four = show(4);
-  const ways = Math.max(...traceLines(four).map((line) => time(() => routesFor(four, line), 3, 1)));
+  const ways = Math.max(...resolve(four).lines.map((line) => time(() => routesFor(four, line), 3, 1)));
   const judge = time(() => judgePlan(show(1)), 11, 5);
   const solve = exactSolver();
   const kit = hundred();
@@ -49,7 +49,7 @@ export async function choosing(): Promise<Choosing> {
   };
   // As the program does it: the lines are searched in two threads, and chosen from together.
   const together = async (plan: ReturnType<typeof show>): Promise<number> => {
-    const parcels = parcelsOf(plan, traceLines(plan), 2);
+    const parcels = parcelsOf(plan, resolve(plan).lines, 2);
     const workers = await Promise.all(
       parcels.map(async (ids) => {
         const worker = new Worker(new URL('./search.js', import.meta.url), { workerData: { plan, kit, ids } });

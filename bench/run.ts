@@ -1,9 +1,9 @@
+import { resolve } from '../core/plan/resolved';
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { remediesFor } from '../core/advise/remedies';
 import { judgePlan, judgeWhole } from '../core/judge/judge';
 import { type Pieces, SolvedRig } from '../core/judge/solved-rig';
-import { domainsOf, traceLines } from '../core/plan/lines';
 import { type DomainHum, domainHum, RigHum } from '../core/rig/hum';
 import { analyse } from '../core/sound/analyse';
 import { exampleOf } from '../core/sound/examples';
@@ -34,7 +34,7 @@ function heap(): number {
 }
 
 const one = show(1);
-const [line] = traceLines(one);
+const [line] = resolve(one).lines;
 const kept = heap();
 const solve = time(() => solveLine(one, line), 51, 50);
 const judge = time(() => judgePlan(one), 51, 50);
@@ -77,12 +77,12 @@ const oneChanged = changed('fresh');
 const allAfterChange = changed('all');
 
 const faulty = show(2);
-const dulcimer = traceLines(faulty).find((l) => l.info?.name === 'Dulcimer')!;
+const dulcimer = resolve(faulty).lines.find((l) => l.info?.name === 'Dulcimer')!;
 const remedies = time(() => remediesFor(faulty, dulcimer), 5);
 
 /** Hum of the whole rig at 20 harmonics: every piece by adjoints, then all joined at their earths and read at every input. */
 function rigHum(plan: ReturnType<typeof show>): number {
-  const pieces = domainsOf(plan).map((domain) => {
+  const pieces = resolve(plan).domains.map((domain) => {
     const { rig, system } = benchOf(plan, domain);
     return { rig, system, outs: inputsOf(plan, rig, domain.lines) };
   });

@@ -1,10 +1,11 @@
+import { resolve } from '../core/plan/resolved';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { System } from '../core/solver/system';
 import { NoiseReader } from '../core/solver/noise';
-import { lineScope, traceLines } from '../core/plan/lines';
+import { lineScope } from '../core/plan/lines';
 import { compileRig } from '../core/rig/compile';
 import { lineDeck } from '../core/rig/netlist';
 import { senseOf } from '../core/rig/solve';
@@ -30,7 +31,7 @@ export function againstSimulator(): Against | null {
   if (spawnSync(SIMULATOR, ['--version']).status !== 0) return null;
   const plan = show(4);
   const sum = { every: 0, swept: 0, there: 0, off: 0 };
-  for (const line of traceLines(plan)) {
+  for (const line of resolve(plan).lines) {
     const rig = compileRig(plan, lineScope(plan, line));
     const [hot, cold] = senseOf(plan, rig, line.cables[line.cables.length - 1]);
     const answer = (always: number): Float64Array[] => {

@@ -1,5 +1,5 @@
+import { resolve } from '../core/plan/resolved';
 import { Worker } from 'node:worker_threads';
-import { traceLines } from '../core/plan/lines';
 import { type Samples, summarise } from '../core/judge/tolerance';
 import { show } from './shows';
 
@@ -7,7 +7,7 @@ const RUNS = 1000;
 /** Seconds for 1,000 runs of one line on two threads that are up and warm. */
 export async function toleranceSeconds(): Promise<number> {
   const plan = show(4);
-  const line = traceLines(plan)[0].id;
+  const line = resolve(plan).lines[0].id;
   const workers = [0, 1].map(
     (k) =>
       new Worker(new URL('./worker.js', import.meta.url), {

@@ -1,9 +1,10 @@
+import { resolve } from '../core/plan/resolved';
 import { type LineReport, judgePlan, problems } from '../core/judge/judge';
 import { mixOf } from '../core/judge/mix';
 import { SolvedRig } from '../core/judge/solved-rig';
 import { CircuitError } from '../core/solver/network';
 import type { Plan } from '../core/plan/schema';
-import { isComplete, type Line, traceLines } from '../core/plan/lines';
+import { isComplete, type Line } from '../core/plan/lines';
 import { lineDeck, rigDeck } from '../core/rig/netlist';
 import { solveLine } from '../core/rig/solve';
 import { formatNumber, formatQuantity } from '../core/units/format';
@@ -66,7 +67,7 @@ function judged(plan: Plan): Answer {
 
 /** The line of that name, channel or id; the first complete one when none is named. */
 function lineOf(plan: Plan, wanted: string | undefined): Line {
-  const lines = traceLines(plan).filter((l) => isComplete(plan, l));
+  const lines = resolve(plan).lines.filter((l) => isComplete(plan, l));
   if (wanted === undefined) {
     if (lines.length === 1) return lines[0];
     throw new Wrong(`Which line? --line ${lines.map((l) => `"${nameOf(plan, l.id)}"`).join(' or ')}`);

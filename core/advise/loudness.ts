@@ -1,10 +1,11 @@
+import { resolve } from '../plan/resolved';
 import { portOf } from '../gear/catalogue';
 import { playsProgramme, settingsAt } from '../plan/devices';
 import { judgePlan, type LineReport } from '../judge/judge';
 import type { Code } from '../judge/types';
 import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
-import { type Line, traceLines } from '../plan/lines';
+import { type Line } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
 import { fromDbu, toDbu } from '../units/quantity';
 
@@ -68,7 +69,7 @@ export function loudnessOf(plan: Plan, line: Line): Loudness | null {
 /** How a line stands to the one it is to be as loud as; null where it is to be like none, or one of them does not arrive. */
 export function matchOf(plan: Plan, line: Line, reports: readonly LineReport[] = judgePlan(plan)): Match | null {
   const of = line.info?.asLoudAs;
-  const other = of === undefined ? undefined : traceLines(plan).find((l) => l.id === of);
+  const other = of === undefined ? undefined : resolve(plan).line(of);
   if (of === undefined || !other || other.id === line.id) return null;
   const here = reports.find((r) => r.id === line.id);
   const there = reports.find((r) => r.id === of);

@@ -1,3 +1,4 @@
+import { resolve } from '../plan/resolved';
 // Advise: edits that would make a line better, ways, allotments: each computed on the network before it is offered.
 import { judgeLine, type JudgeOptions, judgePlan, type LineReport, problems } from '../judge/judge';
 import { type Pieces, SolvedRig } from '../judge/solved-rig';
@@ -5,7 +6,7 @@ import { type Code, type Finding, rank, type Severity } from '../judge/types';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
 import { copyOf } from '../plan/json';
-import { type Line, traceLines } from '../plan/lines';
+import { type Line } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
 import { candidates, type Change, type RemedyWhat } from './changes';
 import { gainPoints, penalty } from './score';
@@ -158,7 +159,7 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
   const ops = diffPlans(plan, draft);
   if (ops.length === 0) return [];
   if (planFaults(draft).length > 0) return [];
-  const next = traceLines(draft).find((l) => l.id === line.id);
+  const next = resolve(draft).line(line.id);
   if (!next) return [];
   const report = judgeLine(draft, next, at);
   const [first] = problems(before);

@@ -1,9 +1,9 @@
+import { resolve } from '../plan/resolved';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judgePlan } from '../judge/judge';
 import { type Kit, PLAIN } from '../kit/schema';
 import { blankPlan } from '../plan/blank';
-import { lineIn } from '../plan/chain';
 import { applyEdit } from '../plan/edit';
 import { traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -83,7 +83,7 @@ describe('every way', () => {
       // Name, channel and input stay with the line.
       const mic = way.beside ? { micMetres: way.beside.metres } : {};
       expect(applied.plan.lines[line.id]).toEqual({ ...made.lines[line.id], ...mic });
-      expect(lineIn(applied.plan, line.id)!.devices[0]).toBe(line.devices[0]);
+      expect(resolve(applied.plan).line(line.id)!.devices[0]).toBe(line.devices[0]);
     }
   });
   it.each(texts)('%s: one that is beaten is no better on any count', (text) => {
@@ -138,7 +138,7 @@ describe('lines that share something', () => {
     texts.forEach((text, k) => putLine(made, readLine(text, namesOf(made)).spec!, (role) => `l${k}-${role}`));
     return made;
   };
-  const ways = (made: Plan, id: string) => routesFor(made, lineIn(made, id)!, { perOctave: 24 });
+  const ways = (made: Plan, id: string) => routesFor(made, resolve(made).line(id)!, { perOctave: 24 });
   /** Puts each way in and looks at all lines. */
   const each = (made: Plan, id: string, look: (after: Plan, way: Route) => void): void => {
     for (const way of ways(made, id)) {
@@ -151,9 +151,9 @@ describe('lines that share something', () => {
 
   it('a box with something on its thru is exchanged for one with a thru, and what hangs on it stays', () => {
     const made = show(TRACK, 'from Track, 2 m, guitar amp');
-    const amp = lineIn(made, 'l1-in')!;
+    const amp = resolve(made).line('l1-in')!;
     each(made, 'l0-in', (after, { way, report }) => {
-      const is = lineIn(after, 'l1-in')!;
+      const is = resolve(after).line('l1-in')!;
       expect([way.id, is.cables, is.devices[0]]).toEqual([way.id, amp.cables, amp.devices[0]]);
       expect(judgePlan(after).find((r) => r.id === 'l0-in')!.arrives!).toBeCloseTo(report.arrives!, 6);
     });
@@ -162,9 +162,9 @@ describe('lines that share something', () => {
   });
   it('a branch has ways of its own from where it leaves, over a tie line too, and takes nothing of the line it leaves', () => {
     const made = show(TRACK, 'from Track, 33 m, guitar amp');
-    const before = lineIn(made, 'l0-in')!;
+    const before = resolve(made).line('l0-in')!;
     each(made, 'l1-in', (after, { way, parts, report }) => {
-      expect([way.id, lineIn(after, 'l0-in')]).toEqual([way.id, before]);
+      expect([way.id, resolve(after).line('l0-in')]).toEqual([way.id, before]);
       expect(parts.filter((p) => p.what === 'active-di').length).toBe(
         way.boxes.filter((b) => b === 'active-di').length
       );
@@ -254,7 +254,7 @@ describe('two ways at once', () => {
     expect(mic.arrives!).toBeCloseTo(best.beside!.report.arrives!, 6);
     expect(applied.plan.lines.in.micMetres).toBe(0.3);
     // Once a microphone stands there, another is not offered.
-    expect(routesFor(applied.plan, lineIn(applied.plan, 'in')!).filter((r) => r.beside)).toEqual([]);
+    expect(routesFor(applied.plan, resolve(applied.plan).line('in')!).filter((r) => r.beside)).toEqual([]);
     const plainly = wanting('direct').ways.find((r) => r.beside)!;
     expect(plainly.beatenBy).not.toBeNull();
   });

@@ -1,3 +1,4 @@
+import { resolve } from '../plan/resolved';
 import { modelAt } from '../plan/devices';
 import { choicesOf, givesPhantom, modelOf, portFor, wantsPhantom } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
@@ -5,7 +6,7 @@ import { judgeLine, type LineReport } from '../judge/judge';
 import { SolvedRig, type Around } from '../judge/solved-rig';
 import { unbalancedLimit } from '../judge/limits';
 import { type Finding, rank } from '../judge/types';
-import { type Chain, chainOf, lineIn, putChain } from '../plan/chain';
+import { type Chain, chainOf, putChain } from '../plan/chain';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
 import { type Line, lineScope } from '../plan/lines';
@@ -334,7 +335,7 @@ function putOn(
   putChain(draft, part, chain, newId, head > 0 ? out.id : undefined);
   if (mic) putMicrophone(draft, line, mic.cables[mic.cables.length - 1], newId);
   if (planFaults(draft).length > 0) return null;
-  const next = lineIn(draft, line.id);
+  const next = resolve(draft).line(line.id);
   return next ? { draft, next } : null;
 }
 

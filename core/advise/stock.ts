@@ -1,7 +1,8 @@
+import { resolve } from '../plan/resolved';
 import { modelOf } from '../gear/catalogue';
 import type { CableKindId } from '../gear/cables';
 import type { Plug } from '../gear/sockets';
-import { type Line, timesOf, together, traceLines } from '../plan/lines';
+import { type Line, timesOf, together } from '../plan/lines';
 import type { Cable, Plan } from '../plan/schema';
 import type { Kit } from '../kit/schema';
 
@@ -139,7 +140,7 @@ export function partsByLine(
 /** What the other lines of a plan take while this one is on. */
 export function takenBeside(plan: Plan, lineId: string): Part[] {
   const act = plan.lines[lineId]?.act;
-  const lines = traceLines(plan);
+  const lines = resolve(plan).lines;
   const mine = lines.find((l) => l.id === lineId)?.devices ?? [];
   const others = lines.filter((l) => l.id !== lineId && together(act, l.info?.act));
   return partsByLine(plan, others, mine).flatMap(({ parts }) => parts);
@@ -156,7 +157,7 @@ export interface Use {
 }
 
 export function usedOf(plan: Plan, kit: Kit): Use {
-  const lines = traceLines(plan);
+  const lines = resolve(plan).lines;
   const used = new Map<string, number>();
   const short = new Map<string, { part: Part; count: number }>();
   for (const act of timesOf(lines)) {

@@ -1,3 +1,4 @@
+import { resolve } from '../plan/resolved';
 import { modelAt } from '../plan/devices';
 import { DeviceSettings, hasTrait } from '../gear/catalogue';
 import { judgeLine } from '../judge/judge';
@@ -5,7 +6,7 @@ import { type Around, SolvedRig } from '../judge/solved-rig';
 import { blankPlan } from '../plan/blank';
 import { diffPlans } from '../plan/diff';
 import { copyOf } from '../plan/json';
-import { type Line, traceLines } from '../plan/lines';
+import { type Line } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
 import { putLine } from '../plan/put';
 import { fromDbu, toDbu } from '../units/quantity';
@@ -71,5 +72,5 @@ function alone(pickup: string, input: { model: string; settings: DeviceSettings[
     },
     (role) => role
   );
-  return judgeLine(plan, traceLines(plan)[0]).arrives!;
+  return judgeLine(plan, resolve(plan).lines[0]).arrives!;
 }

@@ -1,10 +1,10 @@
+import { resolve } from '../plan/resolved';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it, vi } from 'vitest';
 import { remediesFor } from '../advise/remedies';
 import { judgeLine, judgePlan, type LineReport } from '../judge/judge';
 import { type Check, CODES, type Finding, rank } from '../judge/types';
 import { applyEdit } from '../plan/edit';
-import { lineIn } from '../plan/chain';
 import { parseQuantity } from '../units/parse';
 import { sentence } from '../words/findings';
 import { remedyText } from '../words/remedies';
@@ -49,13 +49,13 @@ describe('the casebook', () => {
 
   it.each(ALL)('%s: its best remedy', (_, of) => {
     const plan = planOf(of);
-    const line = lineIn(plan, lineOf(of))!;
+    const line = resolve(plan).line(lineOf(of))!;
     const [best] = remediesFor(plan, line);
     expect(best ? plain(remedyText(best.what)) : null).toBe(of.remedy);
     if (!best) return;
     const applied = applyEdit(plan, { ops: [...best.ops] });
     if (!applied.ok) throw new Error(JSON.stringify(applied.fault));
-    const after = judgeLine(applied.plan, lineIn(applied.plan, line.id)!);
+    const after = judgeLine(applied.plan, resolve(applied.plan).line(line.id)!);
     expect(after.severity).toBe(best.severityAfter);
     expect(JSON.stringify(best.ops)).not.toContain('earth');
   });

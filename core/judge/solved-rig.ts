@@ -1,6 +1,7 @@
+import { resolve } from '../plan/resolved';
 import { CircuitError } from '../solver/network';
 import { SingularError } from '../solver/sparse';
-import { type Domain, domainsOf, isComplete, type Line, scopeKey, sharedKey, traceLines } from '../plan/lines';
+import { type Domain, isComplete, type Line, scopeKey, sharedKey } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { type Draw, drawn, drawOf } from './budget';
 import { type DomainHum, domainHum, EarthSum, type Hum, RigHum } from '../rig/hum';
@@ -85,8 +86,8 @@ export class SolvedRig {
     readonly plan: Plan,
     readonly pieces: Pieces = new Map()
   ) {
-    this.lines = traceLines(plan);
-    this.domains = domainsOf(plan, this.lines);
+    this.lines = resolve(plan).lines;
+    this.domains = resolve(plan).domains;
     this.#shared = sharedKey(plan);
   }
 
@@ -254,7 +255,7 @@ export function solveWithin(
   line: Line,
   around: Around,
   perOctave?: number,
-  domain: Domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === line.id))!
+  domain: Domain = resolve(plan).domain(line.id)!
 ): Solved {
   const piece = solvePiece(plan, domain, perOctave);
   const rig = piece.hum ? rigHum(plan, [piece.hum], restOf(plan, around)) : null;

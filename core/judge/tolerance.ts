@@ -1,7 +1,8 @@
+import { resolve } from '../plan/resolved';
 import { CABLES } from '../gear/cables';
 import { modelOf } from '../gear/catalogue';
 import { settingsAt } from '../plan/devices';
-import { type Domain, domainsOf, traceLines } from '../plan/lines';
+import { type Domain } from '../plan/lines';
 import type { Cable, Device, Plan } from '../plan/schema';
 import { judgeLine } from './judge';
 import { rank, type Severity, worst } from './types';
@@ -99,8 +100,8 @@ export function sampleLine(
   between: (done: number) => boolean = () => true,
   around?: Around
 ): Samples {
-  const line = traceLines(plan).find((l) => l.id === lineId)!;
-  const domain = domainsOf(plan).find((d) => d.lines.some((l) => l.id === lineId))!;
+  const line = resolve(plan).line(lineId)!;
+  const domain = resolve(plan).domain(lineId)!;
   const { low, reach } = settingsAt(plan, line.devices[0]).notes;
   const rest = around ?? new SolvedRig(plan).around(line);
   const out = {

@@ -1,8 +1,8 @@
+import { resolve } from '../plan/resolved';
 import { describe, expect, it } from 'vitest';
 import { ropeRoom, saltRoad } from '../../src/lib/server/demo-shows';
 import { judgePlan } from '../judge/judge';
 import { pairsOf } from '../judge/pairs';
-import { lineIn } from '../plan/chain';
 import { traceLines } from '../plan/lines';
 import { applyEdit } from '../plan/edit';
 import type { Op, Plan } from '../plan/schema';
@@ -19,7 +19,7 @@ import { venueOf } from './venue';
 
 const BASS = 'bass guitar passive bass, 3 m, active box, 30 m, mic 1';
 const of = (plan: Plan, k = 0) => {
-  const line = lineIn(plan, `l${k}-in`)!;
+  const line = resolve(plan).line(`l${k}-in`)!;
   return { line, report: judgePlan(plan).find((r) => r.id === line.id)! };
 };
 const first = (plan: Plan, reading: Parameters<typeof explain>[2], k = 0) =>
@@ -92,7 +92,7 @@ describe('the stand-in venue', () => {
     for (const plan of [saltRoad(), ropeRoom()])
       for (let seed = 1; seed <= 4; seed++)
         for (const { lineId, hidden, reading } of venueOf(plan, seed)) {
-          const causes = explain(plan, lineIn(plan, lineId)!, reading);
+          const causes = explain(plan, resolve(plan).line(lineId)!, reading);
           const same = (k: number): boolean => JSON.stringify(causes[k]?.what) === JSON.stringify(hidden);
           if (hidden.code === 'as-planned') {
             fine++;

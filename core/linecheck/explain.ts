@@ -1,6 +1,6 @@
+import { resolve } from '../plan/resolved';
 import { judgeLine, type LineReport } from '../judge/judge';
 import { SolvedRig } from '../judge/solved-rig';
-import { lineIn } from '../plan/chain';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { playingRange } from './expected';
@@ -39,7 +39,7 @@ export function explain(
   const around = whole.around(line);
   const [under, over] = playingRange(plan, line);
   const weighed = variantsOf(plan, line).flatMap((v) => {
-    const at = lineIn(v.plan, v.lineId);
+    const at = resolve(v.plan).line(v.lineId);
     if (!at) return [];
     const report = judgeLine(v.plan, at, {
       around: v.lineId === line.id ? around : whole.around(at),

@@ -1,12 +1,12 @@
+import { resolve } from '../plan/resolved';
 import { modelAt } from '../plan/devices';
 import { DeviceSettings } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { judgeLine, type LineReport } from '../judge/judge';
 import { type Pair, pairsOf } from '../judge/pairs';
 import { type Around, SolvedRig } from '../judge/solved-rig';
-import { lineIn } from '../plan/chain';
 import { copyOf } from '../plan/json';
-import { type Line, traceLines } from '../plan/lines';
+import { type Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { isSilent } from './explain';
 import type { Difference } from './variants';
@@ -79,7 +79,7 @@ export function explainPair(
 function triesOf(plan: Plan, pair: Pair, whole: SolvedRig): Try[] {
   const planned = expectedPair(pair);
   const [first, second] = pair.lines;
-  const sides = traceLines(plan).filter((l) => pair.lines.includes(l.id));
+  const sides = resolve(plan).lines.filter((l) => pair.lines.includes(l.id));
   const reports = new Map(sides.map((l) => [l.id, solve(plan, l, whole.around(l))]));
   const tries: Try[] = [
     { what: { code: 'as-planned' }, lineId: first, prior: PRIOR.planned, gives: planned },
@@ -96,7 +96,7 @@ function triesOf(plan: Plan, pair: Pair, whole: SolvedRig): Try[] {
     for (const { what, prior, change } of changesOf(plan, line)) {
       const draft = copyOf(plan);
       change(draft);
-      const there = lineIn(draft, line.id);
+      const there = resolve(draft).line(line.id);
       const report = there && solve(draft, there, whole.around(line));
       const changed = report && pairsOf(draft, sides, new Map([...reports, [line.id, report]]));
       const lost = !report || !changed?.[0] || isSilent(report);

@@ -1,8 +1,9 @@
+import { resolve } from '../plan/resolved';
 import { modelAt } from '../plan/devices';
 import { choicesOf, modelOf, DeviceSettings } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { copyOf } from '../plan/json';
-import { type Line, traceLines } from '../plan/lines';
+import { type Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 
 /** What may be otherwise on the day than in the plan: each a plan of its own, to be solved. */
@@ -105,7 +106,7 @@ export function variantsOf(plan: Plan, line: Line): Variant[] {
 function othersOf(plan: Plan, line: Line): Variant[] {
   const { host } = plan.devices[line.id];
   const channel = line.info?.channel;
-  return traceLines(plan).flatMap((other): Variant[] => {
+  return resolve(plan).lines.flatMap((other): Variant[] => {
     if (other.id === line.id || !other.info || plan.devices[other.id].host !== host) return [];
     const pair = Boolean(line.info?.pair) && other.info.pair === line.info?.pair;
     const apart =

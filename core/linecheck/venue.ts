@@ -1,9 +1,9 @@
+import { resolve } from '../plan/resolved';
 import { judgeLine, judgeWhole, type LineReport } from '../judge/judge';
 import { type Pair, pairsOf } from '../judge/pairs';
 import { mulberry32 } from '../judge/tolerance';
 import { SolvedRig } from '../judge/solved-rig';
-import { lineIn } from '../plan/chain';
-import { isComplete, type Line, traceLines } from '../plan/lines';
+import { isComplete, type Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { expectedOf, peakAt, playingRange } from './expected';
 import { contentOf } from './explain';
@@ -33,7 +33,7 @@ const HUM_DB = 5;
 /** The venue of a seed. The same plan and seed always give the same one. */
 export function venueOf(plan: Plan, seed: number): VenueLine[] {
   const whole = new SolvedRig(plan);
-  const lines = traceLines(plan).filter((line) => isComplete(plan, line));
+  const lines = resolve(plan).lines.filter((line) => isComplete(plan, line));
   const met = lines.map((line, k) => venueLine(plan, line, whole, mulberry32(seed * 1009 + k)));
   const reports = new Map(judgeWhole(whole).map((r) => [r.id, r]));
   const pairs = pairsOf(plan, lines, reports);
@@ -46,7 +46,7 @@ export function venueOf(plan: Plan, seed: number): VenueLine[] {
 
 /** The gain was found by the working level, so the loudest peak stands over it by what the planned source's does, dBFS. */
 function workingPeak(plan: Plan, { lineId }: VenueLine, reports: ReadonlyMap<string, LineReport>): number | null {
-  const expected = expectedOf(plan, lineIn(plan, lineId)!, reports.get(lineId)!);
+  const expected = expectedOf(plan, resolve(plan).line(lineId)!, reports.get(lineId)!);
   const peak = expected.gain && peakAt(expected, expected.gain.usual);
   return peak === null ? null : Math.round(peak);
 }
@@ -66,7 +66,7 @@ function venueLine(plan: Plan, line: Line, whole: SolvedRig, random: () => numbe
   const total = others.reduce((sum, v) => sum + v.prior, 0);
   let at = random() < WRONG ? random() * total : Infinity;
   const variant = others.find((v) => (at -= v.prior) < 0) ?? planned;
-  const read = lineIn(variant.plan, variant.lineId)!;
+  const read = resolve(variant.plan).line(variant.lineId)!;
   const around = whole.around(read);
   const report = judgeLine(variant.plan, read, { around });
   const [under, over] = playingRange(plan, line);

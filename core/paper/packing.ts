@@ -1,6 +1,6 @@
+import { resolve } from '../plan/resolved';
 import { leadKey, type Part, partsByLine, usedOf } from '../advise/stock';
 import type { Kit, KitItem } from '../kit/schema';
-import { traceLines } from '../plan/lines';
 import { partName } from '../words/routes';
 import { type Group, grouped, type PaperInput, type Row, type Sheet } from './types';
 
@@ -90,7 +90,7 @@ export function packingSheet({ plan, kit }: PaperInput): Sheet {
 /** All parts of a plan, counted. */
 function anything(plan: PaperInput['plan']): Group {
   const counts = new Map<string, number>();
-  for (const part of partsByLine(plan, traceLines(plan)).flatMap((l) => l.parts)) {
+  for (const part of partsByLine(plan, resolve(plan).lines).flatMap((l) => l.parts)) {
     const name = partName(part);
     counts.set(name, (counts.get(name) ?? 0) + 1);
   }

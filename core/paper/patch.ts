@@ -1,6 +1,7 @@
+import { resolve } from '../plan/resolved';
 import { choicesOf, givesPhantom, modelOf, DeviceSettings, wantsPhantom } from '../gear/catalogue';
 import { branchOf } from '../plan/branch';
-import { type Line, traceLines } from '../plan/lines';
+import { type Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { formatNumber, formatQuantity } from '../units/format';
 import { choiceName, modelName, modelShort, settingName } from '../words/names';
@@ -11,7 +12,7 @@ import { type Group, grouped, type PaperInput, type Row, type Sheet } from './ty
 
 /** Lines with what stands on them, once for all sheets. */
 export const linesOf = (plan: Plan): { line: Line; tag: string }[] =>
-  traceLines(plan).map((line, k) => ({ line, tag: tagOf(line, k) }));
+  resolve(plan).lines.map((line, k) => ({ line, tag: tagOf(line, k) }));
 
 /** What a line comes into: its desk, camera or amp; what has none stands for itself. */
 export const hostOf = (plan: Plan, line: Line): string => {

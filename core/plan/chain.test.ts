@@ -1,10 +1,11 @@
+import { resolve } from './resolved';
 import { describe, expect, it } from 'vitest';
 import { wantedOf } from '../advise/routes';
 import { waysOf } from '../advise/ways';
 import { readLine } from '../reader/read-line';
 import { addThru } from '../tests/plans';
 import { blankPlan } from './blank';
-import { chainOf, lineIn, putChain, standsAlone } from './chain';
+import { chainOf, putChain, standsAlone } from './chain';
 import { planFaults } from './integrity';
 import { copyOf } from './json';
 import { traceLines } from './lines';
@@ -28,7 +29,7 @@ function show(text: string): Plan {
 
 describe.each(TEXTS)('%s', (text) => {
   const plan = show(text);
-  const line = lineIn(plan, 'in')!;
+  const line = resolve(plan).line('in')!;
   const ways = waysOf(wantedOf(plan, line));
 
   it('every way is a chain of joined things', () => {
@@ -46,7 +47,7 @@ describe.each(TEXTS)('%s', (text) => {
       let n = 0;
       putChain(draft, line, chain, (role) => `new-${role}${n++}`);
       expect(planFaults(draft)).toEqual([]);
-      const next = lineIn(draft, 'in')!;
+      const next = traceLines(draft).find((l) => l.id === 'in')!;
       const is = chainOf(draft, next);
       expect(is.devices.map((d) => d.model)).toEqual(chain.devices.map((d) => d.model));
       expect(is.cables.map((c) => [c.kind, c.metres])).toEqual(chain.cables.map((c) => [c.kind, c.metres]));
@@ -66,15 +67,25 @@ describe.each(TEXTS)('%s', (text) => {
       let n = 0;
       const make = (role: string): string => `new-${role}${n++}`;
       putChain(draft, line, chain, make);
-      putChain(draft, lineIn(draft, 'in')!, chainOf(plan, line), make);
-      expect(chainOf(draft, lineIn(draft, 'in')!)).toEqual(chainOf(plan, line));
+      putChain(
+        draft,
+        traceLines(draft).find((l) => l.id === 'in')!,
+        chainOf(plan, line),
+        make
+      );
+      expect(
+        chainOf(
+          draft,
+          traceLines(draft).find((l) => l.id === 'in')!
+        )
+      ).toEqual(chainOf(plan, line));
     }
   });
 });
 
 it('a line that another hangs on does not stand alone', () => {
   const plan = show(TEXTS[0]);
-  expect(standsAlone(plan, lineIn(plan, 'in')!)).toBe(true);
+  expect(standsAlone(plan, resolve(plan).line('in')!)).toBe(true);
   addThru(plan);
-  expect(standsAlone(plan, lineIn(plan, 'in')!)).toBe(false);
+  expect(standsAlone(plan, resolve(plan).line('in')!)).toBe(false);
 });

@@ -1,10 +1,8 @@
-import { plugIn } from './devices';
-import { modelOf, portFor, portOf } from '../gear/catalogue';
-import { plugFor } from '../gear/cables';
 import { FURTHER } from './branch';
-import { type Line, traceLines } from './lines';
+import type { Line } from './lines';
 import type { Plan } from './schema';
 import type { CableSpec, DeviceSpec } from './spec';
+import { writeWay } from './write';
 
 /** A whole way from a source to an input: `cables[k]` joins `devices[k]` to `devices[k + 1]`. */
 export interface Chain {
@@ -62,43 +60,10 @@ export function putChain(
     k === 0 ? line.devices[0] : k === last ? line.id : (oldMiddle[k - 1] ?? newId('mid'))
   );
   const cableIds = chain.cables.map((_, k) => line.cables[k] ?? newId('run'));
-  chain.devices.forEach((spec, k) => {
-    const old = draft.devices[ids[k]];
-    draft.devices[ids[k]] = {
-      ...(old ?? {}),
-      model: spec.model,
-      settings: { ...spec.settings },
-      ...(spec.supply ? { supply: spec.supply } : {})
-    };
-    if (old && old.model !== spec.model) {
-      delete draft.devices[ids[k]].own;
-      // What stood in the middle may have had a socket on the wall; another thing in its place has not.
-      if (k > 0 && k < last && !spec.supply) delete draft.devices[ids[k]].supply;
-    }
-    // The far end is where it is.
-    if (k < last) plugIn(draft, ids[k], draft.devices[ids[0]].supply);
-  });
   for (const id of oldMiddle.slice(last - 1)) {
     delete draft.devices[id];
     delete draft.lines[id];
   }
-  chain.cables.forEach((spec, k) => {
-    const near = modelOf(chain.devices[k].model);
-    const from = (k === 0 && leaves && portOf(near, leaves)) || portFor(near, 'out', spec.kind);
-    const to = portFor(modelOf(chain.devices[k + 1].model), 'in', spec.kind);
-    draft.cables[cableIds[k]] = {
-      kind: spec.kind,
-      metres: spec.metres,
-      from: { device: ids[k], port: from.id },
-      to: { device: ids[k + 1], port: to.id },
-      plugs: [spec.plugs?.[0] ?? plugFor(spec.kind, from.socket), spec.plugs?.[1] ?? plugFor(spec.kind, to.socket)],
-      ...(spec.couplers ? { couplers: spec.couplers } : {}),
-      ...(spec.wiring?.some((w) => w !== 'plain') ? { wiring: [...spec.wiring] } : {}),
-      ...(spec.settings && Object.keys(spec.settings).length > 0 ? { settings: { ...spec.settings } } : {})
-    };
-  });
   for (const id of line.cables.slice(chain.cables.length)) delete draft.cables[id];
+  writeWay(draft, { devices: chain.devices, ids, cables: chain.cables, cableIds, leaves });
 }
-
-/** The line of that id in a plan, as it is there now. */
-export const lineIn = (plan: Plan, id: string): Line | undefined => traceLines(plan).find((l) => l.id === id);

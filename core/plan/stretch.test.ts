@@ -1,10 +1,11 @@
+import { resolve } from './resolved';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { namesOf } from '../reader/names';
 import { readLine } from '../reader/read-line';
 import { blankPlan } from './blank';
 import { branchesOf } from './branch';
-import { chainOf, lineIn, putChain, standsAlone } from './chain';
+import { chainOf, putChain, standsAlone } from './chain';
 import { planFaults } from './integrity';
 import { traceLines } from './lines';
 import { putLine } from './put';
@@ -75,9 +76,11 @@ describe('what of a line may be exchanged by itself', () => {
           expect(traceLines(draft).map((l) => [l.id, l.devices, l.cables])).toEqual(
             lines.map((l) => [l.id, l.devices, l.cables])
           );
-          expect(lineIn(draft, line.id)!.devices.map((id) => draft.devices[id].model)).toEqual(
-            line.devices.map((id) => plan.devices[id].model)
-          );
+          expect(
+            resolve(draft)
+              .line(line.id)!
+              .devices.map((id) => draft.devices[id].model)
+          ).toEqual(line.devices.map((id) => plan.devices[id].model));
         }
       }),
       { numRuns: 60 }

@@ -1,4 +1,4 @@
-import { traceLines } from './lines';
+import { resolve } from './resolved';
 import type { Op, Plan } from './schema';
 
 /**
@@ -8,7 +8,9 @@ import type { Op, Plan } from './schema';
 export function linesTouched(plan: Plan, ops: readonly Op[]): string[] {
   const of = (table: Op['table']): Set<string> => new Set(ops.filter((op) => op.table === table).map((op) => op.id));
   const [devices, cables, named] = [of('devices'), of('cables'), of('lines')];
-  return traceLines(plan)
-    .filter((l) => named.has(l.id) || l.devices.some((d) => devices.has(d)) || l.cables.some((c) => cables.has(c)))
+  return resolve(plan)
+    .lines.filter(
+      (l) => named.has(l.id) || l.devices.some((d) => devices.has(d)) || l.cables.some((c) => cables.has(c))
+    )
     .map((l) => l.id);
 }

@@ -1,5 +1,6 @@
+import { resolve } from '../plan/resolved';
 import { deck } from '../solver/deck';
-import { isComplete, type Line, lineScope, traceLines } from '../plan/lines';
+import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { compileRig } from './compile';
 import { inputsOf, senseOf, sourceOf } from './solve';
@@ -30,7 +31,7 @@ export function lineDeck(plan: Plan, line: Line): string {
 
 /** A whole rig as a deck: what the EMFs of the supplies' earths do at every input, at the mains frequency and up. */
 export function rigDeck(plan: Plan): string {
-  const lines = traceLines(plan).filter((line) => isComplete(plan, line));
+  const lines = resolve(plan).lines.filter((line) => isComplete(plan, line));
   const rig = compileRig(plan, { devices: Object.keys(plan.devices), cables: Object.keys(plan.cables) });
   const supplies = Object.entries(plan.supplies).filter(([id]) => rig.net.has(`supply:${id}`));
   return deck(rig.net, {

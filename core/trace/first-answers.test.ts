@@ -1,6 +1,6 @@
+import { resolve } from '../plan/resolved';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { lineIn } from '../plan/chain';
 import { onTwoSupplies, show } from '../tests/plans';
 import { type Answer, Trace } from './infer';
 import { noticeChance, NOTICES, type Notice, soundChance, spreadChance, SPREADS } from './first-answers';
@@ -10,7 +10,7 @@ const total = (list: readonly number[]): number => list.reduce((a, b) => a + b, 
 
 const traceOf = (text: string): Trace => {
   const plan = show([text]);
-  return new Trace(plan, lineIn(plan, 'l0-in')!);
+  return new Trace(plan, resolve(plan).line('l0-in')!);
 };
 const shareOf = (trace: Trace, id: string, ...answers: Answer[]): number =>
   trace.beliefs(answers).find((b) => b.hypothesis.id === id)!.share;
@@ -72,7 +72,7 @@ const between = (text: string, onStage: string, onBattery?: string): Trace => {
   plan.devices[onStage].settings.feed = 'mains-1';
   plan.devices[onStage].supply = 'stage';
   if (onBattery) plan.devices[onBattery].settings.feed = 'battery';
-  return new Trace(plan, lineIn(plan, 'l0-in')!);
+  return new Trace(plan, resolve(plan).line('l0-in')!);
 };
 const change = (trace: Trace, id: string, probe: string): number =>
   trace.changeOf(

@@ -1,8 +1,8 @@
+import { resolve } from '../plan/resolved';
 import { normalDraw } from '../linecheck/normal';
 import type { Settings } from '../gear/types';
 import { mulberry32 } from '../judge/tolerance';
 import { blankPlan } from '../plan/blank';
-import { lineIn } from '../plan/chain';
 import { copyOf } from '../plan/json';
 import type { Line } from '../plan/lines';
 import { putLine } from '../plan/put';
@@ -172,7 +172,7 @@ export function faultyRig(seed: number, codes?: readonly Hypothesis['code'][]): 
     const plan = stageOfSeed(at);
     const ids = Object.keys(plan.lines).sort(() => random() - 0.5);
     for (const id of ids) {
-      const line = lineIn(plan, id)!;
+      const line = resolve(plan).line(id)!;
       const { hypotheses, loudness } = new Trace(plan, line);
       const known = new Set(hypotheses.map((h) => h.id));
       const strong = 10 ** ((STRENGTH_DB * normalDraw(random)) / 20);

@@ -1,6 +1,6 @@
+import { resolve } from '../plan/resolved';
 import { describe, expect, it } from 'vitest';
 import { saltRoad } from '../../src/lib/server/demo-shows';
-import { lineIn } from '../plan/chain';
 import { onTwoSupplies, show } from '../tests/plans';
 import { askText, causeText, cureOfAsk, SOUND_TEXTS, whyAsk, wordText } from '../words/tracing';
 import { traceView } from './view';
@@ -12,7 +12,7 @@ import { customary, faultyRig, Stagehand, stageOfSeed, traced } from './rigs';
 const keys = () => {
   const plan = onTwoSupplies(show(['Keys: keyboard earthed, 3 m, passive box, 30 m, mic 1']));
   plan.devices['l0-src'].supply = 'stage';
-  return { plan, line: lineIn(plan, 'l0-in')! };
+  return { plan, line: resolve(plan).line('l0-in')! };
 };
 const first = (trace: Trace, ...answers: Answer[]) => trace.beliefs(answers)[0].hypothesis;
 
@@ -56,7 +56,7 @@ describe('a trace', () => {
     expect(trace.beliefs(loop)[0].share).toBeCloseTo(trace.beliefs([...loop].reverse())[0].share, 12);
     expect(first(trace, { ask: 'sound', is: 'crackle' }, { ask: 'swap-lead', is: 'gone' }).id).toBe('contact:l0-lead');
     const voice = show(['Voice: dynamic mic, 20 m, mic 1']);
-    const hissing = new Trace(voice, lineIn(voice, 'l0-in')!);
+    const hissing = new Trace(voice, resolve(voice).line('l0-in')!);
     expect(first(hissing, { ask: 'sound', is: 'hiss' }, { ask: 'other-input', is: 'gone' }).code).toBe('wrong-input');
     expect(first(hissing, { ask: 'sound', is: 'hiss' }, { ask: 'other-input', is: 'same' }).code).toBe('low-level');
     const next = trace.next(trace.beliefs([]), []);
@@ -67,7 +67,7 @@ describe('a trace', () => {
   it('has words for every cause, test and answer', () => {
     const plan = saltRoad();
     for (const id of ['l-2-in', 'l-6-in', 'l-8-in']) {
-      const line = lineIn(plan, id)!;
+      const line = resolve(plan).line(id)!;
       const trace = new Trace(plan, line);
       expect(trace.hypotheses.length).toBeGreaterThan(4);
       const name = (c: Parameters<typeof causeText>[2]): string => causeText(plan, line, c);

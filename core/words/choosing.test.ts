@@ -1,10 +1,10 @@
+import { resolve } from '../plan/resolved';
 import { describe, expect, it } from 'vitest';
 import { remediesFor, type Remedy } from '../advise/remedies';
 import { type Route, routesFor } from '../advise/routes';
 import { Stock } from '../advise/stock';
 import { MISTAKES } from '../casebook/mistakes';
 import { lineOf, planOf } from '../casebook/cases';
-import { lineIn } from '../plan/chain';
 import { readKit } from '../reader/kit';
 import {
   asksFor,
@@ -23,7 +23,7 @@ import { othersText, remedyText } from './remedies';
 const plain = (text: string): string => text.replaceAll('\u202F', ' ');
 function ways(says: string, stock?: Stock): readonly Route[] {
   const plan = planOf({ says });
-  return routesFor(plan, lineIn(plan, 'in')!, stock ? { stock } : {});
+  return routesFor(plan, resolve(plan).line('in')!, stock ? { stock } : {});
 }
 const bass = ways('upright bass piezo, 3 m, passive box, 40 m, mic');
 const of = (list: readonly Route[], id: string, input = 'mic-in'): Route =>
@@ -104,7 +104,7 @@ describe('remedies in words', () => {
   it('of every mistake are sentences, each with a verb or a thing', () => {
     for (const mistake of MISTAKES) {
       const plan = planOf(mistake);
-      for (const remedy of remediesFor(plan, lineIn(plan, lineOf(mistake))!))
+      for (const remedy of remediesFor(plan, resolve(plan).line(lineOf(mistake))!))
         expect(plain(remedyText(remedy.what)), mistake.id).toMatch(/^[A-Z1].{8,}$/);
     }
   }, 60_000);

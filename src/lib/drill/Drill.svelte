@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { resolve } from '$core/plan/resolved';
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
-  import { traceLines } from '$core/plan/lines';
   import { LESSONS, type Lesson, MOST_LEVEL, type Score } from '$core/trace/drill';
   import { type CauseCode } from '$core/trace/hypotheses';
   import type { Answer, Ask } from '$core/trace/infer';
@@ -49,7 +49,7 @@
   const RATE = 48_000;
   let best = $state.raw<Readonly<Record<string, number>>>({});
 
-  const line = $derived(rig ? traceLines(rig.plan).find((l) => l.id === rig!.lineId)! : null);
+  const line = $derived(rig ? resolve(rig.plan).lines.find((l) => l.id === rig!.lineId)! : null);
   const name = (s: { code: string; of: string | null }): string =>
     rig && line ? causeText(rig.plan, line, { code: s.code as CauseCode, of: s.of }) : '';
   const minutes = $derived(asked.reduce((sum, a) => sum + a.minutes, 0));

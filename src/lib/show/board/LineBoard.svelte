@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { resolve } from '$core/plan/resolved';
   import type { Remedy } from '$core/advise/remedies';
   import { kitFor } from '$core/advise/stock';
   import { pairsOf } from '$core/judge/pairs';
   import { mixOf } from '$core/judge/mix';
-  import { type Line, traceLines } from '$core/plan/lines';
+  import { type Line } from '$core/plan/lines';
   import type { Edit, Op } from '$core/plan/schema';
   import { type LineSpec, specOf } from '$core/plan/spec';
   import { goto } from '$app/navigation';
@@ -11,7 +12,6 @@
   import { onMount, tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
-  import { branchesOf } from '$core/plan/branch';
   import { arrange, bracketOf, type Filter, grouped, type Sort, tally } from './board';
   import BoardHead from './BoardHead.svelte';
   import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from '$lib/show/session/edits';
@@ -34,7 +34,7 @@
   const { session } = show;
   const judging = $derived(show.judging);
   const plan = $derived(session.plan);
-  const lines = $derived(traceLines(plan));
+  const lines = $derived(resolve(plan).lines);
   const reports = $derived(judging?.reports ?? new Map());
 
   let openId = $state<string | null>(null);
@@ -52,7 +52,7 @@
   let dialog = $state.raw<BoardDialog | null>(null);
   let say = $state<TypeField>();
 
-  const branches = $derived(branchesOf(plan, lines));
+  const branches = $derived(resolve(plan).branches);
   const rows = $derived.by(() => {
     const list = arrange(lines, reports, sort, filter, openId);
     return sort === 'channel' ? grouped(list, branches) : list;
@@ -184,7 +184,7 @@
     const done = change(line ? sayLine(plan, line, spec) : addLine(plan, spec));
     editing = null;
     if (!done) return;
-    const target = line?.id ?? traceLines(session.plan).find((l) => !before.has(l.id))?.id;
+    const target = line?.id ?? resolve(session.plan).lines.find((l) => !before.has(l.id))?.id;
     if (!target) return;
     currentId = target;
     openId = target;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { resolve } from '$core/plan/resolved';
   import type { Cause } from '$core/linecheck/cause';
   import { expectedOf, gainToWorking } from '$core/linecheck/expected';
   import { cautionsOf, type Step, stepsOf } from '$core/linecheck/gates';
@@ -6,7 +7,7 @@
   import type { VenueLine } from '$core/linecheck/venue';
   import { type Pair, pairsOf } from '$core/judge/pairs';
   import { placeOf } from '$core/paper/patch';
-  import { type Line, traceLines } from '$core/plan/lines';
+  import { type Line } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
   import { CAUTION_TEXTS, differenceText } from '$core/words/check';
   import { onMount, untrack } from 'svelte';
@@ -58,7 +59,7 @@
   let causes = $state.raw<Computed<readonly Cause[]>>(null);
   let pairCauses = $state.raw<Computed<readonly PairCause[]>>(null);
 
-  const all = $derived(checkable(plan, traceLines(plan), reports));
+  const all = $derived(checkable(plan, resolve(plan).lines, reports));
   const expected = $derived(new Map(all.map((l) => [l.id, expectedOf(plan, l, reports.get(l.id)!)])));
   const pairs = $derived(pairsOf(plan, all, reports));
   const pairOf = (l: Line): Pair | undefined => pairs.find((p) => p.lines.includes(l.id));

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { resolve } from '$core/plan/resolved';
   import { unlessTyping as when } from '$lib/ui/keys';
   import { goto } from '$app/navigation';
   import type { Route } from '$core/advise/routes';
@@ -6,7 +7,6 @@
   import { kitFor } from '$core/advise/stock';
   import { rank } from '$core/judge/types';
   import { settingsAt } from '$core/plan/devices';
-  import { traceLines } from '$core/plan/lines';
   import { formatQuantity } from '$core/units/format';
   import { sentence } from '$core/words/findings';
   import { EXPOSURE_NAMES, modelName, WANT_NAMES } from '$core/words/names';
@@ -28,7 +28,7 @@
   const show = useShow();
   const { session } = show;
   const plan = $derived(session.plan);
-  const line = $derived(traceLines(plan).find((l) => l.id === lineId));
+  const line = $derived(resolve(plan).line(lineId));
   const back = $derived(`/show/${show.id}`);
   /** Ways are of the plan they were computed for: another plan may no longer have their devices. */
   const search = new Advising<Compared & { plan: typeof plan }>();

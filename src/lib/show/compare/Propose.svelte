@@ -1,9 +1,9 @@
 <script lang="ts">
+  import { resolve } from '$core/plan/resolved';
   import { type Allotment, opsOf, type Proposal } from '$core/advise/allocate';
   import { kitFor } from '$core/advise/stock';
   import { rank, type Severity, SEVERITIES } from '$core/judge/types';
   import { applyEdit } from '$core/plan/edit';
-  import { traceLines } from '$core/plan/lines';
   import { verdict } from '$core/words/findings';
   import { SEVERITY_NAMES } from '$core/words/names';
   import { partName, switchesText, wayShort } from '$core/words/routes';
@@ -31,7 +31,7 @@
   const kept = $derived(proposal?.allotments.filter((a) => a.kept) ?? []);
   const refused = new SvelteSet<string>();
   const accepted = $derived(new Set(changed.map((a) => a.lineId).filter((id) => !refused.has(id))));
-  const names = $derived(new Map(traceLines(plan).map((l) => [l.id, lineName(l)])));
+  const names = $derived(new Map(resolve(plan).lines.map((l) => [l.id, lineName(l)])));
   const nameOf = (id: string): string => names.get(id) ?? id;
   const reportsBefore = $derived(new Map(proposal?.before.map((r) => [r.id, r])));
   const reportsAfter = $derived(new Map(proposal?.after.map((r) => [r.id, r])));
@@ -78,7 +78,7 @@
   }
 
   function lock(id: string): void {
-    const line = traceLines(plan).find((l) => l.id === id);
+    const line = resolve(plan).line(id);
     if (!line) return;
     session.do(setInfo(plan, line, { locked: line.info?.locked ? undefined : true }));
     propose();

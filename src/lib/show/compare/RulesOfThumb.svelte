@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { resolve } from '$core/plan/resolved';
   import { chosenOf, type Question, QUESTIONS, type School } from '$core/advise/schools';
   import { rank } from '$core/judge/types';
-  import { traceLines } from '$core/plan/lines';
   import { sentence } from '$core/words/findings';
   import { SEVERITY_NAMES } from '$core/words/names';
   import { decibelsText, QUESTION_NAMES, schoolName, schoolReason, wayShort } from '$core/words/routes';
@@ -16,7 +16,7 @@
   const { session } = show;
   const plan = $derived(session.plan);
   const search = new Advising<School[]>();
-  const names = $derived(new Map(traceLines(plan).map((l) => [l.id, lineName(l)])));
+  const names = $derived(new Map(resolve(plan).lines.map((l) => [l.id, lineName(l)])));
   let open = $state<string | null>(null);
 
   // Asked again whenever the plan is another; the old answer stays to read meanwhile.

@@ -1,3 +1,4 @@
+import { resolve } from '$core/plan/resolved';
 import { allocate, type Proposal } from '$core/advise/allocate';
 import { needsOf, type Needs } from '$core/advise/needs';
 import { type Route, routesFor } from '$core/advise/routes';
@@ -6,7 +7,6 @@ import { parcelsOf, Search } from '$core/advise/search';
 import { Stock } from '$core/advise/stock';
 import { SolvedRig } from '$core/judge/solved-rig';
 import type { Kit } from '$core/kit/schema';
-import { traceLines } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 import { exactSolver } from '$lib/solver/highs';
 import { expose, wrap } from 'comlink';
@@ -64,7 +64,7 @@ const PER_OCTAVE = 3;
 const api = {
   /** Every way of one line. @param kit null when anything can be had */
   compare(plan: Plan, lineId: string, kit: Kit | null): Compared {
-    const line = traceLines(plan).find((l) => l.id === lineId);
+    const line = resolve(plan).line(lineId);
     const routes = line ? routesFor(plan, line, { stock: new Stock(kit) }) : [];
     return { routes, needs: needsOf(routes) };
   },

@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { resolve } from '$core/plan/resolved';
   import { inverts } from '$core/judge/pairs';
   import { playsProgramme } from '$core/plan/devices';
-  import { type Line, traceLines } from '$core/plan/lines';
+  import { type Line } from '$core/plan/lines';
   import type { Edit, Exposure, Plan } from '$core/plan/schema';
   import { delayOf } from '$core/rig/delay';
   import { formatHz, formatNumber } from '$core/units/format';
@@ -23,7 +24,7 @@
   const invertedHere = $derived(inverts(plan, line));
 
   const others = $derived(
-    traceLines(plan).flatMap((l) => (l.id === line.id || !l.info ? [] : [{ value: l.id, text: l.info.name }]))
+    resolve(plan).lines.flatMap((l) => (l.id === line.id || !l.info ? [] : [{ value: l.id, text: l.info.name }]))
   );
 
   function setLoudness(value: string): void {

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { isComplete, traceLines } from '$core/plan/lines';
+  import { resolve } from '$core/plan/resolved';
+  import { isComplete } from '$core/plan/lines';
   import type { Analysis } from '$core/sound/analyse';
   import { exampleOf } from '$core/sound/examples';
   import { SOUNDS, type Sound } from '$core/trace/hypotheses';
@@ -16,7 +17,7 @@
 
   const show = useShow();
   const plan = $derived(show.session.plan);
-  const lines = $derived(traceLines(plan).filter((l) => isComplete(plan, l)));
+  const lines = $derived(resolve(plan).lines.filter((l) => isComplete(plan, l)));
 
   let name = $state('');
   let share = $state<number | null>(null);

@@ -1,3 +1,4 @@
+import { resolve } from '$core/plan/resolved';
 import type { Hints } from '$core/advise/hints';
 import type { Cause } from '$core/linecheck/cause';
 import type { ReadValues } from '$core/linecheck/merge';
@@ -9,7 +10,7 @@ import type { Remedy } from '$core/advise/remedies';
 import type { Kit } from '$core/kit/schema';
 import { judgeWhole, type LineReport } from '$core/judge/judge';
 import { type Pieces, SolvedRig } from '$core/judge/solved-rig';
-import { isComplete, type Line, traceLines } from '$core/plan/lines';
+import { isComplete } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 import type { Influence } from '$core/rig/influence';
 import type { Loop } from '$core/rig/loops';
@@ -58,14 +59,6 @@ function fresh(reports: readonly LineReport[]): LineReport[] {
 
 /** Plans by their names, each with what is known of it. */
 const shelf = new PlanShelf();
-/** Lines of a plan, found once. */
-const traced = new WeakMap<Plan, readonly Line[]>();
-function lineOf(plan: Plan, id: string): Line | undefined {
-  let lines = traced.get(plan);
-  if (!lines) traced.set(plan, (lines = traceLines(plan)));
-  return lines.find((l) => l.id === id);
-}
-
 const api = {
   /**
    * Judges a plan and hands out reports that changed, in slices. A newer call ends an older one.
@@ -108,7 +101,7 @@ const api = {
   /** Remedies of one line, best first. @param kit what may be used without hiring; null for anything */
   async remedies(name: PlanName, lineId: string, kit: Kit | null): Promise<Remedy[]> {
     const plan = shelf.get(name);
-    const line = lineOf(plan, lineId);
+    const line = resolve(plan).line(lineId);
     const { remediesFor, Stock } = await onDemand();
     return line ? remediesFor(plan, line, new Stock(kit)) : [];
   },
@@ -116,7 +109,7 @@ const api = {
   /** What else can be said of one line: low cut, equaliser, unity, loudness. */
   async hints(name: PlanName, lineId: string): Promise<Hints | null> {
     const plan = shelf.get(name);
-    const line = lineOf(plan, lineId);
+    const line = resolve(plan).line(lineId);
     const { hintsFor } = await onDemand();
     return line ? hintsFor(plan, line, new Map(pieces)) : null;
   },
@@ -128,7 +121,7 @@ const api = {
     reading: Pick<ReadValues, 'gainDb' | 'hum' | 'content'>
   ): Promise<Cause[]> {
     const plan = shelf.get(name);
-    const line = lineOf(plan, lineId);
+    const line = resolve(plan).line(lineId);
     const { explain } = await onDemand();
     return line ? explain(plan, line, reading, new SolvedRig(plan, new Map(pieces))) : [];
   },
@@ -150,7 +143,7 @@ const api = {
   /** Ground loops that one line's cables are part of. */
   loops(name: PlanName, lineId: string): Loop[] {
     const plan = shelf.get(name);
-    const cables = lineOf(plan, lineId)?.cables ?? [];
+    const cables = resolve(plan).line(lineId)?.cables ?? [];
     return new SolvedRig(plan, new Map(pieces)).loops().filter((loop) => cables.includes(loop.cable));
   },
 
@@ -165,7 +158,7 @@ const api = {
   /** A trace of a line as far as its answers go; null for a line that is not complete. */
   async trace(name: PlanName, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {
     const plan = shelf.get(name);
-    const line = lineOf(plan, lineId);
+    const line = resolve(plan).line(lineId);
     const { Trace, traceView } = await onDemand();
     if (!line || !isComplete(plan, line)) return null;
     if (tracing?.plan !== plan || tracing.lineId !== lineId)
@@ -200,7 +193,7 @@ const api = {
   /** What moves one line's gain at a frequency, most first. */
   async influences(name: PlanName, lineId: string, hz: number): Promise<Influence[]> {
     const plan = shelf.get(name);
-    const line = lineOf(plan, lineId);
+    const line = resolve(plan).line(lineId);
     const { influences } = await onDemand();
     return line ? influences(plan, line, hz) : [];
   }

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { resolve } from '$core/plan/resolved';
   import { page } from '$app/state';
   import { SOUNDS } from '$core/trace/hypotheses';
   import { type Answer, type Ask, isTold, TOLD_ASKS, type Word } from '$core/trace/infer';
   import type { Suspect, TraceView } from '$core/trace/view';
-  import { isComplete, traceLines } from '$core/plan/lines';
+  import { isComplete } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
   import { CAUTION_TEXTS, sureText } from '$core/words/check';
   import { causeText, cureOfAsk } from '$core/words/tracing';
@@ -27,7 +28,7 @@
   const log = untrack(() => new TraceLog(show.id, kept, show.rows));
   const plan = $derived(show.session.plan);
   const reports = $derived(show.judging?.reports ?? new Map());
-  const lines = $derived(traceLines(plan).filter((l) => isComplete(plan, l)));
+  const lines = $derived(resolve(plan).lines.filter((l) => isComplete(plan, l)));
 
   let lineId = $state<string | null>(null);
   /** What was asked, in its order; null where it could not be told, or was not done. */
