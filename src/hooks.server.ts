@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { building, dev } from '$app/environment';
 import { closeDb, migrateDb } from '$lib/server/db';
 import { may, whoAsks } from '$lib/server/access';
@@ -19,9 +20,7 @@ export const init: ServerInit = async () => {
   } catch (error) {
     const cause = rootOf(error);
     if (!/^(ECONN|ENOTFOUND|EHOST|CONNECT_TIMEOUT|28|3D)/.test(cause.code ?? '')) throw error;
-    console.error(
-      `The database cannot be reached (${cause.message}). Check DATABASE_URL, or leave it away for a private one.`
-    );
+    console.error(says.theDatabaseCannotBeReachedCheck(cause.message));
     process.exit(1);
   }
   process.on('sveltekit:shutdown', () => void closeDb());
@@ -55,19 +54,18 @@ export const handle: Handle = async ({ event, resolve }) => {
   const { request, route, url } = event;
   // A foreign name pointed at this machine must not reach it through somebody's browser.
   if (!isOwnHost(request.headers.get('host') ?? ''))
-    return new Response('This server does not answer to that name.', { status: 421 });
-  if (!isSafe(request.method) && !sameOrigin(request))
-    return refusal(403, 'A page from elsewhere may not change anything here.');
+    return new Response(says.thisServerDoesNotAnswerTo, { status: 421 });
+  if (!isSafe(request.method) && !sameOrigin(request)) return refusal(403, says.aPageFromElsewhereMayNot);
   request.headers.set(CLIENT_ADDRESS, event.getClientAddress());
   let who: ReturnType<typeof whoAsks> | undefined;
   const ask = (): ReturnType<typeof whoAsks> => (who ??= whoAsks(event));
   event.locals.maybe = ask;
-  event.locals.who = async () => (await ask()) ?? error(401, 'Sign in first.');
+  event.locals.who = async () => (await ask()) ?? error(401, says.signInFirst);
   try {
     const asks = needs(route.id, request.method) === 'nothing' ? null : await ask();
     if (!may(asks, route.id, request.method)) {
-      if (asks) return refusal(403, `This takes more than you may do here as ${asks.rank}.`);
-      if (route.id?.startsWith('/api/')) return refusal(401, 'Sign in first.');
+      if (asks) return refusal(403, says.thisTakesMoreThanYouMay(asks.rank));
+      if (route.id?.startsWith('/api/')) return refusal(401, says.signInFirst);
       redirect(303, `/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`);
     }
   } catch (failure) {
@@ -87,7 +85,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   return response;
 };
 
-const FAILED = 'Something failed on the server.';
+const FAILED = says.somethingFailedOnTheServer;
 const refusal = (status: number, message: string, id?: string): Response =>
   new Response(JSON.stringify({ message, id }), { status, headers: { 'content-type': 'application/json' } });
 const failurePage = (id: string): Response =>
@@ -108,7 +106,7 @@ function logged(error: unknown, route: string | null, status: number): string {
 }
 
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
-  if (status === 404) return { message: 'There is nothing here.' };
+  if (status === 404) return { message: says.thereIsNothingHere };
   const id = logged(error, event.route.id, status);
   return { message: status === 500 ? FAILED : message, id };
 };

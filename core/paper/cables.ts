@@ -1,3 +1,4 @@
+import { sheets as says } from '../words/sheets';
 import { modelAt } from '../plan/devices';
 import { leadKey, Stock } from '../advise/stock';
 
@@ -62,10 +63,10 @@ export function pullsOf({ plan, kit }: Pick<PaperInput, 'plan' | 'kit'>): Pull[]
 /** What a piece is taken from, in words. */
 const fromText = (from: Pull['from'], kind: Cable['kind'], anything: boolean): string =>
   kind === 'multicore'
-    ? 'the house'
+    ? says.theHouse
     : anything
       ? 'any'
-      : from.map((m) => (m === null ? 'none left' : formatQuantity('length', m))).join(' + ');
+      : from.map((m) => (m === null ? says.noneLeft : formatQuantity('length', m))).join(' + ');
 
 const endText = (plan: Plan, { device }: Cable['from']): string => modelShort(plan.devices[device].model);
 
@@ -75,13 +76,13 @@ export function cablesSheet(input: PaperInput): Sheet {
   const kindOf = ({ spec }: Pull): string => `${CABLE_NAMES[spec.kind]}, ${plugsText(spec.plugs)}`;
   return {
     id: 'cables',
-    title: 'Cables',
-    note: 'Each cable has its name on both ends. All acts at once; “from” is the shortest of the kit that reaches.',
+    title: says.cables,
+    note: says.eachCableHasItsNameOn,
     columns: [
-      { head: 'Cable', wide: 9 },
-      { head: 'Line', wide: 25 },
-      { head: 'Between', wide: 34 },
-      { head: 'Needed', wide: 14, align: 'right' },
+      { head: says.cable, wide: 9 },
+      { head: says.line, wide: 25 },
+      { head: says.between, wide: 34 },
+      { head: says.needed, wide: 14, align: 'right' },
       { head: 'from', wide: 18, align: 'right' }
     ],
     groups: grouped(
@@ -102,7 +103,7 @@ export function cablesSheet(input: PaperInput): Sheet {
     ).map((g) => {
       const total = pulls.filter((p) => kindOf(p) === g.name).reduce((sum, p) => sum + p.spec.metres, 0);
       const name = g.name[0].toUpperCase() + g.name.slice(1);
-      return { ...g, name: `${name}: ${g.rows.length}, ${formatQuantity('length', total)} in all` };
+      return { ...g, name: says.inAll(name, g.rows.length, formatQuantity('length', total)) };
     })
   };
 }
@@ -127,7 +128,7 @@ export function labelsOf(input: Pick<PaperInput, 'plan' | 'kit'>): Label[] {
       tag: name,
       line: nameOf(line),
       lineId: line.id,
-      at: `${side === 'from' ? 'out of' : 'into'} ${endText(plan, spec[side])}`
+      at: `${side === 'from' ? says.outOf : 'into'} ${endText(plan, spec[side])}`
     }))
   );
   const seen = new Set<string>();

@@ -1,3 +1,4 @@
+import { sheets as says } from '../words/sheets';
 import { modelAt } from '../plan/devices';
 
 import type { Line } from '../plan/lines';
@@ -31,9 +32,9 @@ function stepsOf(
     lines.map(({ line, tag }) => `${tag} ${nameOf(line)}`).join(', ');
   const steps: Step[] = [];
   const put = (step: string, what: string): void => void (what !== '' && steps.push({ step, what }));
-  put('Mute', list([...out, ...into]));
-  put('Phantom off', list(out.filter(({ line }) => phantom(plan, line))));
-  for (const l of out) put('Unplug', list([l]));
+  put(says.mute, list([...out, ...into]));
+  put(says.phantomOff, list(out.filter(({ line }) => phantom(plan, line))));
+  for (const l of out) put(says.unplug, list([l]));
   const free = out.flatMap(({ line }) =>
     boxesOf(plan, line).map((id) => ({ model: plan.devices[id].model, from: line }))
   );
@@ -41,16 +42,16 @@ function stepsOf(
     for (const id of boxesOf(plan, line)) {
       const device = plan.devices[id];
       const at = free.findIndex((f) => f.model === device.model);
-      const set = settingsText(device) || 'as it comes';
+      const set = settingsText(device) || says.asItComes;
       if (at >= 0) {
         const [{ from }] = free.splice(at, 1);
-        put('Move', `${modelName(device.model)} from ${nameOf(from)} to ${tag} ${nameOf(line)}, set to: ${set}`);
-      } else put('Bring', `${modelName(device.model)} for ${tag} ${nameOf(line)}, set to: ${set}`);
+        put(says.move, says.fromToSetTo(modelName(device.model), nameOf(from), tag, nameOf(line), set));
+      } else put(says.bring, says.forSetTo(modelName(device.model), tag, nameOf(line), set));
     }
   }
-  for (const l of into) put('Plug', list([l]));
-  put('Phantom on', list(into.filter(({ line }) => phantom(plan, line))));
-  put('Unmute', into.length > 0 ? `${list(into)}, one after the other, gain from the least` : '');
+  for (const l of into) put(says.plug, list([l]));
+  put(says.phantomOn, list(into.filter(({ line }) => phantom(plan, line))));
+  put(says.unmute, into.length > 0 ? says.oneAfterTheOtherGainFrom(list(into)) : '');
   return steps;
 }
 
@@ -67,15 +68,15 @@ export function changeoverSheet({ plan }: PaperInput): Sheet {
   }));
   return {
     id: 'changeover',
-    title: 'Changeovers',
+    title: says.changeovers,
     note:
       acts.length < 2
-        ? 'No two acts are named: give lines an act (I on the board), and what changes between them stands here.'
-        : `Lines of no act stay as they are. Nothing is plugged or unplugged before its channel is muted.${plan.policy.outdoors ? ` ${CAUTION_TEXTS.outdoors}` : ''}`,
+        ? says.noTwoActsAreNamedGive
+        : says.linesOfNoActStayAs(plan.policy.outdoors ? ` ${CAUTION_TEXTS.outdoors}` : ''),
     columns: [
       { head: '', wide: 5, align: 'right' },
-      { head: 'Step', wide: 15 },
-      { head: 'What', wide: 74 },
+      { head: says.step, wide: 15 },
+      { head: says.what, wide: 74 },
       { head: '', wide: 6 }
     ],
     groups

@@ -1,3 +1,4 @@
+import { sheets as says } from '../words/sheets';
 import { expectedOf } from '../linecheck/expected';
 import { formatNumber } from '../units/format';
 import { inputText, nameOf } from '../words/paper';
@@ -9,16 +10,16 @@ export function gainSheet({ plan, reports }: PaperInput): Sheet {
   const rows = linesOf(plan).filter(({ line }) => typeof reports.get(line.id)?.gain === 'number');
   return {
     id: 'gain',
-    title: 'Gains to expect',
-    note: 'Start at the least gain; set it at the loudest playing. From and to follow the spread of the class, ±3 dB where a level was set.',
+    title: says.gainsToExpect,
+    note: says.startAtTheLeastGainSet,
     columns: [
-      { head: 'Ch', wide: 6, align: 'right' },
-      { head: 'Line', wide: 24 },
-      { head: 'Input', wide: 26 },
-      { head: 'Gain', wide: 10, align: 'right' },
+      { head: says.ch, wide: 6, align: 'right' },
+      { head: says.line, wide: 24 },
+      { head: says.input, wide: 26 },
+      { head: says.gain, wide: 10, align: 'right' },
       { head: 'from', wide: 8, align: 'right' },
       { head: 'to', wide: 8, align: 'right' },
-      { head: 'Peaks arrive at', wide: 18, align: 'right' }
+      { head: says.peaksArriveAt, wide: 18, align: 'right' }
     ],
     groups: grouped(
       rows,

@@ -1,3 +1,4 @@
+import { sheets as says } from '../words/sheets';
 import { resolve } from '../plan/resolved';
 import { leadKey, type Part, partsByLine, usedOf } from '../advise/stock';
 import type { Kit, KitItem } from '../kit/schema';
@@ -47,23 +48,23 @@ function packed(kit: Kit, used: ReadonlyMap<string, number>): Packed[] {
       const use = used.get(id) ?? 0;
       const spare = Math.min(item.count - use, wanted.get(part.what) ?? 0);
       wanted.set(part.what, (wanted.get(part.what) ?? 0) - spare);
-      return { key: id, case: item.place || 'No case given', what: partName(part), name: item.name, use, spare };
+      return { key: id, case: item.place || says.noCaseGiven, what: partName(part), name: item.name, use, spare };
     })
     .filter((p) => p.use + p.spare > 0);
 }
 
 const COLUMNS = [
   { head: '', wide: 6 },
-  { head: 'Count', wide: 13, align: 'right' },
-  { head: 'What', wide: 45 },
-  { head: 'Called', wide: 22 },
-  { head: 'Spare', wide: 14, align: 'right' }
+  { head: says.count, wide: 13, align: 'right' },
+  { head: says.what, wide: 45 },
+  { head: says.called, wide: 22 },
+  { head: says.spare, wide: 14, align: 'right' }
 ] as const;
 const BOX = '☐';
 
 export function packingSheet({ plan, kit }: PaperInput): Sheet {
-  const base = { id: 'packing', title: 'Packing', columns: COLUMNS } as const;
-  if (!kit) return { ...base, note: 'No kit is set: everything the plan takes.', groups: [anything(plan)] };
+  const base = { id: 'packing', title: says.packing, columns: COLUMNS } as const;
+  if (!kit) return { ...base, note: says.noKitIsSetEverythingThe, groups: [anything(plan)] };
   const { used, short } = usedOf(plan, kit);
   const groups = grouped(
     packed(kit, used).sort((a, b) => (a.case < b.case ? -1 : a.case > b.case ? 1 : a.what < b.what ? -1 : 1)),
@@ -74,7 +75,7 @@ export function packingSheet({ plan, kit }: PaperInput): Sheet {
     })
   );
   const missing: Group = {
-    name: 'To be had from elsewhere',
+    name: says.toBeHadFromElsewhere,
     rows: short.map(({ part, count }) => ({
       key: `${part.what} ${part.metres}`,
       cells: [BOX, String(count), partName(part), '', '']
@@ -82,7 +83,7 @@ export function packingSheet({ plan, kit }: PaperInput): Sheet {
   };
   return {
     ...base,
-    note: 'Spares are counted in: one box of each kind, one lead in eight, as many batteries again.',
+    note: says.sparesAreCountedInOneBox,
     groups: missing.rows.length > 0 ? [missing, ...groups] : groups
   };
 }
@@ -95,7 +96,7 @@ function anything(plan: PaperInput['plan']): Group {
     counts.set(name, (counts.get(name) ?? 0) + 1);
   }
   return {
-    name: 'All of it',
+    name: says.allOfIt,
     rows: [...counts]
       .sort(([a], [b]) => (a < b ? -1 : 1))
       .map(([what, count]) => ({ key: what, cells: [BOX, String(count), what, '', ''] }))

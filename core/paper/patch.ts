@@ -1,3 +1,4 @@
+import { sheets as says } from '../words/sheets';
 import { resolve } from '../plan/resolved';
 import { choicesOf, givesPhantom, modelOf, DeviceSettings, wantsPhantom } from '../gear/catalogue';
 import { branchOf } from '../plan/branch';
@@ -17,12 +18,12 @@ export const linesOf = (plan: Plan): { line: Line; tag: string }[] =>
 /** What a line comes into: its desk, camera or amp; what has none stands for itself. */
 export const hostOf = (plan: Plan, line: Line): string => {
   const { host } = plan.devices[line.id];
-  return host ? (plan.hosts[host]?.name ?? host) : 'Standing for themselves';
+  return host ? (plan.hosts[host]?.name ?? host) : says.standingForThemselves;
 };
 /** Where a line begins: what was written down, else the supply of its source. */
 export const placeOf = (plan: Plan, line: Line): string => {
   const { supply } = plan.devices[line.devices[0]];
-  return line.info?.place || (supply ? plan.supplies[supply].name : 'No place given');
+  return line.info?.place || (supply ? plan.supplies[supply].name : says.noPlaceGiven);
 };
 
 function patchRow(plan: Plan, { line, tag }: { line: Line; tag: string }): Row {
@@ -47,20 +48,20 @@ function patchRow(plan: Plan, { line, tag }: { line: Line; tag: string }): Row {
   };
 }
 const PATCH_COLUMNS = [
-  { head: 'Ch', wide: 5, align: 'right' },
-  { head: 'Line', wide: 16 },
-  { head: 'From', wide: 18 },
-  { head: 'Lead', wide: 14 },
-  { head: 'Box', wide: 17 },
-  { head: 'Run', wide: 14 },
-  { head: 'Into', wide: 13 },
+  { head: says.ch, wide: 5, align: 'right' },
+  { head: says.line, wide: 16 },
+  { head: says.from, wide: 18 },
+  { head: says.lead, wide: 14 },
+  { head: says.box, wide: 17 },
+  { head: says.run, wide: 14 },
+  { head: says.into, wide: 13 },
   { head: '48 V', wide: 6 }
 ] as const;
 
 export const patchSheet = ({ plan }: PaperInput): Sheet => ({
   id: 'patch',
-  title: 'Patch by channel',
-  note: 'Desk muted and phantom off until everything is plugged in.',
+  title: says.patchByChannel,
+  note: says.deskMutedAndPhantomOffUntil,
   columns: PATCH_COLUMNS,
   groups: grouped(
     linesOf(plan),
@@ -71,8 +72,8 @@ export const patchSheet = ({ plan }: PaperInput): Sheet => ({
 
 export const placesSheet = ({ plan }: PaperInput): Sheet => ({
   id: 'places',
-  title: 'Patch by place',
-  note: 'What is laid and plugged at each place of the stage.',
+  title: says.patchByPlace,
+  note: says.whatIsLaidAndPluggedAt,
   columns: PATCH_COLUMNS,
   groups: grouped(
     [...linesOf(plan)].sort((a, b) => (placeOf(plan, a.line) < placeOf(plan, b.line) ? -1 : 1)),
@@ -119,7 +120,7 @@ export function cardsOf({ plan }: Pick<PaperInput, 'plan'>): Card[] {
           }),
           knobs:
             'gain' in model.params
-              ? [{ name: 'Gain', value: `${formatNumber(read.value('gain'), 0, true)}\u202FdB` }]
+              ? [{ name: says.gain, value: `${formatNumber(read.value('gain'), 0, true)}\u202FdB` }]
               : []
         }
       ];
@@ -129,20 +130,20 @@ export function cardsOf({ plan }: Pick<PaperInput, 'plan'>): Card[] {
 
 export const boxesSheet = (input: PaperInput): Sheet => ({
   id: 'boxes',
-  title: 'Boxes and how they are set',
-  note: 'Polarity normal and switches as they come where nothing is written.',
+  title: says.boxesAndHowTheyAreSet,
+  note: says.polarityNormalAndSwitchesAsThey,
   columns: [
-    { head: 'Ch', wide: 6, align: 'right' },
-    { head: 'Line', wide: 22 },
-    { head: 'Box', wide: 26 },
-    { head: 'Set to', wide: 46 }
+    { head: says.ch, wide: 6, align: 'right' },
+    { head: says.line, wide: 22 },
+    { head: says.box, wide: 26 },
+    { head: says.setTo, wide: 46 }
   ],
   groups: grouped(
     cardsOf(input),
     (c) => c.place,
     (c) => ({
       key: c.device,
-      cells: [c.tag, c.name, c.model, settingsText(input.plan.devices[c.device]) || 'as it comes']
+      cells: [c.tag, c.name, c.model, settingsText(input.plan.devices[c.device]) || says.asItComes]
     })
   )
 });
@@ -154,18 +155,18 @@ export function phantomSheet({ plan, reports }: PaperInput): Sheet {
     const host = Object.values(plan.hosts).find((h) => h.name === g.name);
     const sum = g.rows.reduce((total, r) => total + (reports.get(r.key)?.phantomAmpere ?? 0), 0);
     const most = host?.phantomMost;
-    return { ...g, name: `${g.name}: ${mA(sum)}${most === undefined ? ' in all' : ` of ${mA(most)}`}` };
+    return { ...g, name: `${g.name}: ${mA(sum)}${most === undefined ? says.inAll2 : ` of ${mA(most)}`}` };
   };
   return {
     id: 'phantom',
-    title: 'Phantom',
-    note: 'Switched only with the channel muted, and after everything is plugged in.',
+    title: says.phantom,
+    note: says.switchedOnlyWithTheChannelMuted,
     columns: [
-      { head: 'Ch', wide: 8, align: 'right' },
-      { head: 'Line', wide: 26 },
+      { head: says.ch, wide: 8, align: 'right' },
+      { head: says.line, wide: 26 },
       { head: '48 V', wide: 10 },
-      { head: 'For', wide: 36 },
-      { head: 'Draws', wide: 20, align: 'right' }
+      { head: says.for, wide: 36 },
+      { head: says.draws, wide: 20, align: 'right' }
     ],
     groups: grouped(
       rows,

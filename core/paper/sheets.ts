@@ -1,3 +1,4 @@
+import { sheets as says } from '../words/sheets';
 import { boxesSheet, patchSheet, phantomSheet, placesSheet } from './patch';
 import { cablesSheet } from './cables';
 import { changeoverSheet } from './changeover';
@@ -8,15 +9,15 @@ import type { PaperInput, Sheet, SheetId } from './types';
 
 /** Every sheet with its name, which is its tab, and what makes it. */
 const SHEETS: Readonly<Record<SheetId, readonly [name: string, make: (input: PaperInput) => Sheet]>> = {
-  patch: ['Patch', patchSheet],
-  places: ['Places', placesSheet],
-  boxes: ['Settings', boxesSheet],
-  phantom: ['Phantom', phantomSheet],
-  gain: ['Gains', gainSheet],
-  cables: ['Cables', cablesSheet],
-  small: ['Small things', smallSheet],
-  packing: ['Packing', packingSheet],
-  changeover: ['Changeovers', changeoverSheet]
+  patch: [says.patch, patchSheet],
+  places: [says.places, placesSheet],
+  boxes: [says.settings, boxesSheet],
+  phantom: [says.phantom, phantomSheet],
+  gain: [says.gains, gainSheet],
+  cables: [says.cables, cablesSheet],
+  small: [says.smallThings, smallSheet],
+  packing: [says.packing, packingSheet],
+  changeover: [says.changeovers, changeoverSheet]
 };
 
 export const sheetName = (id: SheetId): string => SHEETS[id][0];

@@ -1,3 +1,4 @@
+import { sheets as says } from '../words/sheets';
 import { modelOf } from '../gear/catalogue';
 import { settingsAt } from '../plan/devices';
 import type { Plan } from '../plan/schema';
@@ -43,11 +44,11 @@ function tallies(plan: Plan): { adapters: Tally; batteries: Tally } {
       const { model } = plan.devices[id];
       if (modelOf(model).family === 'joint') adapters.add(modelName(model), tag, id);
       const read = settingsAt(plan, id);
-      if (read.feed === 'battery') batteries.add(`Battery of the ${modelName(model)}`, tag, id);
+      if (read.feed === 'battery') batteries.add(says.batteryOfThe(modelName(model)), tag, id);
     }
     for (const id of line.cables) {
       const { couplers } = plan.cables[id];
-      if (couplers) adapters.add('Coupler', tag, id, couplers);
+      if (couplers) adapters.add(says.coupler, tag, id, couplers);
     }
   }
   return { adapters, batteries };
@@ -57,19 +58,19 @@ export function smallSheet({ plan }: PaperInput): Sheet {
   const { adapters, batteries } = tallies(plan);
   const groups: Group[] = [
     // One of each kind is lost on the way; a battery is changed before the show and once after.
-    { name: 'Adapters and couplers', rows: adapters.rows(() => 1) },
-    { name: 'Batteries, a fresh one before the show', rows: batteries.rows((count) => count) }
+    { name: says.adaptersAndCouplers, rows: adapters.rows(() => 1) },
+    { name: says.batteriesAFreshOneBeforeThe, rows: batteries.rows((count) => count) }
   ];
   return {
     id: 'small',
-    title: 'Adapters and batteries',
-    note: 'Spares are counted in: one adapter of each kind, as many batteries again.',
+    title: says.adaptersAndBatteries,
+    note: says.sparesAreCountedInOneAdapter,
     columns: [
       { head: '', wide: 6 },
-      { head: 'Count', wide: 13, align: 'right' },
-      { head: 'What', wide: 41 },
-      { head: 'For lines', wide: 28 },
-      { head: 'Spare', wide: 12, align: 'right' }
+      { head: says.count, wide: 13, align: 'right' },
+      { head: says.what, wide: 41 },
+      { head: says.forLines, wide: 28 },
+      { head: says.spare, wide: 12, align: 'right' }
     ],
     groups: groups.filter((g) => g.rows.length > 0)
   };

@@ -1,3 +1,4 @@
+import { forget } from '../plan/resolved';
 // Tests: small plans for the tests of the core. Not part of the program.
 import { blankPlan } from '../plan/blank';
 import { type Line, traceLines } from '../plan/lines';
@@ -41,6 +42,7 @@ export function show(...lines: readonly [text: string, info?: Partial<LineInfo>]
 
 /** Plugs a second load into the thru of a plan's box; it is called `amp`. */
 export function addThru(plan: Plan, load: DeviceSpec = device('instrument-in'), box = 'mid'): void {
+  forget(plan);
   plan.devices.amp = { model: load.model, settings: load.settings };
   plan.cables.thru = {
     kind: 'instrument',

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { pages as says } from '$core/words/screen/pages';
   import { goto, invalidate } from '$app/navigation';
   import { SEVERITIES } from '$core/judge/types';
   import { SEVERITY_NAMES } from '$core/words/names';
@@ -52,17 +54,17 @@
 
   async function copy(id: string): Promise<void> {
     const made = await change<{ name: string }>('POST', `/api/shows/${id}/copy`);
-    if (made) toast(`Made “${made.name}”.`);
+    if (made) toast(says.made(made.name));
     await refresh();
   }
 
   async function remove(id: string, name: string): Promise<void> {
     if (!(await change('DELETE', `/api/shows/${id}`))) return;
     await refresh();
-    toast(`Deleted “${name}”.`, {
+    toast(says.deleted(name), {
       duration: 15_000,
       action: {
-        label: 'Undo',
+        label: says.undo,
         onClick: async () => {
           if (await change('POST', `/api/shows/${id}/restore`)) await refresh();
         }
@@ -82,43 +84,43 @@
       const body: unknown = JSON.parse(await file.text());
       const sent = await send<{ name: string }>('POST', '/api/import', body);
       if (sent.ok) {
-        toast(`Imported “${sent.answer.name}”.`);
+        toast(says.imported(sent.answer.name));
         await refresh();
       } else if (sent.faults) faults = { file: file.name, lines: sent.faults };
       else toast.error(sent.message);
     } catch {
-      faults = { file: file.name, lines: ['It is not JSON: this reads plan files that were exported here.'] };
+      faults = { file: file.name, lines: [says.itIsNotJsonThisReads] };
     }
     if (picker) picker.value = '';
   }
 </script>
 
-<svelte:head><title>Shows · Guanxi</title></svelte:head>
+<svelte:head><title>{says.showsGuanxi}</title></svelte:head>
 <Header />
 
 <main class="mx-auto max-w-[980px] px-5 py-6 max-sm:px-3.5">
   <div class="flex flex-wrap items-end justify-between gap-3 pb-3">
     <div>
-      <h1 class="text-[1.6em] leading-tight font-bold">Shows</h1>
-      <p class="text-quiet">Every line of a show, judged before load-in.</p>
+      <h1 class="text-[1.6em] leading-tight font-bold">{says.shows}</h1>
+      <p class="text-quiet">{says.everyLineOfAShowJudged}</p>
     </div>
     {#if data.mayChange}
       <form class="flex gap-2 max-sm:w-full" onsubmit={create}>
         <input
           class="input w-56 max-sm:w-full"
-          placeholder="Name of a new show"
-          aria-label="Name of a new show"
+          placeholder={says.nameOfANewShow}
+          aria-label={says.nameOfANewShow}
           maxlength="80"
           bind:value={newName}
         />
-        <button class="btn btn-primary" disabled={busy || newName.trim() === ''}>Create</button>
-        <button type="button" class="btn btn-outline btn-primary" onclick={() => picker?.click()}>Import</button>
+        <button class="btn btn-primary" disabled={busy || newName.trim() === ''}>{says.create}</button>
+        <button type="button" class="btn btn-outline btn-primary" onclick={() => picker?.click()}>{says.import}</button>
         <input
           bind:this={picker}
           type="file"
           accept="application/json,.json"
           class="hidden"
-          aria-label="Plan file"
+          aria-label={says.planFile}
           onchange={(event) => importFile(event.currentTarget.files?.[0])}
         />
       </form>
@@ -127,17 +129,17 @@
 
   {#if faults}
     <section class="mb-4 rounded-[9px] border border-error bg-card px-4 py-3" role="alert">
-      <p class="font-semibold">Nothing was imported from {faults.file}.</p>
+      <p class="font-semibold">{says.nothingWasImportedFrom(faults.file)}</p>
       <ul class="num text-[0.9em]">
         {#each faults.lines as line, k (k)}<li>{line}</li>{/each}
       </ul>
-      <button type="button" class="mt-1 text-primary underline" onclick={() => (faults = null)}>Close</button>
+      <button type="button" class="mt-1 text-primary underline" onclick={() => (faults = null)}>{says.close}</button>
     </section>
   {/if}
 
   {#if data.shows.length === 0}
     <p class="border-t border-base-300 py-14 text-center text-quiet">
-      No shows. Name one above, or import a plan file.
+      {says.noShowsNameOneAboveOr}
     </p>
   {/if}
   <ul class="border-t border-base-300">
@@ -149,39 +151,39 @@
             ><Mark severity={worst} size={17} /><span class="truncate">{show.name}</span></span
           >
           <span class="flex flex-wrap items-center gap-x-4 gap-y-0.5 pt-1 pl-[27px]">
-            <span class="text-quiet">{show.lines} {show.lines === 1 ? 'line' : 'lines'}</span>
+            <span class="text-quiet">{show.lines} {counted.line(show.lines)}</span>
             {#each SEVERITIES as severity (severity)}
               {#if show.counts[severity] > 0}
                 <span class="flex items-center gap-1.5"
                   ><Mark {severity} size={13} />{show.counts[severity]}
-                  {severity === 'care' ? 'with care' : SEVERITY_NAMES[severity]}</span
+                  {severity === 'care' ? says.withCare : SEVERITY_NAMES[severity]}</span
                 >
               {/if}
             {/each}
-            <span class="text-quiet">changed {dateTime(show.changedAt)}</span>
+            <span class="text-quiet">{says.changed(dateTime(show.changedAt))}</span>
           </span>
         </a>
         <div class="flex gap-x-4 text-quiet max-sm:col-span-2 max-sm:pl-[27px]">
           {#if data.mayChange}
             <button type="button" class="py-1 hover:text-base-content" onclick={() => share(show.id, show.name)}
-              >Share<span class="sr-only"> {show.name}</span></button
+              >{says.share}<span class="sr-only"> {show.name}</span></button
             >
             <button
               type="button"
               class="py-1 hover:text-base-content"
               onclick={() => (renaming = { id: show.id, name: show.name })}
-              >Rename<span class="sr-only"> {show.name}</span></button
+              >{says.rename}<span class="sr-only"> {show.name}</span></button
             >
             <button type="button" class="py-1 hover:text-base-content" onclick={() => copy(show.id)}
-              >Duplicate<span class="sr-only"> {show.name}</span></button
+              >{says.duplicate}<span class="sr-only"> {show.name}</span></button
             >
           {/if}
           <a class="py-1 hover:text-base-content" href="/api/shows/{show.id}/plan" download
-            >Export<span class="sr-only"> {show.name}</span></a
+            >{says.export}<span class="sr-only"> {show.name}</span></a
           >
           {#if data.mayChange}
             <button type="button" class="py-1 hover:text-error" onclick={() => remove(show.id, show.name)}
-              >Delete<span class="sr-only"> {show.name}</span></button
+              >{says.delete}<span class="sr-only"> {show.name}</span></button
             >
           {/if}
         </div>
@@ -190,37 +192,35 @@
   </ul>
   {#if data.shows.length > 0}
     <p class="py-4 text-quiet">
-      <a class="underline hover:text-base-content" href="/api/export" download>Export everything as one open file</a>
+      <a class="underline hover:text-base-content" href="/api/export" download>{says.exportEverythingAsOneOpenFile}</a>
     </p>
   {/if}
   {#if data.open}
     <p class="text-quiet">
-      Everybody at this machine is in without a password, and nothing outside it reaches it.
-      <a class="underline hover:text-base-content" href="/crew">Accounts for a crew</a>
+      {says.everybodyAtThisMachineIsIn}
+      <a class="underline hover:text-base-content" href="/crew">{says.accountsForACrew}</a>
     </p>
   {/if}
 </main>
 
 {#if shared}
   <LinkDialog
-    title="A link to {shared.name}"
+    title={says.aLinkTo(shared.name)}
     path={shared.path}
     origin={data.origin}
     originForOthers={data.originForOthers}
     onclose={() => (shared = null)}
   >
-    Whoever has this link may look at this show and change nothing. It is told this once; under <a
-      href="/crew"
-      class="underline">Crew</a
-    > it can be taken back.
+    {says.whoeverHasThisLinkMayLook} <a href="/crew" class="underline">{says.crew}</a>
+    {says.itCanBeTakenBack}
   </LinkDialog>
 {/if}
 
 {#if renaming}
-  <Dialog title="Rename the show" onclose={() => (renaming = null)}>
+  <Dialog title={says.renameTheShow} onclose={() => (renaming = null)}>
     <form class="flex gap-2" onsubmit={rename}>
-      <input class="input w-full" aria-label="Name" maxlength="80" bind:value={renaming.name} />
-      <button class="btn btn-primary" disabled={renaming.name.trim() === ''}>Rename</button>
+      <input class="input w-full" aria-label={says.name} maxlength="80" bind:value={renaming.name} />
+      <button class="btn btn-primary" disabled={renaming.name.trim() === ''}>{says.rename}</button>
     </form>
   </Dialog>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { crew as says } from '$core/words/screen/crew';
   import { invalidate } from '$app/navigation';
   import { dateTime } from '$lib/ui/when';
   import { send } from '$lib/ui/send';
@@ -44,9 +45,9 @@
     const answer = await change<{ token: string }>('POST', '/api/crew/invites', { role });
     if (answer)
       made = {
-        title: `An invitation: ${ROLE_NAMES[role].toLowerCase()}`,
+        title: says.anInvitation(ROLE_NAMES[role].toLowerCase()),
         path: `/invite/${answer.token}`,
-        text: 'Good for one person and one week. It is told this once; here it can be taken back.'
+        text: says.goodForOnePersonAndOne
       };
   }
   /** The first account is made through an invitation like any other. */
@@ -58,14 +59,14 @@
     const answer = await change<{ code: string }>('POST', '/api/auth/device-code/make', {});
     if (answer)
       made = {
-        title: 'Add a device',
+        title: says.addADevice,
         path: `/join/${answer.code}`,
-        text: 'Scan this with your phone. Good once, for ten minutes: whoever scans it is you.'
+        text: says.scanThisWithYourPhoneGood
       };
   }
   async function remove(id: string, name: string): Promise<void> {
     leaving = null;
-    if (await change('DELETE', `/api/crew/people/${id}`)) toast(`${name} is no longer in the crew.`);
+    if (await change('DELETE', `/api/crew/people/${id}`)) toast(says.isNoLongerInTheCrew(name));
   }
   async function signOut(): Promise<void> {
     await send('POST', '/api/auth/sign-out', {});
@@ -87,31 +88,29 @@
 
 <main class="mx-auto max-w-[980px] px-5 py-6 max-sm:px-3.5">
   <h1 class="text-[1.6em] leading-tight font-bold">{data.crew.name}</h1>
-  <p class="text-quiet">Who belongs to the crew, with what they are signed in, and what strangers may look at.</p>
+  <p class="text-quiet">{says.whoBelongsToTheCrewWith}</p>
 
   {#if data.me.name === null}
     <section class="mt-6 max-w-[62ch] border-l-2 border-primary pl-4">
-      <h2 class="text-[1.15em] font-bold">No accounts yet</h2>
+      <h2 class="text-[1.15em] font-bold">{says.noAccountsYet}</h2>
       <p class="pt-1">
-        Everybody at this machine is in without a password, and nothing outside it reaches it. With a first account this
-        changes: everyone signs in, and the server may serve the network, so that phones can join by a code and others
-        by an invitation.
+        {says.everybodyAtThisMachineIsIn}
       </p>
-      <p class="pt-1">What has been planned so far goes over to the first account.</p>
+      <p class="pt-1">{says.whatHasBeenPlannedSoFar}</p>
       <button type="button" class="btn mt-3 h-12 btn-primary" disabled={busy} onclick={begin}
-        >Make the first account</button
+        >{says.makeTheFirstAccount}</button
       >
     </section>
   {:else}
     <div class="mt-5 grid gap-x-10 gap-y-7 md:grid-cols-[1.25fr_1fr]">
       <section aria-labelledby="people">
-        <h2 id="people" class="border-b border-base-300 pb-1.5 font-bold">People</h2>
+        <h2 id="people" class="border-b border-base-300 pb-1.5 font-bold">{says.people}</h2>
         <ul>
           {#each data.people as person (person.id)}
             <li class="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-base-300 py-1.5">
               <span class="min-w-0 flex-1">
                 <span class="block truncate font-semibold"
-                  >{person.name}{#if person.id === data.me.id}<span class="font-normal text-quiet">, you</span
+                  >{person.name}{#if person.id === data.me.id}<span class="font-normal text-quiet">{says.you}</span
                     >{/if}</span
                 >
                 {#if person.email}<span class="block truncate text-[0.93em] text-quiet">{person.email}</span>{/if}
@@ -119,7 +118,7 @@
               {#if owner}
                 <select
                   class="select w-32"
-                  aria-label="What {person.name} may do"
+                  aria-label={says.whatMayDo(person.name)}
                   value={person.role}
                   disabled={busy}
                   onchange={async (event) => {
@@ -136,15 +135,16 @@
                     class="py-2 font-semibold text-error"
                     disabled={busy}
                     onclick={() => remove(person.id, person.name)}
-                    >Yes, remove<span class="sr-only"> {person.name}</span></button
+                    >{says.yesRemove}<span class="sr-only"> {person.name}</span></button
                   >
-                  <button type="button" class="py-2 text-quiet" onclick={() => (leaving = null)}>Keep</button>
+                  <button type="button" class="py-2 text-quiet" onclick={() => (leaving = null)}>{says.keep}</button>
                 {:else}
                   <button
                     type="button"
                     class="py-2 text-quiet hover:text-error"
                     disabled={busy}
-                    onclick={() => (leaving = person.id)}>Remove<span class="sr-only"> {person.name}</span></button
+                    onclick={() => (leaving = person.id)}
+                    >{says.remove}<span class="sr-only"> {person.name}</span></button
                   >
                 {/if}
               {:else}
@@ -154,7 +154,7 @@
           {/each}
         </ul>
         {#if owner}
-          <p class="pt-3 font-semibold">Invite somebody</p>
+          <p class="pt-3 font-semibold">{says.inviteSomebody}</p>
           <div class="flex flex-wrap gap-2 pt-1.5">
             {#each ROLES as role (role)}
               <button
@@ -162,7 +162,8 @@
                 class="btn btn-outline"
                 disabled={busy}
                 title={ROLE_SAYS[role]}
-                onclick={() => invite(role)}>{role === 'reader' ? 'A' : 'An'} {ROLE_NAMES[role].toLowerCase()}</button
+                onclick={() => invite(role)}
+                >{role === 'reader' ? says.a : says.an} {ROLE_NAMES[role].toLowerCase()}</button
               >
             {/each}
           </div>
@@ -174,15 +175,17 @@
               {#each data.invites as one (one.id)}
                 <li class="flex min-h-10 items-center gap-3 text-[0.93em]">
                   <span class="flex-1"
-                    >Open invitation: {ROLE_NAMES[one.role].toLowerCase()}{one.by ? `, by ${one.by}` : ''}, until {dateTime(
-                      one.expiresAt
+                    >{says.openInvitationUntil(
+                      ROLE_NAMES[one.role].toLowerCase(),
+                      one.by ? says.by(one.by) : '',
+                      dateTime(one.expiresAt)
                     )}</span
                   >
                   <button
                     type="button"
                     class="py-2 text-quiet hover:text-error"
                     disabled={busy}
-                    onclick={() => change('DELETE', `/api/crew/invites/${one.id}`)}>Take back</button
+                    onclick={() => change('DELETE', `/api/crew/invites/${one.id}`)}>{says.takeBack}</button
                   >
                 </li>
               {/each}
@@ -192,16 +195,16 @@
       </section>
 
       <section aria-labelledby="devices">
-        <h2 id="devices" class="border-b border-base-300 pb-1.5 font-bold">Your devices</h2>
+        <h2 id="devices" class="border-b border-base-300 pb-1.5 font-bold">{says.yourDevices}</h2>
         <ul>
           {#each data.devices as device (device.id)}
             <li class="flex min-h-12 items-center gap-3 border-b border-base-300 py-1.5">
               <span class="min-w-0 flex-1">
                 <span class="block truncate font-semibold"
-                  >{deviceName(device.agent)}{#if device.here}<span class="font-normal text-quiet">, this one</span
+                  >{deviceName(device.agent)}{#if device.here}<span class="font-normal text-quiet">{says.thisOne}</span
                     >{/if}</span
                 >
-                <span class="block text-[0.93em] text-quiet">signed in or used {dateTime(device.at)}</span>
+                <span class="block text-[0.93em] text-quiet">{says.signedInOrUsed(dateTime(device.at))}</span>
               </span>
               {#if !device.here}
                 <button
@@ -209,73 +212,77 @@
                   class="py-2 text-quiet hover:text-error"
                   disabled={busy}
                   onclick={() => change('DELETE', `/api/crew/devices/${device.id}`)}
-                  >End<span class="sr-only"> {deviceName(device.agent)}</span></button
+                  >{says.end}<span class="sr-only"> {deviceName(device.agent)}</span></button
                 >
               {/if}
             </li>
           {/each}
         </ul>
         <div class="flex flex-wrap gap-2 pt-3">
-          <button type="button" class="btn btn-primary" disabled={busy} onclick={addDevice}>Add a device</button>
+          <button type="button" class="btn btn-primary" disabled={busy} onclick={addDevice}>{says.addADevice}</button>
           {#if data.devices.length > 1}
             <button
               type="button"
               class="btn btn-outline"
               disabled={busy}
-              onclick={() => change('DELETE', '/api/crew/devices/others')}>End all others</button
+              onclick={() => change('DELETE', '/api/crew/devices/others')}>{says.endAllOthers}</button
             >
           {/if}
-          <button type="button" class="btn btn-outline" onclick={signOut}>Sign out</button>
+          <button type="button" class="btn btn-outline" onclick={signOut}>{says.signOut}</button>
         </div>
       </section>
 
       {#if atLeast(data.me.rank, 'engineer')}
         <section aria-labelledby="links">
-          <h2 id="links" class="border-b border-base-300 pb-1.5 font-bold">Links to shows</h2>
+          <h2 id="links" class="border-b border-base-300 pb-1.5 font-bold">{says.linksToShows}</h2>
           {#each data.shares as one (one.id)}
             <p class="flex min-h-12 items-center gap-3 border-b border-base-300">
               <span class="min-w-0 flex-1"
                 ><a class="font-semibold hover:underline" href="/show/{one.showId}">{one.show}</a>
-                <span class="text-[0.93em] text-quiet">since {dateTime(one.at)}</span></span
+                <span class="text-[0.93em] text-quiet">{says.since(dateTime(one.at))}</span></span
               >
               <button
                 type="button"
                 class="py-2 text-quiet hover:text-error"
                 disabled={busy}
                 onclick={() => change('DELETE', `/api/crew/shares/${one.id}`)}
-                >Take back<span class="sr-only"> the link to {one.show}</span></button
+                >{says.takeBack}<span class="sr-only"> {says.theLinkTo(one.show)}</span></button
               >
             </p>
           {:else}
-            <p class="pt-2 text-quiet">None. <a class="underline" href="/">Share</a> beside a show makes one.</p>
+            <p class="pt-2 text-quiet">
+              {says.none} <a class="underline" href="/">{says.share}</a>
+              {says.besideAShowMakesOne}
+            </p>
           {/each}
         </section>
       {/if}
 
       <section aria-labelledby="crews">
-        <h2 id="crews" class="border-b border-base-300 pb-1.5 font-bold">This crew and others</h2>
+        <h2 id="crews" class="border-b border-base-300 pb-1.5 font-bold">{says.thisCrewAndOthers}</h2>
         {#if owner}
           <label class="flex items-center gap-3 pt-2.5">
-            <span class="text-quiet">Name</span>
+            <span class="text-quiet">{says.name}</span>
             <input class="input w-full" value={data.crew.name} maxlength="60" onchange={rename} />
           </label>
         {/if}
         {#each data.crews.filter((c) => c.id !== data.crew.id) as other (other.id)}
           <p class="flex min-h-12 items-center gap-3 border-b border-base-300">
             <span class="flex-1 font-semibold">{other.name}</span>
-            <button type="button" class="py-2 underline" disabled={busy} onclick={() => goTo(other.id)}>Go there</button
+            <button type="button" class="py-2 underline" disabled={busy} onclick={() => goTo(other.id)}
+              >{says.goThere}</button
             >
           </p>
         {/each}
         <form class="flex gap-2 pt-2.5" onsubmit={makeCrew}>
           <input
             class="input w-full"
-            placeholder="Name of another crew"
-            aria-label="Name of another crew"
+            placeholder={says.nameOfAnotherCrew}
+            aria-label={says.nameOfAnotherCrew}
             maxlength="60"
             bind:value={newCrew}
           />
-          <button class="btn btn-outline" disabled={busy || newCrew.trim() === ''}>Make it</button>
+          <button class="btn btn-outline" disabled={busy || newCrew.trim() === ''}>{says.makeIt}</button>
         </form>
       </section>
     </div>

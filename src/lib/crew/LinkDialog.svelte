@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { crew as says } from '$core/words/screen/crew';
   import Dialog from '$lib/ui/Dialog.svelte';
   import { type Snippet } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -30,9 +31,9 @@
       // Not there on pages without TLS; the older way still is.
       if (navigator.clipboard) await navigator.clipboard.writeText(link);
       else if (!document.execCommand('copy')) throw new Error();
-      toast('Copied.');
+      toast(says.copied);
     } catch {
-      toast('It is marked: copy it with the keys you always use.');
+      toast(says.itIsMarkedCopyItWith);
     }
   }
 </script>
@@ -41,16 +42,16 @@
   <p>{@render children()}</p>
   {#if originForOthers}
     <div class="mt-3 flex justify-center">
-      <img src={code} alt="The link as a code to scan" class="size-56 rounded-[7px] bg-white" />
+      <img src={code} alt={says.theLinkAsACodeTo} class="size-56 rounded-[7px] bg-white" />
     </div>
   {:else}
     <p class="mt-3 border-l-2 border-warning pl-3">
-      This server answers on this machine only. To let other devices in, start it with
-      <span class="num">HOST=0.0.0.0 npm start</span>.
+      {says.thisServerAnswersOnThisMachine}
+      <span class="num">{says.host0000Npm}</span>.
     </p>
   {/if}
   <div class="mt-3 flex gap-2">
-    <input bind:this={field} class="num input w-full text-[0.85em]" readonly value={link} aria-label="Link" />
-    <button type="button" class="btn btn-primary" onclick={copy}>Copy</button>
+    <input bind:this={field} class="num input w-full text-[0.85em]" readonly value={link} aria-label={says.link} />
+    <button type="button" class="btn btn-primary" onclick={copy}>{says.copy}</button>
   </div>
 </Dialog>

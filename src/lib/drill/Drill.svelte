@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { drill as says } from '$core/words/screen/drill';
   import { resolve } from '$core/plan/resolved';
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
@@ -101,7 +103,7 @@
     if (!api) return;
     const { samples, found } = await api.listen(RATE);
     heard = found;
-    if (!(await play(() => samples))) toast('No sound can be played here; what is in it can be seen.');
+    if (!(await play(() => samples))) toast(says.noSoundCanBePlayedHere);
   }
   async function tell(s: Suspect): Promise<void> {
     if (!api) return;
@@ -134,9 +136,9 @@
   async function share(): Promise<void> {
     try {
       await navigator.clipboard.writeText(location.href);
-      toast('The address of this rig is copied.');
+      toast(says.theAddressOfThisRigIs);
     } catch {
-      toast(`Its address: ${location.href}`);
+      toast(says.itsAddress(location.href));
     }
   }
   const dbu = (v: number): string => `${formatNumber(v)}\u202FdBu`;
@@ -148,13 +150,14 @@
 <main class="mx-auto max-w-[980px] px-5 py-5 max-sm:px-3.5">
   <div class="flex flex-wrap items-end justify-between gap-3">
     <div>
-      <h1 class="text-[1.6em] leading-tight font-bold">Drill</h1>
-      <p class="text-quiet">A rig that is not there, with one fault in it. Find it in as little time as you can.</p>
+      <h1 class="text-[1.6em] leading-tight font-bold">{says.drill}</h1>
+      <p class="text-quiet">{says.aRigThatIsNotThere}</p>
     </div>
     {#if !lesson}
       <div class="flex items-center gap-2">
         <label class="flex items-center gap-2 text-quiet"
-          >Rig <input
+          >{says.rig}
+          <input
             type="number"
             class="num input w-24 input-sm"
             min="1"
@@ -164,16 +167,16 @@
           /></label
         >
         <label class="flex items-center gap-2 text-quiet"
-          >Level
+          >{says.level}
           <select class="select w-20 select-sm" bind:value={level} onchange={() => void begin()}>
             {#each { length: MOST_LEVEL } as _, k (k)}<option value={k + 1}>{k + 1}</option>{/each}
           </select></label
         >
-        <button type="button" class="btn btn-sm" onclick={() => void share()}>Share</button>
+        <button type="button" class="btn btn-sm" onclick={() => void share()}>{says.share}</button>
       </div>
     {/if}
   </div>
-  <nav class="mt-3 flex gap-1.5 overflow-x-auto pb-1" aria-label="Drills">
+  <nav class="mt-3 flex gap-1.5 overflow-x-auto pb-1" aria-label={says.drills}>
     {#each LESSONS as l, k (l.code)}
       <button
         type="button"
@@ -185,28 +188,32 @@
       >
     {/each}
     <button type="button" class="btn min-h-11 btn-sm {lesson ? '' : 'btn-primary'}" onclick={() => choose(null)}
-      >Any rig</button
+      >{says.anyRig}</button
     >
   </nav>
 
   {#if !rig || !line || !view}
-    <p class="py-14 text-center text-quiet" aria-live="polite">Setting up a rig …</p>
+    <p class="py-14 text-center text-quiet" aria-live="polite">{says.settingUpARig}</p>
   {:else}
     <div class="mt-3 grid gap-x-10 gap-y-6 md:grid-cols-[1fr_1fr]">
       <section>
-        <h2 class="text-[1.3em] font-bold">{lesson ? LESSON_TEXTS[lesson].title : `Rig ${seed}, level ${level}`}</h2>
+        <h2 class="text-[1.3em] font-bold">{lesson ? LESSON_TEXTS[lesson].title : says.rigLevel(seed, level)}</h2>
         <p class="pt-1 pb-2 leading-snug">
-          <strong>{line.info?.name}</strong> makes a noise that was not foreseen.
-          {Object.values(rig.plan.supplies)
-            .map((s) => `${s.name} ${formatQuantity('voltage', s.emf, 2)}${s.dimmers ? ', dimmers' : ''}`)
-            .join('; ')}. The desk is on {rig.plan.supplies[rig.plan.hosts.desk.supply ?? '']?.name}.
+          <strong>{line.info?.name}</strong>
+          {says.makesANoiseThatWasNot(
+            Object.values(rig.plan.supplies)
+              .map((s) => `${s.name} ${formatQuantity('voltage', s.emf, 2)}${s.dimmers ? says.dimmers : ''}`)
+              .join('; '),
+            rig.plan.supplies[rig.plan.hosts.desk.supply ?? '']?.name
+          )}
         </p>
         <WayInWords plan={rig.plan} {line} />
         <p class="pt-1 text-quiet">
-          It reads <span class="num text-base-content" data-reads>{dbu(rig.reads)}</span> at the input, weighted by the
-          ear; <span class="num">{dbu(rig.foreseen)}</span> was foreseen.
+          {says.itReads} <span class="num text-base-content" data-reads>{dbu(rig.reads)}</span>
+          {says.atTheInputWeightedByThe} <span class="num">{dbu(rig.foreseen)}</span>
+          {says.wasForeseen}
         </p>
-        <button type="button" class="btn mt-2 min-h-12" onclick={() => void listen()}>Hear it</button>
+        <button type="button" class="btn mt-2 min-h-12" onclick={() => void listen()}>{says.hearIt}</button>
         {#if heard}
           <p class="pt-2 font-semibold" data-heard={heard.heard[0]?.sound}>{heardText(heard)}</p>
           <SoundPicture found={heard} />
@@ -217,34 +224,37 @@
             role="status"
             data-score={end.score.points}
           >
-            <p class="text-[1.3em] font-bold">{end.score.right ? `Found: ${end.score.points} points` : 'Not that'}</p>
+            <p class="text-[1.3em] font-bold">{end.score.right ? says.foundPoints(end.score.points) : says.notThat}</p>
             <p class="pt-1">{name(end.hidden)}</p>
             <p class="pt-1 text-quiet">
-              {asked.length}
-              {asked.length === 1 ? 'test' : 'tests'}, {formatNumber(end.score.minutes, 1)} minutes, by which the evidence
-              had made it {formatNumber(end.score.share * 100)} % likely. By the most telling test each time {end.score
-                .best.asks.length}, {formatNumber(end.score.best.minutes, 1)} minutes: {end.score.best.asks
-                .map((a) => cureOfAsk(a).replace(/[.?]$/, '').toLowerCase())
-                .join('; ')}.
+              {says.minutesByWhichTheEvidenceHad(
+                asked.length,
+                counted.test(asked.length),
+                formatNumber(end.score.minutes, 1),
+                formatNumber(end.score.share * 100),
+                end.score.best.asks.length,
+                formatNumber(end.score.best.minutes, 1),
+                end.score.best.asks.map((a) => cureOfAsk(a).replace(/[.?]$/, '').toLowerCase()).join('; ')
+              )}
             </p>
             {#if lesson}<p class="pt-2 leading-snug">{LESSON_TEXTS[lesson].teaches}</p>{/if}
             <div class="flex gap-2 pt-3">
-              <button type="button" class="btn min-h-12 btn-primary" onclick={next}>Next</button>
-              <button type="button" class="btn min-h-12" onclick={() => void begin()}>Once more</button>
+              <button type="button" class="btn min-h-12 btn-primary" onclick={next}>{says.next}</button>
+              <button type="button" class="btn min-h-12" onclick={() => void begin()}>{says.onceMore}</button>
             </div>
           </div>
         {/if}
         {#if asked.length > 0}
-          <TraceReported title="What came of it, {formatNumber(minutes, 1)} minutes" told={asked} beside={then} />
+          <TraceReported title={says.whatCameOfItMinutes(formatNumber(minutes, 1))} told={asked} beside={then} />
         {/if}
       </section>
       {#if !end}
         <section>
           {#if naming}
             <div class="flex items-baseline justify-between gap-3">
-              <h2 class="text-[1.3em] font-bold">What is it?</h2>
+              <h2 class="text-[1.3em] font-bold">{says.whatIsIt}</h2>
               <button type="button" class="px-2 py-2 text-quiet underline" onclick={() => (naming = false)}
-                >Try more first</button
+                >{says.tryMoreFirst}</button
               >
             </div>
             <ul class="mt-2 grid gap-1.5">
@@ -261,9 +271,9 @@
             </ul>
           {:else}
             <div class="flex items-center justify-between gap-3">
-              <h2 class="text-[1.3em] font-bold">What do you do?</h2>
+              <h2 class="text-[1.3em] font-bold">{says.whatDoYouDo}</h2>
               <button type="button" class="btn min-h-12 btn-primary" onclick={() => (naming = true)}
-                >I know what it is</button
+                >{says.iKnowWhatItIs}</button
               >
             </div>
             <div class="mt-2">
@@ -279,7 +289,7 @@
       {/if}
     </div>
     <details class="mt-5">
-      <summary class="min-h-12 cursor-pointer py-3 font-semibold">Its earths, as planned</summary>
+      <summary class="min-h-12 cursor-pointer py-3 font-semibold">{says.itsEarthsAsPlanned}</summary>
       <GroundMap
         plan={rig.plan}
         map={rig.map}
@@ -295,6 +305,6 @@
 
 {#snippet then(k: number)}
   {#if end}<span class="block text-[0.93em] text-quiet"
-      >then likeliest, {formatNumber(asked[k].after.share * 100)} %: {name(asked[k].after)}</span
+      >{says.thenLikeliest(formatNumber(asked[k].after.share * 100), name(asked[k].after))}</span
     >{/if}
 {/snippet}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { kit as says } from '$core/words/screen/kit';
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import type { Kit, KitItem } from '$core/kit/schema';
   import { CONDITION_NAMES } from '$core/words/names';
@@ -29,11 +30,11 @@
     after: KitItem | null;
   }
   const STATUS = {
-    saved: 'Saved',
-    saving: 'Saving …',
-    retrying: 'Not saved, retrying',
-    'signed-out': 'Not saved: sign in again in another tab',
-    gone: 'Not saved'
+    saved: says.saved,
+    saving: says.saving,
+    retrying: says.notSavedRetrying,
+    'signed-out': says.notSavedSignInAgainIn,
+    gone: says.notSaved
   } as const;
 
   onMount(() => {
@@ -53,15 +54,15 @@
       feed.close();
     };
   });
-  const undo = (): void => void toast(crew.undo() ? 'Undone.' : 'Nothing more there.');
-  const redo = (): void => void toast(crew.redo() ? 'Redone.' : 'Nothing more there.');
+  const undo = (): void => void toast(crew.undo() ? says.undone : says.nothingMoreThere);
+  const redo = (): void => void toast(crew.redo() ? says.redone : says.nothingMoreThere);
 
   async function look(id: string): Promise<void> {
     history = { id, events: null };
     const response = await fetch(`/api/kit/${id}`).catch(() => null);
     if (!response?.ok) {
       history = null;
-      toast.error('The history cannot be reached just now.');
+      toast.error(says.theHistoryCannotBeReachedJust);
       return;
     }
     history = { id, events: ((await response.json()) as { history: Event[] }).history };
@@ -69,20 +70,20 @@
   const stepText = (changes: readonly KitChange[]): string => {
     const [{ from, to }] = changes;
     const what = kitItemName((to ?? from)!);
-    return changes.length > 1 ? `${what} and ${changes.length - 1} more` : what;
+    return changes.length > 1 ? says.andMore(what, changes.length - 1) : what;
   };
   /** What an event changed, field by field. */
   function told({ before, after }: Event): string {
-    if (!before) return `written down, ${after?.count ?? 0} of them`;
-    if (!after) return 'taken out';
+    if (!before) return says.writtenDownOfThem(after?.count ?? 0);
+    if (!after) return says.takenOut;
     const parts: string[] = [];
     if (before.count !== after.count) parts.push(`${before.count} → ${after.count}`);
     if (before.condition !== after.condition)
       parts.push(`${CONDITION_NAMES[before.condition]} → ${CONDITION_NAMES[after.condition]}`);
-    if (before.place !== after.place) parts.push(`moved to ${after.place || 'nowhere in particular'}`);
-    if (before.name !== after.name) parts.push(after.name ? `called ${after.name}` : 'no own name');
-    if (before.note !== after.note) parts.push(after.note ? `note: ${after.note}` : 'note taken out');
-    return parts.join(', ') || 'changed';
+    if (before.place !== after.place) parts.push(says.movedTo(after.place || says.nowhereInParticular));
+    if (before.name !== after.name) parts.push(after.name ? says.called(after.name) : says.noOwnName);
+    if (before.note !== after.note) parts.push(after.note ? `note: ${after.note}` : says.noteTakenOut);
+    return parts.join(', ') || says.changed;
   }
 </script>
 
@@ -92,13 +93,13 @@
       type="button"
       class="text-quiet hover:text-base-content disabled:opacity-40"
       disabled={crew.undoable === 0}
-      onclick={undo}>Undo</button
+      onclick={undo}>{says.undo}</button
     >
     <button
       type="button"
       class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden"
       disabled={crew.redoable === 0}
-      onclick={redo}>Redo</button
+      onclick={redo}>{says.redo}</button
     >
   {/snippet}
 </Header>
@@ -107,12 +108,12 @@
   ondecide={(k, mine) => crew.decide(k, mine)}
 />
 <main class="pb-12">
-  <h1 class="px-5 pt-4 text-[1.35em] font-bold max-sm:px-3.5">The crew’s kit</h1>
+  <h1 class="px-5 pt-4 text-[1.35em] font-bold max-sm:px-3.5">{says.theCrewsKit}</h1>
   <KitTable kit={crew.kit} onchange={(changes) => crew.do(changes)} onhistory={(id) => void look(id)} />
 </main>
 {#if history}
-  <Dialog title="What became of it" onclose={() => (history = null)}>
-    {#if history.events === null}<p class="text-quiet" role="status">Looking it up …</p>
+  <Dialog title={says.whatBecameOfIt} onclose={() => (history = null)}>
+    {#if history.events === null}<p class="text-quiet" role="status">{says.lookingItUp}</p>
     {:else}
       <ol>
         {#each history.events as event, k (k)}
@@ -120,7 +121,7 @@
             <span class="num text-quiet">{event.at.slice(0, 16).replace('T', ' ')}</span>
             {told(event)}{event.by ? `, ${event.by}` : ''}
           </li>
-        {:else}<li class="text-quiet">It came with the first list; nothing was changed since.</li>{/each}
+        {:else}<li class="text-quiet">{says.itCameWithTheFirstList}</li>{/each}
       </ol>
     {/if}
   </Dialog>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { kit as says } from '$core/words/screen/kit';
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import { itemsOf, rowsOf } from '$core/kit/csv';
   import { CONDITIONS, type Condition, type Kit, type KitItem } from '$core/kit/schema';
@@ -77,7 +79,7 @@
   function add(): void {
     const { items, faults: wrong } = readKit(text);
     if (items.length > 0)
-      onchange(adding(kit, items), `add ${items.length === 1 ? kitItemName(items[0]) : `${items.length} kinds`}`);
+      onchange(adding(kit, items), says.add2(items.length === 1 ? kitItemName(items[0]) : `${items.length} kinds`));
     // What was not understood stays in the field.
     faults = wrong.map(kitFaultText);
     text = wrong.map((f) => f.text).join(', ');
@@ -92,7 +94,7 @@
     const after = Object.fromEntries(Object.entries(kit).filter(([id]) => !picked.includes(id)));
     onchange(
       changesTo(kit, after),
-      `take out ${picked.length === 1 ? kitItemName(kit[picked[0]]) : `${picked.length} kinds`}`
+      says.takeOut2(picked.length === 1 ? kitItemName(kit[picked[0]]) : `${picked.length} kinds`)
     );
     chosen.clear();
   }
@@ -100,7 +102,7 @@
     const count = Number(typed.value);
     if (Number.isInteger(count) && count >= 1 && count <= 999) edit([id], { count });
     else {
-      toast.error('A count is a whole number from 1 to 999. To take the row out, select it and press Delete.');
+      toast.error(says.aCountIsAWholeNumber);
       typed.value = String(kit[id].count);
     }
   }
@@ -127,10 +129,8 @@
     const { items, faults: wrong } = itemsOf(data);
     faults = wrong.slice(0, 20).map(rowFaultText);
     if (items.length === 0) return;
-    onchange(adding(kit, items), `add ${items.length} ${items.length === 1 ? 'row' : 'rows'} of a file`);
-    toast(
-      `${items.length} ${items.length === 1 ? 'row' : 'rows'} added${wrong.length > 0 ? `, ${wrong.length} left out` : ''}.`
-    );
+    onchange(adding(kit, items), says.addOfAFile(items.length, counted.row(items.length)));
+    toast(says.added(items.length, counted.row(items.length), wrong.length > 0 ? says.leftOut(wrong.length) : ''));
   }
   const MARK: Readonly<Record<Condition, string>> = {
     works: '',
@@ -148,7 +148,7 @@
     add();
   }}
 >
-  <label class="sr-only" for="kit-say">Add to the kit, in words</label>
+  <label class="sr-only" for="kit-say">{says.addToTheKitInWords}</label>
   <div class="flex gap-2">
     <input
       id="kit-say"
@@ -157,10 +157,10 @@
       class="input w-full"
       autocomplete="off"
       spellcheck="false"
-      placeholder="Say what there is: 4 active boxes, 10 × 3 m TS, 2 RCA to TS"
+      placeholder={says.sayWhatThereIs4Active}
       onkeydown={(event) => event.key === 'Escape' && field.blur()}
     />
-    <button type="submit" class="btn btn-primary" disabled={!preview || preview.items.length === 0}>Add</button>
+    <button type="submit" class="btn btn-primary" disabled={!preview || preview.items.length === 0}>{says.add}</button>
   </div>
   <p class="min-h-[1.5em] pt-1 text-quiet" aria-live="polite" data-preview>
     {#if preview}
@@ -169,27 +169,29 @@
         >{/each}
       {#each preview.faults as fault, k (k)}<span class="mr-2 text-warning">{fault.text}?</span>{/each}
     {:else}
-      Boxes, adapters, leads with length and plugs, batteries. <kbd class="key">N</kbd> to type,
-      <kbd class="key">/</kbd> to find.
+      {says.boxesAdaptersLeadsWithLengthAnd} <kbd class="key">N</kbd>
+      {says.toType}
+      <kbd class="key">/</kbd>
+      {says.toFind}
     {/if}
   </p>
   {#each faults as fault (fault)}<p class="text-error" role="alert">{fault}</p>{/each}
 </form>
 
 <div class="flex flex-wrap items-center gap-x-3 gap-y-2 px-5 pt-2 pb-2 max-sm:px-3.5">
-  <span class="text-quiet">{Object.keys(kit).length} kinds, {things} things</span>
-  <label class="sr-only" for="kit-find">Find in the kit</label>
+  <span class="text-quiet">{says.kindsThings(Object.keys(kit).length, things)}</span>
+  <label class="sr-only" for="kit-find">{says.findInTheKit}</label>
   <input
     id="kit-find"
     bind:this={search}
     bind:value={find}
     type="search"
     class="input w-44 input-sm"
-    placeholder="Find"
+    placeholder={says.find}
   />
   {#if picked.length > 0}
-    <span class="flex flex-wrap items-center gap-2" role="group" aria-label="{picked.length} selected">
-      <strong>{picked.length} selected</strong>
+    <span class="flex flex-wrap items-center gap-2" role="group" aria-label={says.selected(picked.length)}>
+      <strong>{says.selected(picked.length)}</strong>
       {#each CONDITIONS as condition (condition)}
         <button type="button" class="btn btn-outline btn-sm" onclick={() => edit(picked, { condition })}
           >{CONDITION_NAMES[condition]}</button
@@ -197,35 +199,35 @@
       {/each}
       <input
         class="input w-36 input-sm"
-        placeholder="put into …"
-        aria-label="Place of the selected"
+        placeholder={says.putInto}
+        aria-label={says.placeOfTheSelected}
         maxlength="80"
         onchange={(event) => {
           edit(picked, { place: event.currentTarget.value.trim() });
           event.currentTarget.value = '';
         }}
       />
-      <button type="button" class="btn btn-outline btn-error btn-sm" onclick={remove}>Take out</button>
+      <button type="button" class="btn btn-outline btn-error btn-sm" onclick={remove}>{says.takeOut}</button>
     </span>
   {/if}
   <span class="ml-auto flex gap-3">
     <button type="button" class="text-quiet underline hover:text-base-content" onclick={() => file.click()}
-      >Read CSV</button
+      >{says.readCsv}</button
     >
-    <button type="button" class="text-quiet underline hover:text-base-content" onclick={save}>Save CSV</button>
+    <button type="button" class="text-quiet underline hover:text-base-content" onclick={save}>{says.saveCsv}</button>
     <input
       bind:this={file}
       type="file"
       accept=".csv,text/csv"
       class="hidden"
-      aria-label="CSV file"
+      aria-label={says.csvFile}
       onchange={() => void read()}
     />
   </span>
 </div>
 
 {#if Object.keys(kit).length === 0}
-  <p class="px-5 py-10 text-center text-quiet">Nothing in it yet. Say above what there is, or read a CSV file.</p>
+  <p class="px-5 py-10 text-center text-quiet">{says.nothingInItYetSayAbove}</p>
 {:else}
   <div class="relative overflow-x-auto px-5 max-sm:px-3.5">
     <table class="kit-table w-full">
@@ -235,27 +237,27 @@
             <input
               type="checkbox"
               class="checkbox checkbox-sm align-middle"
-              aria-label="Select all that are shown"
+              aria-label={says.selectAllThatAreShown}
               checked={picked.length > 0 && picked.length === rows.length}
               onchange={(event) =>
                 event.currentTarget.checked ? rows.forEach(([id]) => chosen.add(id)) : chosen.clear()}
             />
           </th>
-          {#each [['count', 'How many', 'w-24'], ['what', 'What', '']] as const as [column, title, width] (column)}
+          {#each [['count', says.howMany, 'w-24'], ['what', says.what, '']] as const as [column, title, width] (column)}
             <th class="py-1.5 {width}" aria-sort={ariaSort(column)}
               ><button type="button" onclick={() => by(column)}>{title}{arrow(column)}</button></th
             >
           {/each}
-          {#if used}<th class="w-28 text-right font-normal">this show</th>{/if}
-          <th class="w-40 font-normal">own name</th>
+          {#if used}<th class="w-28 text-right font-normal">{says.thisShow}</th>{/if}
+          <th class="w-40 font-normal">{says.ownName}</th>
           <th class="w-28" aria-sort={ariaSort('condition')}
-            ><button type="button" onclick={() => by('condition')}>Condition{arrow('condition')}</button></th
+            ><button type="button" onclick={() => by('condition')}>{says.condition(arrow('condition'))}</button></th
           >
           <th class="w-36" aria-sort={ariaSort('place')}
-            ><button type="button" onclick={() => by('place')}>Where{arrow('place')}</button></th
+            ><button type="button" onclick={() => by('place')}>{says.where(arrow('place'))}</button></th
           >
-          <th class="font-normal">note</th>
-          {#if onhistory}<th class="w-16"><span class="sr-only">History</span></th>{/if}
+          <th class="font-normal">{says.note}</th>
+          {#if onhistory}<th class="w-16"><span class="sr-only">{says.history}</span></th>{/if}
         </tr>
       </thead>
       <tbody>
@@ -266,7 +268,7 @@
               ><input
                 type="checkbox"
                 class="checkbox checkbox-sm align-middle"
-                aria-label="Select {label}"
+                aria-label={says.select(label)}
                 checked={chosen.has(id)}
                 onchange={(event) => (event.currentTarget.checked ? chosen.add(id) : chosen.delete(id))}
               /></td
@@ -275,7 +277,7 @@
               <input
                 class="cell num w-14 text-right"
                 inputmode="numeric"
-                aria-label="How many of {label}"
+                aria-label={says.howManyOf(label)}
                 value={item.count}
                 onchange={(event) => setCount(id, event.currentTarget)}
               />
@@ -292,7 +294,7 @@
               ><input
                 class="cell w-full"
                 placeholder="–"
-                aria-label="Own name of {label}"
+                aria-label={says.ownNameOf(label)}
                 value={item.name}
                 maxlength="80"
                 onchange={(event) => edit([id], { name: event.currentTarget.value.trim() })}
@@ -301,7 +303,7 @@
             <td class="c-cond">
               <select
                 class="cell w-full {MARK[item.condition]}"
-                aria-label="Condition of {label}"
+                aria-label={says.conditionOf(label)}
                 value={item.condition}
                 onchange={(event) => edit([id], { condition: event.currentTarget.value as Condition })}
               >
@@ -314,7 +316,7 @@
               ><input
                 class="cell w-full"
                 placeholder="–"
-                aria-label="Where {label} is"
+                aria-label={says.whereIs(label)}
                 value={item.place}
                 maxlength="80"
                 onchange={(event) => edit([id], { place: event.currentTarget.value.trim() })}
@@ -324,7 +326,7 @@
               ><input
                 class="cell w-full"
                 placeholder="–"
-                aria-label="Note on {label}"
+                aria-label={says.noteOn(label)}
                 value={item.note}
                 maxlength="500"
                 onchange={(event) => edit([id], { note: event.currentTarget.value.trim() })}
@@ -335,14 +337,14 @@
                 ><button
                   type="button"
                   class="text-quiet underline decoration-dotted hover:text-base-content"
-                  aria-label="History of {label}"
-                  onclick={() => onhistory(id)}>history</button
+                  aria-label={says.historyOf(label)}
+                  onclick={() => onhistory(id)}>{says.history2}</button
                 ></td
               >
             {/if}
           </tr>
         {:else}
-          <tr><td colspan="9" class="py-8 text-center text-quiet">Nothing here is called that.</td></tr>
+          <tr><td colspan="9" class="py-8 text-center text-quiet">{says.nothingHereIsCalledThat}</td></tr>
         {/each}
       </tbody>
     </table>

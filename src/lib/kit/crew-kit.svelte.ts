@@ -1,3 +1,4 @@
+import { kit as says } from '$core/words/screen/kit';
 import type { Kit } from '$core/kit/schema';
 import { same } from '$core/plan/json';
 import { CatchingUp } from '$lib/live/catching-up';
@@ -12,7 +13,7 @@ import { backwards, withChanges } from './changes';
 
 const StepSchema = z.strictObject({ id: z.uuid(), changes: KitChangesSchema.shape.changes });
 type Step = z.infer<typeof StepSchema>;
-const TAKEN = 'Somebody else changed the same things.';
+const TAKEN = says.somebodyElseChangedTheSameThings;
 
 /** The crew's kit on screen: changes show at once, are sent in order, and can be taken back. */
 export class CrewKit {

@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { APIError, createAuthEndpoint, createAuthMiddleware, sessionMiddleware } from 'better-auth/api';
@@ -42,8 +43,7 @@ const deviceCode = () =>
           const kept = await ctx.context.internalAdapter.consumeVerificationValue(`device:${hashOf(ctx.body.code)}`);
           const user =
             kept && kept.expiresAt > new Date() && (await ctx.context.internalAdapter.findUserById(kept.value));
-          if (!user)
-            throw new APIError('BAD_REQUEST', { message: 'This code has been used or is too old. Make a new one.' });
+          if (!user) throw new APIError('BAD_REQUEST', { message: says.thisCodeHasBeenUsedOr });
           const session = await ctx.context.internalAdapter.createSession(user.id);
           await setSessionCookie(ctx, { session, user });
           return ctx.json({ name: user.name });
@@ -58,7 +58,7 @@ const onlyInvited = createAuthMiddleware(async (ctx) => {
   const invite: unknown = (ctx.body as { invite?: unknown } | undefined)?.invite;
   if (typeof invite !== 'string' || !(await openInvite(invite)))
     throw new APIError('FORBIDDEN', {
-      message: 'Accounts are made by invitation. Ask an owner of your crew for a link.'
+      message: says.accountsAreMadeByInvitationAsk
     });
 });
 

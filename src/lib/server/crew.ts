@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { and, asc, desc, eq, gt, isNotNull, isNull, ne } from 'drizzle-orm';
 import type { Role } from '../crew/roles';
 import { type Db, db } from './db';
@@ -33,7 +34,7 @@ export async function firstPerson(): Promise<Member> {
     .innerJoin(person, eq(person.crewId, crew.id))
     .orderBy(crew.madeAt)
     .limit(1);
-  if (!row) throw new Error('The database has no crew.');
+  if (!row) throw new Error(says.theDatabaseHasNoCrew);
   return { ...row, role: 'owner' };
 }
 

@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { error } from '@sveltejs/kit';
 import type { z } from 'zod';
 
@@ -28,8 +29,8 @@ export async function bodyOf<T extends z.ZodType>(request: Request, schema: T): 
     raw = await request.json();
   } catch (cause) {
     // The server's own limit on a body speaks up while it is being read.
-    if ((cause as { status?: number }).status === 413) error(413, 'That is too large: 1 MB at most.');
-    error(400, 'The request is not JSON.');
+    if ((cause as { status?: number }).status === 413) error(413, says.thatIsTooLarge1Mb);
+    error(400, says.theRequestIsNotJson);
   }
   const parsed = parse(schema, raw);
   if (parsed.success) return parsed.data;
@@ -42,7 +43,7 @@ function parse<T extends z.ZodType>(schema: T, raw: unknown) {
     return schema.safeParse(raw);
   } catch (cause) {
     // Thousands of brackets in one another run the checker out of stack.
-    if (cause instanceof RangeError) error(400, 'The request is nested too deeply.');
+    if (cause instanceof RangeError) error(400, says.theRequestIsNestedTooDeeply);
     throw cause;
   }
 }
@@ -50,16 +51,16 @@ function parse<T extends z.ZodType>(schema: T, raw: unknown) {
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 /** An id from the address; 404 when it cannot be one. */
 export function idOf(text: string): string {
-  if (!UUID.test(text)) error(404, 'There is no such show.');
+  if (!UUID.test(text)) error(404, says.thereIsNoSuchShow);
   return text;
 }
 export function found<T>(value: T | undefined | null | false): T {
-  if (!value) error(404, 'There is no such show. It may have been deleted.');
+  if (!value) error(404, says.thereIsNoSuchShowIt);
   return value as T;
 }
 /** A whole number from the address; 400 when it is none. */
 export function numberOf(url: URL, name: string): number {
   const text = url.searchParams.get(name) ?? '';
-  if (!/^\d{1,9}$/.test(text)) error(400, `${name}: a whole number is wanted.`);
+  if (!/^\d{1,9}$/.test(text)) error(400, says.aWholeNumberIsWanted(name));
   return Number(text);
 }

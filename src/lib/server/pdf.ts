@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { createRequire } from 'node:module';
 import type { Card } from '$core/paper/patch';
 import type { Label } from '$core/paper/cables';
@@ -96,14 +97,14 @@ function document(meta: Meta, landscape: boolean, content: Content[]): TDocument
       margin: [36, 20, 36, 0],
       columns: [
         { text: meta.show, bold: true },
-        { text: `revision ${meta.revision}, ${stamp} UTC`, alignment: 'right', fontSize: 9 }
+        { text: says.revisionUtc(meta.revision, stamp), alignment: 'right', fontSize: 9 }
       ]
     },
     footer: (page: number, pages: number) => ({
       margin: [36, 8, 36, 0],
       columns: [
-        { text: 'Protective earth stays connected. Mute before you patch.', fontSize: 9 },
-        { text: `page ${page} of ${pages}`, alignment: 'right', fontSize: 9 }
+        { text: says.protectiveEarthStaysConnectedMuteBefore, fontSize: 9 },
+        { text: says.pageOf(page, pages), alignment: 'right', fontSize: 9 }
       ]
     }),
     content
@@ -139,8 +140,8 @@ export function sheetPart(sheet: Sheet, since: number | null): Part {
   const marked = since !== null;
   const notes = [
     sheet.note,
-    ...(marked ? [`+ new, • changed since revision ${since}.`] : []),
-    ...(sheet.gone && sheet.gone.length > 0 ? [`Gone since: ${sheet.gone.join('; ')}.`] : [])
+    ...(marked ? [says.newChangedSinceRevision(since)] : []),
+    ...(sheet.gone && sheet.gone.length > 0 ? [says.goneSince(sheet.gone.join('; '))] : [])
   ];
   return {
     landscape: sheet.columns.length > 7,
@@ -203,7 +204,7 @@ function face(card: Card): Content {
 export const cardsPart = (cards: readonly Card[], note: string): Part => ({
   landscape: false,
   content: [
-    { text: 'Boxes and how they are set', bold: true, fontSize: 18 },
+    { text: says.boxesAndHowTheyAreSet, bold: true, fontSize: 18 },
     { text: printable(note), fontSize: 10, margin: [0, 2, 0, 10] },
     ...inRows(cards, 2).map((row): Content => ({
       unbreakable: true,
@@ -221,7 +222,7 @@ export const labelsPart = (labels: readonly Label[], address: string): Part => (
   content: [
     // A table of nothing cannot be drawn.
     labels.length === 0
-      ? { text: 'Nothing is plugged yet, so there is nothing to label.' }
+      ? { text: says.nothingIsPluggedYetSoThere }
       : {
           layout: { hLineColor: () => RULE, vLineColor: () => RULE, hLineWidth: () => 0.5, vLineWidth: () => 0.5 },
           table: {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ui as says } from '$core/words/screen/ui';
   import { onMount, type Snippet } from 'svelte';
 
   interface Props {
@@ -36,7 +37,9 @@
   <div class="p-5">
     <div class="mb-3 flex items-start justify-between gap-3">
       <h2 class="text-[1.2em] font-bold">{title}</h2>
-      <button type="button" class="-mt-1 px-2 py-1 text-quiet hover:text-base-content" onclick={onclose}>Close</button>
+      <button type="button" class="-mt-1 px-2 py-1 text-quiet hover:text-base-content" onclick={onclose}
+        >{says.close}</button
+      >
     </div>
     {@render children()}
   </div>

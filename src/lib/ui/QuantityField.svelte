@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ui as says } from '$core/words/screen/ui';
   import { formatDbu, formatQuantity } from '$core/units/format';
   import { parseQuantity } from '$core/units/parse';
   import type { Kind } from '$core/units/quantity';
@@ -25,7 +26,7 @@
     if (typed === null) return;
     const parsed = parseQuantity(kind, typed);
     if (!parsed.ok) error = unitFaultText(parsed.error);
-    else if (parsed.value < low || parsed.value > high) error = `Must lie between ${show(low)} and ${show(high)}.`;
+    else if (parsed.value < low || parsed.value > high) error = says.mustLieBetweenAnd(show(low), show(high));
     else {
       error = null;
       typed = null;
@@ -50,7 +51,8 @@
     <p id="{id}-error" class="col-span-2 pt-0.5 text-right text-error" role="alert">{error}</p>
   {:else if typ !== undefined && typ !== value}
     <p class="col-span-2 text-right text-[0.9em] text-quiet">
-      usually {show(typ)} · <button type="button" class="underline" onclick={() => onset(typ)}>back to it</button>
+      {says.usually(show(typ))}
+      <button type="button" class="underline" onclick={() => onset(typ)}>{says.backToIt}</button>
     </p>
   {/if}
 </div>

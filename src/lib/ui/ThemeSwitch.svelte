@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ui as says } from '$core/words/screen/ui';
   import { onMount } from 'svelte';
 
   let dark = $state(false);
@@ -28,7 +29,7 @@
   type="button"
   class="px-1 py-1 text-quiet hover:text-base-content"
   onclick={flip}
-  title="Light for load-in, dark for the show"
+  title={says.lightForLoadInDarkFor}
 >
-  {dark ? 'Day' : 'Show'}<span class="sr-only"> theme</span>
+  {dark ? says.day : says.show}<span class="sr-only"> {says.theme}</span>
 </button>

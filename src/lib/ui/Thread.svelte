@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ui as says } from '$core/words/screen/ui';
   import type { LineReport } from '$core/judge/judge';
   import { CHECKS, type Severity } from '$core/judge/types';
   import { sentence } from '$core/words/findings';
@@ -23,7 +24,7 @@
     at = -1,
     report,
     label = '',
-    hint = 'Change this cable',
+    hint = says.changeThisCable,
     reachable = false,
     onpick,
     onedit

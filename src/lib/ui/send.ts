@@ -1,3 +1,4 @@
+import { ui as says } from '$core/words/screen/ui';
 /** What became of a request that changes something. */
 export type Sent<T> =
   | { readonly ok: true; readonly answer: T }
@@ -17,14 +18,14 @@ export async function send<T = unknown>(method: string, path: string, body?: unk
       faults?: string[];
     };
     if (response.ok) return { ok: true, answer };
-    const { message = 'That did not work.', id, faults } = answer;
+    const { message = says.thatDidNotWork, id, faults } = answer;
     return {
       ok: false,
       status: response.status,
-      message: response.status === 500 ? `${message} (log ${id})` : message,
+      message: response.status === 500 ? says.log(message, id ?? '–') : message,
       faults
     };
   } catch {
-    return { ok: false, status: 0, message: 'The server does not answer. Nothing was changed; try again.' };
+    return { ok: false, status: 0, message: says.theServerDoesNotAnswerNothing };
   }
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pages as says } from '$core/words/screen/pages';
   import AccountForm from '$lib/crew/AccountForm.svelte';
   import Door from '$lib/crew/Door.svelte';
   import { send } from '$lib/ui/send';
@@ -8,8 +9,8 @@
   async function signIn({ email, password }: Readonly<Record<string, string>>): Promise<string | null> {
     const sent = await send('POST', '/api/auth/sign-in/email', { email, password });
     if (sent.ok) location.assign(data.to);
-    else if (sent.status === 429) return 'Too many tries. Wait a minute.';
-    else if (sent.status === 401) return 'That address and password do not belong together.';
+    else if (sent.status === 429) return says.tooManyTriesWaitAMinute;
+    else if (sent.status === 401) return says.thatAddressAndPasswordDoNot;
     else return sent.message;
     return null;
   }
@@ -20,33 +21,31 @@
 </script>
 
 {#if data.name}
-  <Door title="You are in no crew">
+  <Door title={says.youAreInNoCrew}>
     <p>
-      You are signed in as <strong>{data.name}</strong>, and no crew has you. Ask an owner for an invitation and open it
-      here.
+      {says.youAreSignedInAs} <strong>{data.name}</strong>{says.andNoCrewHasYouAsk}
     </p>
-    <button type="button" class="btn h-12 btn-outline" onclick={signOut}>Sign out</button>
+    <button type="button" class="btn h-12 btn-outline" onclick={signOut}>{says.signOut}</button>
   </Door>
 {:else if !data.accounts}
-  <Door title="Nobody has an account yet">
+  <Door title={says.nobodyHasAnAccountYet}>
     <p>
-      The first one is made at the address that the server printed when it was started. Whoever started it can read it
-      there.
+      {says.theFirstOneIsMadeAt}
     </p>
   </Door>
 {:else}
-  <Door title="Sign in">
+  <Door title={says.signIn}>
     <AccountForm
       action="Sign in"
       onsend={signIn}
       fields={[
-        { name: 'email', label: 'Email', type: 'email', autocomplete: 'username' },
-        { name: 'password', label: 'Password', type: 'password', autocomplete: 'current-password' }
+        { name: 'email', label: says.email, type: 'email', autocomplete: 'username' },
+        { name: 'password', label: says.password, type: 'password', autocomplete: 'current-password' }
       ]}
     >
       <p class="text-[0.93em] text-quiet">
-        On a phone: scan the code that <strong>Crew, Add a device</strong> shows on a screen where you are signed in. A forgotten
-        password is set anew at the machine that runs this.
+        {says.onAPhoneScanTheCode} <strong>{says.crewAddADevice}</strong>
+        {says.showsOnAScreenWhereYou}
       </p>
     </AccountForm>
   </Door>

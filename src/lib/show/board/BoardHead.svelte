@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { board as says } from '$core/words/screen/board';
   import type { Mix } from '$core/judge/mix';
   import { formatNumber } from '$core/units/format';
   import { SEVERITY_NAMES } from '$core/words/names';
@@ -20,7 +22,7 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-5 pt-1.5 pb-1 max-sm:px-3.5">
-  <span class="text-quiet">{count} {count === 1 ? 'line' : 'lines'}</span>
+  <span class="text-quiet">{count} {counted.line(count)}</span>
   {#each counts as { severity, count: n } (severity)}
     <button
       type="button"
@@ -32,51 +34,50 @@
     >
       <Mark {severity} size={14} />
       {n}
-      {severity === 'care' ? 'with care' : SEVERITY_NAMES[severity]}
+      {severity === 'care' ? says.withCare : SEVERITY_NAMES[severity]}
     </button>
   {/each}
   {#if filter === 'wrong'}<button type="button" class="text-primary underline" onclick={() => onfilter(null)}
-      >only what is wrong: show all</button
+      >{says.onlyWhatIsWrongShowAll}</button
     >{/if}
   {#if mix.hiss !== null && mix.hum !== null && shown > 1}
-    <span
-      class="text-quiet max-sm:hidden"
-      title="What {mix.channels} channels shown, each at its working level, add up to under one channel’s playing: hiss as power, hum as voltage"
-      >together at the mix: hiss <span class="num">{formatNumber(-mix.hiss)}</span>, hum
-      <span class="num">{formatNumber(-mix.hum)} dB</span></span
+    <span class="text-quiet max-sm:hidden" title={says.whatChannelsShownEachAtIts(mix.channels)}
+      >{says.togetherAtTheMixHiss} <span class="num">{formatNumber(-mix.hiss)}</span>{says.hum}
+      <span class="num">{says.db(formatNumber(-mix.hum))}</span></span
     >
   {/if}
-  <span class="ml-auto text-quiet max-xl:hidden">stitches: connector, balance, level, impedance, ground</span>
+  <span class="ml-auto text-quiet max-xl:hidden">{says.stitchesConnectorBalanceLevelImpedanceGround}</span>
   <button
     type="button"
     class="hidden text-quiet underline max-lg:ml-auto max-lg:inline"
     onclick={() => onsort(sort === 'channel' ? 'verdict' : 'channel')}
-    >by {sort === 'channel' ? 'verdict' : 'channel'}</button
+    >{says.by(sort === 'channel' ? 'verdict' : 'channel')}</button
   >
 </div>
 <div class="board-row board-head border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!">
   <button
     type="button"
     class="text-left"
-    aria-label="Sort by channel"
+    aria-label={says.sortByChannel}
     aria-pressed={sort === 'channel'}
     onclick={() => onsort('channel')}>{sort === 'channel' ? '▾' : '#'}</button
   >
-  <span>Line</span>
+  <span>{says.line}</span>
   <div class="strip">
-    <span>Source</span><span class="text-center">lead</span><span>Box</span><span class="text-center">run</span><span
-      >Input</span
-    >
+    <span>{says.source}</span><span class="text-center">{says.lead}</span><span>{says.box}</span><span
+      class="text-center">{says.run}</span
+    ><span>{says.input}</span>
   </div>
-  <span class="text-right" title="Average level at the input, dBu">arrives</span>
-  <span class="text-right" title="Gain to the working level, dB">gain</span>
-  <span class="text-right" title="Least room between peak and clip, dB">room</span>
-  <span class="text-right" title="Average level over the hiss at the input, dB">hiss</span>
-  <span class="text-right" title="Average level over the hum of the whole rig, dB">hum</span>
+  <span class="text-right" title={says.averageLevelAtTheInputDbu}>{says.arrives}</span>
+  <span class="text-right" title={says.gainToTheWorkingLevelDb}>{says.gain}</span>
+  <span class="text-right" title={says.leastRoomBetweenPeakAndClip}>{says.room}</span>
+  <span class="text-right" title={says.averageLevelOverTheHissAt}>{says.hiss}</span>
+  <span class="text-right" title={says.averageLevelOverTheHumOf}>{says.hum2}</span>
   <button
     type="button"
     class="text-left"
     aria-pressed={sort === 'verdict'}
-    onclick={() => onsort(sort === 'verdict' ? 'channel' : 'verdict')}>verdict{sort === 'verdict' ? ' ▾' : ''}</button
+    onclick={() => onsort(sort === 'verdict' ? 'channel' : 'verdict')}
+    >{says.verdict(sort === 'verdict' ? ' ▾' : '')}</button
   >
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { board as says } from '$core/words/screen/board';
   import { resolve } from '$core/plan/resolved';
   import type { Remedy } from '$core/advise/remedies';
   import { kitFor } from '$core/advise/stock';
@@ -193,7 +195,7 @@
 
   function edit(line: Line): void {
     if (specOf(plan, line)) editing = line;
-    else toast('This line is more than words can say here: change its parts by clicking them.');
+    else toast(says.thisLineIsMoreThanWords);
     currentId = line.id;
   }
 
@@ -207,7 +209,7 @@
 
   function build(line: Line): void {
     if (specOf(plan, line)) dialog = { kind: 'build', id: line.id, line: line.id };
-    else toast('This line has more in it than fits here: change its parts by clicking them.');
+    else toast(says.thisLineHasMoreInIt);
   }
 
   const typing = (event: Event): boolean =>
@@ -219,7 +221,7 @@
     if (!text) return;
     event.clipboardData?.setData('text/plain', text);
     event.preventDefault();
-    toast(`Copied ${lineName(current)} in words.`);
+    toast(says.copiedInWords(lineName(current)));
   }
 
   function onpaste(event: ClipboardEvent): void {
@@ -231,15 +233,15 @@
       if (spec && change(addLine(session.plan, spec))) added++;
       else strange ??= row;
     }
-    if (added > 0) toast(`Added ${added} ${added === 1 ? 'line' : 'lines'}.`);
+    if (added > 0) toast(says.added(added, counted.line(added)));
     if (strange) void say?.put(strange);
     event.preventDefault();
   }
 
   function copy(line: Line): void {
     const made = copyLine(plan, line);
-    if (!made) toast('Only a line from a source to an input can be duplicated.');
-    else if (change(made)) toast(`Duplicated ${lineName(line)}.`);
+    if (!made) toast(says.onlyALineFromASource);
+    else if (change(made)) toast(says.duplicated(lineName(line)));
   }
 
   function remove(line: Line): void {
@@ -248,8 +250,8 @@
     if (openId === line.id) openId = null;
     const next = rows[Math.min(at, rows.length - 1)];
     currentId = next?.id ?? null;
-    toast(`Deleted ${lineName(line)}.`, {
-      action: { label: 'Undo', onClick: show.undo }
+    toast(says.deleted(lineName(line)), {
+      action: { label: says.undo, onClick: show.undo }
     });
     if (next) void focusRow(next.id);
   }
@@ -266,14 +268,16 @@
 
   function applyNow(line: Line, ops: readonly Op[]): void {
     if (!change(applyRemedy(line, ops))) return;
-    toast(`Applied to ${lineName(line)}.`, {
-      action: { label: 'Undo', onClick: show.undo }
+    toast(says.appliedTo(lineName(line)), {
+      action: { label: says.undo, onClick: show.undo }
     });
   }
 </script>
 
 <main>
-  <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">{show.name}: lines</h1>
+  <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">
+    {says.lines(show.name)}
+  </h1>
   {#if show.mayChange}
     <TypeField
       bind:this={say}
@@ -288,15 +292,15 @@
     />
   {/if}
   {#if judging?.unjudged}
-    <div class="px-5"><NotComputed failed={judging.unjudged} what="The lines" /></div>
+    <div class="px-5"><NotComputed failed={judging.unjudged} what={says.theLines} /></div>
   {/if}
   {#if judging?.failed}<p class="px-5 pt-2 text-error" role="alert">{judging.failed}</p>{/if}
 
   {#if lines.length === 0}
     <div class="px-5 py-16 text-center">
-      <p class="text-[1.2em] font-semibold">No lines yet.</p>
+      <p class="text-[1.2em] font-semibold">{says.noLinesYet}</p>
       <p class="pt-1 text-quiet">
-        Say the first one above as you would to a colleague: <em>guitar humbucker, 6 m, active box, 30 m, mic</em>.
+        {says.sayTheFirstOneAboveAs} <em>{says.guitarHumbucker6MActiveBox}</em>.
       </p>
     </div>
   {:else}
@@ -367,9 +371,8 @@
     </ol>
     {#if rows.length === 0}
       <p class="px-5 py-10 text-center text-quiet">
-        No line is like that. <button type="button" class="text-primary underline" onclick={() => (filter = null)}
-          >Show all</button
-        >
+        {says.noLineIsLikeThat}
+        <button type="button" class="text-primary underline" onclick={() => (filter = null)}>{says.showAll}</button>
       </p>
     {/if}
   {/if}

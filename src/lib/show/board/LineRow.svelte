@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { board as says } from '$core/words/screen/board';
   import { modelAt } from '$core/plan/devices';
 
   import { CABLES } from '$core/gear/cables';
@@ -70,8 +71,8 @@
     parts.source === null
       ? ''
       : branch
-        ? `Leaves ${plan.lines[branch.of]?.name ?? 'another line'} at the ${modelName(plan.devices[parts.source].model)}`
-        : `${modelName(plan.devices[parts.source].model)}${back ? ', coming back from the desk' : ''}`
+        ? says.leavesAtThe(plan.lines[branch.of]?.name ?? says.anotherLine, modelName(plan.devices[parts.source].model))
+        : `${modelName(plan.devices[parts.source].model)}${back ? says.comingBackFromTheDesk : ''}`
   );
   /** What a cable between two boxes has to say, worst of its stitches. */
   const patchMark = (cable: string): Severity => worst(report?.marks[line.cables.indexOf(cable)] ?? []);
@@ -85,29 +86,29 @@
     if (!cable) return '';
     const { metres, couplers, kind } = plan.cables[cable];
     const rest = couplers
-      ? `, ${couplers} coupler${couplers > 1 ? 's' : ''}`
+      ? says.coupler(couplers)
       : kind === 'mini'
-        ? ' 3.5 mm'
+        ? says.n35Mm
         : kind === 'multicore'
-          ? ' pair'
+          ? says.pairOfIt
           : '';
     return `${formatQuantity('length', metres)}${rest}`;
   }
   const show = (value: number | null | undefined): string =>
     value === null || value === undefined ? '–' : value <= -150 ? '−∞' : formatNumber(value);
-  const name = $derived(line.info?.name ?? 'Unnamed');
+  const name = $derived(line.info?.name ?? says.unnamed);
 </script>
 
 <div class="board-row relative py-[3px] {open ? 'bg-card' : current ? 'bg-base-200/60' : ''}" data-line={line.id}>
-  {#if bracket}<span class="bracket bracket-{bracket}" title="Pair “{line.info?.pair}”"
-      ><span class="sr-only">Pair {line.info?.pair}</span></span
+  {#if bracket}<span class="bracket bracket-{bracket}" title={says.pair(line.info?.pair ?? '')}
+      ><span class="sr-only">{says.pair2(line.info?.pair ?? '')}</span></span
     >{/if}
   <button
     type="button"
     class="num no text-left text-quiet hover:text-base-content"
     tabindex={current ? 0 : -1}
     onclick={oninfo}
-    aria-label="Name and channel of {name}">{line.info?.channel ?? '·'}</button
+    aria-label={says.nameAndChannelOf(name)}>{line.info?.channel ?? '·'}</button
   >
   <button
     type="button"
@@ -132,7 +133,9 @@
           >
         </span>
       {:else}
-        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}>no source</button>
+        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}
+          >{says.noSource}</button
+        >
       {/if}
       <Thread
         strokes={strokes(parts.lead)}
@@ -170,8 +173,8 @@
                   type="button"
                   class="patch"
                   tabindex={open ? 0 : -1}
-                  title="{label(patch)} before it: {SEVERITY_NAMES[patchMark(patch)]}"
-                  aria-label="{label(patch)} before it: {SEVERITY_NAMES[patchMark(patch)]}"
+                  title={says.beforeIt(label(patch), SEVERITY_NAMES[patchMark(patch)])}
+                  aria-label={says.beforeIt(label(patch), SEVERITY_NAMES[patchMark(patch)])}
                   onclick={() => oncable(patch)}><Mark severity={patchMark(patch)} /></button
                 >
               {/if}
@@ -188,15 +191,15 @@
                 .join(', ')}
               onclick={ontoggle}
             >
-              and {parts.middle.length - shown.length} more</button
+              {says.andMore(parts.middle.length - shown.length)}</button
             >
           {/if}
         </span>
       {:else}
         <Thread
           strokes={0}
-          label={parts.lead && parts.input ? 'no box' : ''}
-          hint="Put in a box"
+          label={parts.lead && parts.input ? says.noBox : ''}
+          hint={says.putInABox}
           reachable={open}
           onedit={onbuild}
         />
@@ -219,24 +222,24 @@
           onclick={() => ondevice(parts.input!)}>{modelShort(plan.devices[parts.input].model)}</button
         >
       {:else}
-        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}>no input</button>
+        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}
+          >{says.noInput}</button
+        >
       {/if}
     </div>
   </div>
-  <span class="num arrives text-right" title="Average level at the input, dBu">{show(report?.arrives)}</span>
-  <span class="num wide text-right" title="Gain to the working level, dB">{show(report?.gain)}</span>
-  <span class="num wide text-right" title="Least room between peak and clip, dB">{show(report?.room)}</span>
-  <span class="num wide text-right" title="Average level over the hiss at the input, dB">{show(report?.snr)}</span>
-  <span class="num wide text-right" data-hum title="Average level over the hum of the whole rig, dB"
-    >{show(report?.hum?.below)}</span
-  >
+  <span class="num arrives text-right" title={says.averageLevelAtTheInputDbu}>{show(report?.arrives)}</span>
+  <span class="num wide text-right" title={says.gainToTheWorkingLevelDb}>{show(report?.gain)}</span>
+  <span class="num wide text-right" title={says.leastRoomBetweenPeakAndClip}>{show(report?.room)}</span>
+  <span class="num wide text-right" title={says.averageLevelOverTheHissAt}>{show(report?.snr)}</span>
+  <span class="num wide text-right" data-hum title={says.averageLevelOverTheHumOf}>{show(report?.hum?.below)}</span>
   <span class="verdict flex min-w-0 items-center gap-2 {report ? SEVERITY_TEXT[report.severity] : 'text-quiet'}">
     {#if report}
       <Mark severity={report.severity} /><span
         class="truncate {report.severity === 'clean' ? '' : 'font-semibold'}"
         data-verdict={report.severity}>{verdict(report)}</span
       >
-    {:else}computing{/if}
+    {:else}{says.computing}{/if}
   </span>
   {#if news}<p class="news" data-news={line.id} title={news}><span class="news-text">{news}</span></p>{/if}
 </div>

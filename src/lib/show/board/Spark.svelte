@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { board as says } from '$core/words/screen/board';
   import type { LineReport } from '$core/judge/judge';
   import { formatQuantity } from '$core/units/format';
 
@@ -40,10 +41,10 @@
     class="h-[30px] w-full"
     preserveAspectRatio="none"
     role="img"
-    aria-label="Response against the ideal load, notes from {formatQuantity(
-      'frequency',
-      drawn.notes.low
-    )} to {formatQuantity('frequency', drawn.notes.high)} shaded"
+    aria-label={says.responseAgainstTheIdealLoadNotes(
+      formatQuantity('frequency', drawn.notes.low),
+      formatQuantity('frequency', drawn.notes.high)
+    )}
   >
     <rect x={drawn.low} width={Math.max(drawn.high - drawn.low, 1)} y="0" height={HEIGHT} class="fill-base-300" />
     <line

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { board as says } from '$core/words/screen/board';
   import { CABLES } from '$core/gear/cables';
   import type { LineReport } from '$core/judge/judge';
   import type { Line } from '$core/plan/lines';
@@ -24,7 +25,7 @@
       : 1;
   const label = (id: string): string => {
     const { metres, couplers } = plan.cables[id];
-    return `${formatQuantity('length', metres)}${couplers ? `, ${couplers} coupled` : ''}`;
+    return `${formatQuantity('length', metres)}${couplers ? says.coupled(couplers) : ''}`;
   };
 </script>
 
@@ -48,7 +49,7 @@
       {/each}
     </span>
   {:else}
-    <Thread strokes={0} label="no box" hint="" />
+    <Thread strokes={0} label={says.noBox} hint="" />
   {/if}
   {#if parts.run}
     <Thread

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { board as says } from '$core/words/screen/board';
   import type { InstrumentId } from '$core/gear/instruments';
   import type { Line } from '$core/plan/lines';
   import type { Plan } from '$core/plan/schema';
@@ -119,15 +120,15 @@
     const { partial, missing, assumed, spec } = reading;
     if (spec)
       return assumed.length > 0
-        ? `${assumedText(assumed)} Enter ${editing ? 'changes' : 'adds'} it.`
-        : `Enter ${editing ? 'changes' : 'adds'} it.`;
-    if (missing.includes('source')) return 'Next: what is played.';
-    if (!partial.lead) return 'Next: the lead, as 3 m.';
-    return partial.box ? 'Next: the run and the input.' : 'Next: a box, or the run straight to an input.';
+        ? says.enterIt(assumedText(assumed), editing ? says.changes : says.adds)
+        : says.enterIt2(editing ? says.changes : says.adds);
+    if (missing.includes('source')) return says.nextWhatIsPlayed;
+    if (!partial.lead) return says.nextTheLeadAs3M;
+    return partial.box ? says.nextTheRunAndTheInput : says.nextABoxOrTheRun;
   });
   const assumedText = (assumed: readonly string[]): string =>
     assumed
-      .map((a) => (a === 'phantom' ? 'Phantom on.' : `${a === 'lead' ? 'A lead' : 'A run'} of usual length.`))
+      .map((a) => (a === 'phantom' ? says.phantomOn : says.ofUsualLength(a === 'lead' ? says.aLead : says.aRun)))
       .join(' ');
 
   const playing = (instrument: unknown): string =>
@@ -164,8 +165,8 @@
       bind:this={field}
       bind:value={text}
       class="h-[38px] w-full rounded-[9px] border border-primary bg-card px-3 text-[1.07em] focus:outline-primary max-sm:h-12"
-      placeholder={editing ? '' : 'Say a line: upright bass piezo, 3 m, active box, 40 m, mic'}
-      aria-label={editing ? 'The line in words' : 'Say a line'}
+      placeholder={editing ? '' : says.sayALineUprightBassPiezo}
+      aria-label={editing ? says.theLineInWords : says.sayALine}
       role="combobox"
       aria-expanded={open}
       aria-controls="say-options"
@@ -192,7 +193,7 @@
       <ul
         id="say-options"
         role="listbox"
-        aria-label="Ways to go on"
+        aria-label={says.waysToGoOn}
         class="absolute z-30 mt-1 w-full max-w-sm overflow-hidden rounded-[9px] border border-base-300 bg-card shadow-lg"
       >
         {#each options as option, k (option.text)}
@@ -207,7 +208,7 @@
             }}
           >
             <span>{option.text}</span><span class="text-quiet"
-              >{option.role === 'instrument' ? 'plays' : option.role}</span
+              >{option.role === 'instrument' ? says.plays : option.role}</span
             >
           </li>
         {/each}
@@ -218,15 +219,15 @@
     {#if empty}
       <span class="text-quiet">
         {#if editing}
-          Empty: Esc leaves the line as it was.
+          {says.emptyEscLeavesTheLineAs}
         {:else}
-          <span class="max-sm:hidden"><kbd class="key">N</kbd> from anywhere. Any order, commas if you like. Or </span>
-          <button type="button" class="text-primary underline" onclick={onbuild}>build a line by pointing</button>
+          <span class="max-sm:hidden"><kbd class="key">N</kbd> {says.fromAnywhereAnyOrderCommasIf} </span>
+          <button type="button" class="text-primary underline" onclick={onbuild}>{says.buildALineByPointing}</button>
         {/if}
       </span>
     {:else if refused}
       <p role="alert" data-refused>
-        <strong class="text-danger">“{refused}” is refused.</strong>
+        <strong class="text-danger">{says.isRefused(refused)}</strong>
         {EARTH_REFUSED.reason}
         {EARTH_REFUSED.instead}
       </p>
@@ -242,14 +243,14 @@
                 >
               {/each}
               <button type="button" class="ml-2 text-primary underline" onclick={() => replace(fault, '')}
-                >leave it out</button
+                >{says.leaveItOut}</button
               >
             {/if}
           </p>
         {/each}
       {:else}
         <p>
-          {#if read.length > 0}<span class="mr-1 text-quiet">reads as</span>{/if}
+          {#if read.length > 0}<span class="mr-1 text-quiet">{says.readsAs}</span>{/if}
           {#each read as part, k (k)}
             <span class="mr-1 {part.strong ? 'font-semibold' : 'text-quiet'}"
               >{part.text}{k < read.length - 1 ? ',' : '.'}</span

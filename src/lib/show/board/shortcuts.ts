@@ -1,3 +1,4 @@
+import { board as says } from '$core/words/screen/board';
 import { unlessTyping } from '$lib/ui/keys';
 
 /** The board's keys: one table for what they do, the dialog that lists them, and the list in the README. */
@@ -9,28 +10,28 @@ export interface Shortcut {
   readonly text: string;
 }
 export const SHORTCUTS = {
-  up: { keys: ['ArrowUp', 'k'], shown: ['↑', '↓'], text: 'move from line to line (also K, J)' },
+  up: { keys: ['ArrowUp', 'k'], shown: ['↑', '↓'], text: says.moveFromLineToLineAlso },
   down: { keys: ['ArrowDown', 'j'], shown: [], text: '' },
-  open: { keys: [], shown: ['Enter'], text: 'open the line, or fold it' },
-  add: { keys: ['n'], shown: ['N'], text: 'say a new line' },
-  edit: { keys: ['e'], shown: ['E'], text: 'edit the line in words' },
-  build: { keys: ['b'], shown: ['B'], text: 'build the line by pointing: box, run, input' },
-  remedy: { keys: ['1', '2', '3', '4', '5'], shown: ['1', '5'], text: 'apply a remedy of the open line' },
-  compare: { keys: ['w'], shown: ['W'], text: 'all ways of the line, side by side' },
-  branch: { keys: ['a'], shown: ['A'], text: 'another line from the same source: its words are begun' },
-  hum: { keys: ['h'], shown: ['H'], text: 'hiss and hum of the open line, then its findings again' },
-  contacts: { keys: ['c'], shown: ['C'], text: 'its contacts, drawn' },
-  tolerance: { keys: ['t'], shown: ['T'], text: 'its tolerance, and what moves it' },
-  inform: { keys: ['i'], shown: ['I'], text: 'name, channel, exposure, what is wanted' },
-  copy: { keys: ['d'], shown: ['D'], text: 'duplicate the line' },
-  remove: { keys: ['Delete'], shown: ['Del'], text: 'delete the line' },
-  clipboard: { keys: [], shown: ['Ctrl', 'C'], text: 'copy the line in words; Ctrl V adds pasted lines' },
+  open: { keys: [], shown: ['Enter'], text: says.openTheLineOrFoldIt },
+  add: { keys: ['n'], shown: ['N'], text: says.sayANewLine },
+  edit: { keys: ['e'], shown: ['E'], text: says.editTheLineInWords },
+  build: { keys: ['b'], shown: ['B'], text: says.buildTheLineByPointingBox },
+  remedy: { keys: ['1', '2', '3', '4', '5'], shown: ['1', '5'], text: says.applyARemedyOfTheOpen },
+  compare: { keys: ['w'], shown: ['W'], text: says.allWaysOfTheLineSide },
+  branch: { keys: ['a'], shown: ['A'], text: says.anotherLineFromTheSameSource },
+  hum: { keys: ['h'], shown: ['H'], text: says.hissAndHumOfTheOpen },
+  contacts: { keys: ['c'], shown: ['C'], text: says.itsContactsDrawn },
+  tolerance: { keys: ['t'], shown: ['T'], text: says.itsToleranceAndWhatMovesIt },
+  inform: { keys: ['i'], shown: ['I'], text: says.nameChannelExposureWhatIsWanted },
+  copy: { keys: ['d'], shown: ['D'], text: says.duplicateTheLine },
+  remove: { keys: ['Delete'], shown: ['Del'], text: says.deleteTheLine },
+  clipboard: { keys: [], shown: ['Ctrl', 'C'], text: says.copyTheLineInWordsCtrl },
   undo: { keys: [], shown: ['Ctrl', 'Z'], text: 'undo' },
-  redo: { keys: [], shown: ['Ctrl', 'Shift', 'Z'], text: 'redo (also Ctrl Y)' },
-  filter: { keys: ['f'], shown: ['F'], text: 'show only what is wrong, then all again' },
-  sort: { keys: ['s'], shown: ['S'], text: 'sort by channel or by verdict' },
-  leave: { keys: ['Escape'], shown: ['Esc'], text: 'leave, fold, close' },
-  help: { keys: ['Shift+?', '?'], shown: ['?'], text: 'this list' }
+  redo: { keys: [], shown: ['Ctrl', 'Shift', 'Z'], text: says.redoAlsoCtrlY },
+  filter: { keys: ['f'], shown: ['F'], text: says.showOnlyWhatIsWrongThen },
+  sort: { keys: ['s'], shown: ['S'], text: says.sortByChannelOrByVerdict },
+  leave: { keys: ['Escape'], shown: ['Esc'], text: says.leaveFoldClose },
+  help: { keys: ['Shift+?', '?'], shown: ['?'], text: says.thisList }
 } as const satisfies Readonly<Record<string, Shortcut>>;
 
 type Table = typeof SHORTCUTS;

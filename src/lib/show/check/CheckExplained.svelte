@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { check as says } from '$core/words/screen/check';
   import { type Cause, grouped } from '$core/linecheck/cause';
   import type { PairCause } from '$core/linecheck/pair';
   import { type Computed, Failed } from '$lib/show/session/failed';
@@ -41,14 +42,16 @@
   data-explained
 >
   {#if over !== 0}
-    <p class="font-semibold">{formatNumber(Math.abs(over))} dB {over > 0 ? 'more' : 'less'} gain than expected.</p>
+    <p class="font-semibold">
+      {says.dbGainThanExpected(formatNumber(Math.abs(over)), over > 0 ? says.more : says.less)}
+    </p>
   {/if}
-  {#if moreHum}<p class="font-semibold">More hum than foreseen.</p>{/if}
-  {#if pairOff}<p class="font-semibold">The two sides do not do what they should.</p>{/if}
+  {#if moreHum}<p class="font-semibold">{says.moreHumThanForeseen}</p>{/if}
+  {#if pairOff}<p class="font-semibold">{says.theTwoSidesDoNotDo}</p>{/if}
   {#if failed instanceof Failed}
-    <NotComputed {failed} what="What explains it" />
+    <NotComputed {failed} what={says.whatExplainsIt} />
   {:else if (causes ?? pairCauses) === null}
-    <p class="text-quiet">Solving what it may be …</p>
+    <p class="text-quiet">{says.solvingWhatItMayBe}</p>
   {:else}
     <ul>
       {#each lines as c, k (k)}

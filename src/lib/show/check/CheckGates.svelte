@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { check as says } from '$core/words/screen/check';
   import type { Step } from '$core/linecheck/gates';
   import { STEP_NAMES } from '$core/words/check';
 
@@ -14,14 +15,14 @@
   const upTo = (k: number): ReadonlySet<Step> => new Set(steps.slice(0, k));
 </script>
 
-<div class="mt-3 grid grid-cols-2 gap-2" role="group" aria-label="Steps, in this order">
+<div class="mt-3 grid grid-cols-2 gap-2" role="group" aria-label={says.stepsInThisOrder}>
   {#if all}
     <button
       type="button"
       class="btn col-span-2 min-h-12 btn-outline btn-primary"
       aria-pressed="true"
       onclick={() => onpass(upTo(steps.length - 1))}
-      >{steps.length === 1 ? STEP_NAMES[steps[0]] : `All ${steps.length} steps done`} ✓</button
+      >{steps.length === 1 ? STEP_NAMES[steps[0]] : says.allStepsDone(steps.length)} ✓</button
     >
   {:else}
     {#each steps as step, k (step)}

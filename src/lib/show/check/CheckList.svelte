@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { check as says } from '$core/words/screen/check';
   import type { Line } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
   import { tagOf } from '$core/words/paper';
@@ -24,15 +25,15 @@
     $props();
 
   const STANDING_NAMES: Readonly<Record<Standing, string>> = {
-    open: 'not yet',
+    open: says.notYet,
     started: 'begun',
-    off: 'done, not as planned',
+    off: says.doneNotAsPlanned,
     right: 'done'
   };
 </script>
 
-<div class="flex flex-wrap gap-2 pb-2" role="group" aria-label="Order">
-  {#each [['channel', 'by channel'], ['place', 'by place'], ['open', 'what is left']] as const as [id, text] (id)}
+<div class="flex flex-wrap gap-2 pb-2" role="group" aria-label={says.order}>
+  {#each [['channel', says.byChannel], ['place', says.byPlace], ['open', says.whatIsLeft]] as const as [id, text] (id)}
     <button
       type="button"
       class="btn min-h-12 flex-1 {order === id ? 'btn-primary' : ''}"
@@ -56,17 +57,16 @@
         <span class="num w-8 text-right text-quiet">{tagOf(l, k)}</span>
         <span class="min-w-0 flex-1 truncate font-semibold">{lineName(l)}</span>
         <span class="text-quiet" data-standing={s}
-          >{STANDING_NAMES[s]}{r?.gainDb !== null && r ? `, ${formatNumber(r.gainDb)} dB` : ''}</span
+          >{STANDING_NAMES[s]}{r?.gainDb !== null && r ? says.db(formatNumber(r.gainDb)) : ''}</span
         >
       </button>
     </li>
   {/each}
 </ul>
 <section class="pt-4" aria-labelledby="practise">
-  <h2 class="heading" id="practise">Practise</h2>
+  <h2 class="heading" id="practise">{says.practise}</h2>
   <p class="py-1.5 text-quiet">
-    A stand-in venue: this plan with a few things otherwise, computed as a desk would show it. What is read there is
-    never mixed with the real show.
+    {says.aStandInVenueThisPlan}
   </p>
   <label class="flex min-h-12 items-center gap-3">
     <input
@@ -74,11 +74,12 @@
       class="toggle toggle-primary"
       checked={practice}
       onchange={(e) => onpractice(e.currentTarget.checked)}
-    /> Read off the stand-in
+    />
+    {says.readOffTheStandIn}
   </label>
   {#if practice}
     <label class="flex min-h-12 items-center gap-3">
-      Venue number
+      {says.venueNumber}
       <input
         type="number"
         class="num input w-24"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { check as says } from '$core/words/screen/check';
   import { monoOf } from '$core/linecheck/pair';
   import { MONOS, type PairReading, SIDES } from '$core/linecheck/pair-reading';
   import type { Pair } from '$core/judge/pairs';
@@ -18,9 +19,9 @@
 </script>
 
 <div class="mt-2 border-t border-base-300 pt-3" data-pair>
-  <p class="font-semibold">With {other}: left and right</p>
-  <p class="text-quiet">Pan both hard, play the left one alone</p>
-  <div class="mt-1 grid grid-cols-2 gap-2" role="group" aria-label="Left alone">
+  <p class="font-semibold">{says.withLeftAndRight(other)}</p>
+  <p class="text-quiet">{says.panBothHardPlayTheLeft}</p>
+  <div class="mt-1 grid grid-cols-2 gap-2" role="group" aria-label={says.leftAlone}>
     {#each SIDES as s (s)}
       <button
         type="button"
@@ -31,13 +32,9 @@
     {/each}
   </div>
   <p class="pt-2 text-quiet">
-    Pan both to the middle, or press mono: expected {MONO_TEXTS[hope.mono ?? 'holds']}, {formatDb(
-      monoOf(pair),
-      0,
-      true
-    )}
+    {says.panBothToTheMiddleOr(MONO_TEXTS[hope.mono ?? 'holds'], formatDb(monoOf(pair), 0, true))}
   </p>
-  <div class="mt-1 grid grid-cols-3 gap-2" role="group" aria-label="Summed to mono">
+  <div class="mt-1 grid grid-cols-3 gap-2" role="group" aria-label={says.summedToMono}>
     {#each MONOS as m (m)}
       <button
         type="button"

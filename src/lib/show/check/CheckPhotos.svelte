@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { check as says } from '$core/words/screen/check';
   import type { PhotoHere, PhotoOf } from '$lib/protocol/readings';
 
   interface Props {
@@ -13,7 +14,7 @@
 </script>
 
 {#if photos.length > 0}
-  <ul class="mt-3 flex gap-2 overflow-x-auto" aria-label="Pictures of {lineName}">
+  <ul class="mt-3 flex gap-2 overflow-x-auto" aria-label={says.picturesOf(lineName)}>
     {#each photos as p (p.id)}
       <li class="shrink-0">
         <a href={sourceOf(p)} target="_blank" rel="noopener">

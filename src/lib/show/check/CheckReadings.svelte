@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { check as says } from '$core/words/screen/check';
   import { type Expected, PEAK_MOST_DBFS, peakAt } from '$core/linecheck/expected';
   import { CONTENTS, HUM_WORDS, humWord } from '$core/linecheck/hum';
   import { formatNumber } from '$core/units/format';
@@ -15,11 +16,7 @@
 
   /** Nothing stands over full scale. */
   const span = (from: number, to: number): string =>
-    from >= 0
-      ? 'beyond full scale: it clips'
-      : to > 0
-        ? `${db(from)} dBFS to full scale`
-        : `${db(from)} to ${db(to)} dBFS`;
+    from >= 0 ? says.beyondFullScaleItClips : to > 0 ? says.dbfsToFullScale(db(from)) : says.toDbfs(db(from), db(to));
   /** Farther down than any desk shows. */
   const SILENT_DB = 100;
   const db = (value: number): string => formatNumber(value);
@@ -34,13 +31,14 @@
 
 {#snippet knob(name: string, value: number | null, counts: boolean, turn: (by: number) => void, mark: string)}
   <div class="flex items-center gap-2">
-    <button type="button" class="btn size-14 text-[1.4em]" aria-label="{name} down 1 dB" onclick={() => turn(-1)}
+    <button type="button" class="btn size-14 text-[1.4em]" aria-label={says.down1Db(name)} onclick={() => turn(-1)}
       >−</button
     >
     <output class="num w-14 text-center text-[1.5em] {counts ? '' : 'text-quiet'}" data-read={mark}
       >{value === null ? '–' : db(value)}</output
     >
-    <button type="button" class="btn size-14 text-[1.4em]" aria-label="{name} up 1 dB" onclick={() => turn(1)}>+</button
+    <button type="button" class="btn size-14 text-[1.4em]" aria-label={says.up1Db(name)} onclick={() => turn(1)}
+      >+</button
     >
   </div>
 {/snippet}
@@ -49,39 +47,42 @@
   {@const usual = hope.gain.usual}
   <div class="mt-3 grid grid-cols-[1fr_auto] items-center gap-3 border-t border-base-300 pt-3">
     <div>
-      <p class="font-semibold">Gain at the loudest playing</p>
-      <p class="text-quiet" data-expected>expected {db(hope.gain.from)} to {db(hope.gain.to)} dB</p>
+      <p class="font-semibold">{says.gainAtTheLoudestPlaying}</p>
+      <p class="text-quiet" data-expected>{says.expectedToDb(db(hope.gain.from), db(hope.gain.to))}</p>
     </div>
-    {@render knob('Gain', entry.gainDb, entry.touched, (by) => entry.turn(by, usual), 'gain')}
+    {@render knob(says.gain, entry.gainDb, entry.touched, (by) => entry.turn(by, usual), 'gain')}
   </div>
   <GainBand expected={hope.gain} read={entry.touched ? entry.gainDb : null} />
   {#if peak !== null && spread}
     <div class="mt-2 grid grid-cols-[1fr_auto] items-center gap-3 border-t border-base-300 pt-3">
       <div>
-        <p class="font-semibold">Loudest peak</p>
+        <p class="font-semibold">{says.loudestPeak}</p>
         <p class="text-quiet" data-expected-peak>
-          at this gain {span(peak - spread.down, peak + spread.up)}
+          {says.atThisGain(span(peak - spread.down, peak + spread.up))}
         </p>
       </div>
-      {@render knob('Peak', entry.peakDb, entry.peakDb !== null, (by) => entry.movePeak(by, peak), 'peak')}
+      {@render knob(says.peak, entry.peakDb, entry.peakDb !== null, (by) => entry.movePeak(by, peak), 'peak')}
     </div>
     {#if hot}
       <p class="mt-1 text-warning" role="status">
-        No room for a louder one: turn the gain down {db((entry.peakDb ?? 0) - PEAK_MOST_DBFS)} dB or more.
+        {says.noRoomForALouderOne(db((entry.peakDb ?? 0) - PEAK_MOST_DBFS))}
       </p>
     {/if}
   {/if}
 {/if}
 <div class="mt-2 grid grid-cols-[1fr_auto] items-center gap-3 border-t border-base-300 pt-3 max-[420px]:grid-cols-1">
   <div>
-    <p class="font-semibold">Hum</p>
+    <p class="font-semibold">{says.hum}</p>
     <p class="text-quiet">
       {hope.humBelow === null
-        ? 'not foreseen'
-        : `expected ${HUM_TEXTS[humWord(hope.humBelow)]}${hope.humBelow < SILENT_DB ? `, ${db(hope.humBelow)} dB under the playing` : ''}`}
+        ? says.notForeseen
+        : says.expected(
+            HUM_TEXTS[humWord(hope.humBelow)],
+            hope.humBelow < SILENT_DB ? says.dbUnderThePlaying(db(hope.humBelow)) : ''
+          )}
     </p>
   </div>
-  <div class="flex gap-2" role="group" aria-label="Hum">
+  <div class="flex gap-2" role="group" aria-label={says.hum}>
     {#each HUM_WORDS as w (w)}
       <button
         type="button"
@@ -95,10 +96,10 @@
         type="number"
         inputmode="decimal"
         class="num input h-12 w-18 text-center {measured ? 'border-primary' : ''}"
-        placeholder="dB"
+        placeholder={says.db2}
         min="0"
         max="150"
-        aria-label="Hum measured, dB under the playing"
+        aria-label={says.humMeasuredDbUnderThePlaying}
         value={measured ? entry.hum : ''}
         oninput={(e) => {
           const value = e.currentTarget.valueAsNumber;
@@ -109,8 +110,8 @@
   </div>
 </div>
 <div class="mt-2 border-t border-base-300 pt-3">
-  <p class="pb-1 font-semibold">Comes out</p>
-  <div class="grid grid-cols-4 gap-2 max-[420px]:grid-cols-2" role="group" aria-label="Comes out">
+  <p class="pb-1 font-semibold">{says.comesOut}</p>
+  <div class="grid grid-cols-4 gap-2 max-[420px]:grid-cols-2" role="group" aria-label={says.comesOut}>
     {#each CONTENTS as c (c)}
       <button
         type="button"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { check as says } from '$core/words/screen/check';
   import { resolve } from '$core/plan/resolved';
   import type { Cause } from '$core/linecheck/cause';
   import { expectedOf, gainToWorking } from '$core/linecheck/expected';
@@ -186,9 +187,9 @@
     if (!file || !line) return;
     const { id } = line;
     const data = await shrink(file).catch(() => null);
-    if (!show.mayChange) toast.error('You may look at this show, not change it.');
+    if (!show.mayChange) toast.error(says.youMayLookAtThisShow);
     else if (data) await readings.addPhoto(id, data);
-    else toast.error('That is no picture that can be read here. Try another.');
+    else toast.error(says.thatIsNoPictureThatCan);
   }
   function readStandIn(): void {
     const v = venue?.find((l) => l.lineId === line?.id);
@@ -199,21 +200,21 @@
 </script>
 
 <main class="mx-auto max-w-[560px] px-4 pt-3 pb-32">
-  <h1 class="sr-only">{show.name}: line check</h1>
+  <h1 class="sr-only">{says.lineCheck(show.name)}</h1>
   {#if all.length === 0}
     <p class="py-16 text-center text-quiet">
-      {#if Object.keys(plan.lines).length === 0}No lines yet, so there is nothing to check.
-        <a class="text-primary underline" href="/show/{show.id}">Say one</a>.
-      {:else}Computing what to expect …{/if}
+      {#if Object.keys(plan.lines).length === 0}{says.noLinesYetSoThereIs}
+        <a class="text-primary underline" href="/show/{show.id}">{says.sayOne}</a>.
+      {:else}{says.computingWhatToExpect}{/if}
     </p>
   {:else if line && hope}
     <div class="flex items-center justify-between text-quiet">
       <button type="button" class="min-h-12 underline" aria-expanded={listed} onclick={() => (listed = !listed)}
-        >{listed ? 'Back to the line' : 'All lines'}</button
+        >{listed ? says.backToTheLine : says.allLines}</button
       >
-      <span class="num" data-progress>{done} of {lines.length} done</span>
+      <span class="num" data-progress>{says.ofDone(done, lines.length)}</span>
     </div>
-    <div class="flex gap-[3px] pb-3" role="img" aria-label="{done} of {lines.length} lines done">
+    <div class="flex gap-[3px] pb-3" role="img" aria-label={says.ofLinesDone(done, lines.length)}>
       {#each lines as l (l.id)}
         <span
           class="h-1.5 flex-1 rounded-full {STANDING_COLOURS[standing(l)]} {l === line
@@ -225,16 +226,16 @@
     {#if readings.waiting > 0}
       <p class="pb-2 text-warning" role="status">
         {readings.waiting}
-        {readings.waiting === 1 ? 'reading or picture waits' : 'readings and pictures wait'}
-        {#if readings.signedOut}to be sent: you are signed out here. They are kept on this device.
-          <a class="underline" href="/sign-in?to=/show/{show.id}/check" data-sveltekit-reload>Sign in</a>.
-        {:else}for the network; kept on this device until then.{/if}
+        {readings.waiting === 1 ? says.readingOrPictureWaits : says.readingsAndPicturesWait}
+        {#if readings.signedOut}{says.toBeSentYouAreSigned}
+          <a class="underline" href="/sign-in?to=/show/{show.id}/check" data-sveltekit-reload>{says.signIn}</a>.
+        {:else}{says.forTheNetworkKeptOnThis}{/if}
       </p>
     {/if}
     {#each readings.refused as { why, drop }, k (k)}
       <p class="pb-2 text-warning" role="alert">
-        One reading or picture was not taken: {why}
-        <button type="button" class="underline" onclick={drop}>Let it go</button>
+        {says.oneReadingOrPictureWasNot(why)}
+        <button type="button" class="underline" onclick={drop}>{says.letItGo}</button>
       </p>
     {/each}
     {#if listed}
@@ -254,8 +255,8 @@
     {:else}
       <h2 class="text-[1.9em] leading-tight font-bold" data-line-name>{lineName(line)}</h2>
       <p class="pb-2 text-quiet">
-        {line.info?.channel ? `Channel ${line.info.channel}` : 'No channel'} · {placeOf(plan, line)}{practice
-          ? ` · stand-in ${seed}`
+        {line.info?.channel ? says.channel(line.info.channel) : says.noChannel} · {placeOf(plan, line)}{practice
+          ? says.standIn(seed)
           : ''}
       </p>
       <WayInWords {plan} {line} />
@@ -276,7 +277,7 @@
           class="btn mt-2 min-h-12 w-full"
           disabled={!venue || !steps.every((s) => passed.has(s))}
           onclick={readStandIn}
-          >{steps.every((s) => passed.has(s)) ? 'Read it off' : 'Steps first, then read it off'}</button
+          >{steps.every((s) => passed.has(s)) ? says.readItOff : says.stepsFirstThenReadItOff}</button
         >
       {/if}
       <CheckReadings {entry} {hope} />
@@ -295,22 +296,23 @@
         />
       {/if}
       <div class="mt-3 grid grid-cols-2 gap-2 border-t border-base-300 pt-3">
-        <button type="button" class="btn min-h-12" aria-pressed={noting} onclick={() => (noting = !noting)}>Note</button
+        <button type="button" class="btn min-h-12" aria-pressed={noting} onclick={() => (noting = !noting)}
+          >{says.note}</button
         >
-        <button type="button" class="btn min-h-12" onclick={() => picker?.click()}>Photo</button>
+        <button type="button" class="btn min-h-12" onclick={() => picker?.click()}>{says.photo}</button>
         <input
           bind:this={picker}
           type="file"
           accept="image/*"
           capture="environment"
           class="hidden"
-          aria-label="Picture of {lineName(line)}"
+          aria-label={says.pictureOf(lineName(line))}
           onchange={(e) => void addPhoto(e.currentTarget.files?.[0])}
         />
       </div>
       {#if noting}
         <label class="mt-3 block">
-          <span class="font-semibold">Note</span>
+          <span class="font-semibold">{says.note}</span>
           <textarea class="textarea mt-1 w-full" rows="3" maxlength="500" bind:value={entry.note}></textarea>
         </label>
       {/if}
@@ -321,10 +323,14 @@
       />
       {#if before}
         <p class="pt-3 text-quiet" data-before>
-          Read before{before.by ? ` by ${before.by}` : ''}, {new Date(before.at).toLocaleString([], {
-            dateStyle: 'medium',
-            timeStyle: 'short'
-          })}{before.gainDb === null ? '' : `: ${db(before.gainDb)} dB`}.
+          {says.readBefore(
+            before.by ? ` by ${before.by}` : '',
+            new Date(before.at).toLocaleString([], {
+              dateStyle: 'medium',
+              timeStyle: 'short'
+            }),
+            before.gainDb === null ? '' : says.db3(db(before.gainDb))
+          )}
         </p>
       {/if}
     {/if}
@@ -335,17 +341,19 @@
             type="button"
             class="btn min-h-14"
             disabled={at <= 0}
-            aria-label="The line before"
+            aria-label={says.theLineBefore}
             onclick={() => void leave(lines[at - 1])}>‹</button
           >
-          <button type="button" class="btn min-h-14" onclick={() => void leave(lines[at + 1] ?? lines[0])}>Skip</button>
+          <button type="button" class="btn min-h-14" onclick={() => void leave(lines[at + 1] ?? lines[0])}
+            >{says.skip}</button
+          >
           <button
             type="button"
             class="btn min-h-14 min-w-0 flex-1 flex-col gap-0 btn-primary"
             disabled={!show.mayChange}
             onclick={() => void finish()}
-            ><span>Done</span><span class="max-w-full truncate text-[0.86em] font-normal"
-              >{next ? `next: ${lineName(next)}` : 'that was all'}</span
+            ><span>{says.done}</span><span class="max-w-full truncate text-[0.86em] font-normal"
+              >{next ? `next: ${lineName(next)}` : says.thatWasAll}</span
             ></button
           >
         </div>

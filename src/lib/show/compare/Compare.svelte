@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { compare as says } from '$core/words/screen/compare';
   import { resolve } from '$core/plan/resolved';
   import { unlessTyping as when } from '$lib/ui/keys';
   import { goto } from '$app/navigation';
@@ -96,7 +98,7 @@
   function use(route: Route | undefined): void {
     if (!route || !line || route.present || search.result?.plan !== plan) return;
     if (!session.do(useRoute(line, route.ops))) return;
-    toast(`${lineName(line)}: ${wayShort(route)}.`, { action: { label: 'Undo', onClick: show.undo } });
+    toast(`${lineName(line)}: ${wayShort(route)}.`, { action: { label: says.undo, onClick: show.undo } });
     void goto(back);
   }
 
@@ -104,39 +106,41 @@
     if (!line) return;
     const locked = !line.info?.locked;
     session.do(setInfo(plan, line, { locked: locked || undefined }));
-    toast(locked ? `${lineName(line)} stays as it is in every proposal.` : `${lineName(line)} may be changed again.`);
+    toast(locked ? says.staysAsItIsInEvery(lineName(line)) : says.mayBeChangedAgain(lineName(line)));
   }
 </script>
 
 <main class="pb-24">
   {#if !line}
     <p class="px-5 py-16 text-center">
-      This line is no longer there. <a class="text-primary underline" href={back}>Back to the lines</a>
+      {says.thisLineIsNoLongerThere} <a class="text-primary underline" href={back}>{says.backToTheLines}</a>
     </p>
   {:else}
     <div class="flex flex-wrap items-baseline gap-x-4 px-5 pt-4 max-sm:px-3.5">
       <h1 class="text-[1.35em] font-bold">
-        {lineName(line)} to {modelName(plan.devices[line.id].model)}, {formatQuantity('length', metres)}
+        {says.to(lineName(line), modelName(plan.devices[line.id].model), formatQuantity('length', metres))}
       </h1>
       <p class="text-quiet">
-        {WANT_NAMES[line.info?.want ?? 'direct']}, {EXPOSURE_NAMES[line.info?.exposure ?? 'normal']}{#if notes}, plays {formatQuantity(
-            'frequency',
-            notes.low
-          )} to {formatQuantity('frequency', notes.high)}{/if}{line.info?.locked ? ', locked' : ''}
+        {WANT_NAMES[line.info?.want ?? 'direct']}, {EXPOSURE_NAMES[
+          line.info?.exposure ?? 'normal'
+        ]}{#if notes}{says.playsTo(
+            formatQuantity('frequency', notes.low),
+            formatQuantity('frequency', notes.high)
+          )}{/if}{line.info?.locked ? says.locked : ''}
       </p>
-      <span class="ml-auto flex gap-1" role="group" aria-label="What may be used">
+      <span class="ml-auto flex gap-1" role="group" aria-label={says.whatMayBeUsed}>
         <button
           type="button"
           class="rounded-full px-3 py-0.5 {!anything && owned ? 'bg-primary text-primary-content' : 'bg-base-200'}"
           aria-pressed={!anything && owned !== null}
           disabled={!owned}
-          onclick={() => (anything = false)}>from the kit</button
+          onclick={() => (anything = false)}>{says.fromTheKit}</button
         >
         <button
           type="button"
           class="rounded-full px-3 py-0.5 {anything || !owned ? 'bg-primary text-primary-content' : 'bg-base-200'}"
           aria-pressed={anything || !owned}
-          onclick={() => (anything = true)}>anything</button
+          onclick={() => (anything = true)}>{says.anything}</button
         >
       </span>
     </div>
@@ -148,30 +152,31 @@
           .map(({ finding }) => sentence(finding))
           .join(' ')}
       {:else if search.progress !== null}
-        <span class="text-quiet" role="status">Computing every way on the network …</span>
+        <span class="text-quiet" role="status">{says.computingEveryWayOnTheNetwork}</span>
       {/if}
     </p>
     {#if search.failed}<p class="px-5 text-error" role="alert">{search.failed}</p>{/if}
     {#if search.result && routes.length === 0}
-      <p class="px-5 py-8 text-quiet">Nothing to compare: the line is unfinished. Complete it on the board.</p>
+      <p class="px-5 py-8 text-quiet">{says.nothingToCompareTheLineIs}</p>
     {/if}
     {#if shown.length > 0}
       <div class="route-row board-head border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!">
         <span></span>
         <div class="strip">
-          <span>Source</span><span class="text-center">lead</span><span>Box</span><span class="text-center">run</span
-          ><span>Input</span>
+          <span>{says.source}</span><span class="text-center">{says.lead}</span><span>{says.box}</span><span
+            class="text-center">{says.run}</span
+          ><span>{says.input}</span>
         </div>
-        <span class="whitespace-nowrap">20 Hz–20 kHz</span>
-        <span class="text-right">arrives</span>
-        <span class="text-right">gain</span>
-        <span class="text-right">room</span>
-        <span class="text-right">hiss</span>
-        <span class="text-right">hum</span>
-        <span>what it comes to</span>
+        <span class="whitespace-nowrap">{says.n20Hz20Khz}</span>
+        <span class="text-right">{says.arrives}</span>
+        <span class="text-right">{says.gain}</span>
+        <span class="text-right">{says.room}</span>
+        <span class="text-right">{says.hiss}</span>
+        <span class="text-right">{says.hum}</span>
+        <span>{says.whatItComesTo}</span>
         <span></span>
       </div>
-      <ol aria-label="Ways, best first">
+      <ol aria-label={says.waysBestFirst}>
         {#each shown as route, place (route.key)}
           <li class="border-b border-base-300" onfocusin={() => (current = place)}>
             <RouteRow
@@ -188,22 +193,22 @@
       </ol>
       {#if rest.length > 0}
         <p class="px-5 py-3 text-quiet max-sm:px-3.5">
-          {rest.length} more {rest.length === 1 ? 'way' : 'ways'}, {beaten} of them beaten on every count by one above.
+          {says.moreOfThemBeatenOnEvery(rest.length, counted.way(rest.length), beaten)}
           <button type="button" class="text-primary underline" aria-expanded={all} onclick={() => (all = !all)}
-            >{all ? 'Fold them away' : 'Show them'}</button
+            >{all ? says.foldThemAway : says.showThem}</button
           >
         </p>
       {/if}
     {/if}
     {#if line && routes.length > 0}
       <section class="px-5 pt-2 max-sm:px-3.5" aria-labelledby="schools">
-        <h2 class="heading" id="schools">What the schools say</h2>
+        <h2 class="heading" id="schools">{says.whatTheSchoolsSay}</h2>
         <ul class="grid grid-cols-2 gap-x-8 max-lg:grid-cols-1">
           {#each taught as { option, pick } (option)}
             <li class="border-b border-base-300 py-1.5 leading-snug" data-school={option}>
               <strong>{schoolName('box', option)}</strong>
-              {#if pick === routes[0]}agrees: {wayShort(pick)}.
-              {:else}would take {wayShort(pick)}: {standing(pick, 1)}{pick.present ? ', as now' : ''}.{/if}
+              {#if pick === routes[0]}{says.agrees(wayShort(pick))}
+              {:else}{says.wouldTake(wayShort(pick), standing(pick, 1), pick.present ? says.asNow : '')}{/if}
             </li>
           {/each}
         </ul>
@@ -216,16 +221,21 @@
         type="button"
         class="btn btn-primary btn-sm"
         disabled={!shown[current] || shown[current].present}
-        onclick={() => use(shown[current])}>Use way {current + 1}</button
+        onclick={() => use(shown[current])}>{says.useWay(current + 1)}</button
       >
       <button type="button" class="btn btn-outline btn-primary btn-sm" onclick={lock}
-        >{line.info?.locked ? 'Unlock this line' : 'Lock as it is'}</button
+        >{line.info?.locked ? says.unlockThisLine : says.lockAsItIs}</button
       >
       <a class="ml-auto hover:text-base-content" href={back}
         ><span class="max-sm:hidden"
-          ><kbd class="key">1</kbd> to <kbd class="key">9</kbd> use · <kbd class="key">L</kbd> lock ·
-          <kbd class="key">A</kbd> all ·
-        </span><kbd class="key">Esc</kbd> back</a
+          ><kbd class="key">1</kbd>
+          {says.to2} <kbd class="key">9</kbd>
+          {says.use} <kbd class="key">L</kbd>
+          {says.lock}
+          <kbd class="key">A</kbd>
+          {says.all}
+        </span><kbd class="key">{says.esc}</kbd>
+        {says.back}</a
       >
     </p>
   {/if}

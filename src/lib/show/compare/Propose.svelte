@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { compare as says } from '$core/words/screen/compare';
   import { resolve } from '$core/plan/resolved';
   import { type Allotment, opsOf, type Proposal } from '$core/advise/allocate';
   import { kitFor } from '$core/advise/stock';
@@ -35,7 +37,7 @@
   const nameOf = (id: string): string => names.get(id) ?? id;
   const reportsBefore = $derived(new Map(proposal?.before.map((r) => [r.id, r])));
   const reportsAfter = $derived(new Map(proposal?.after.map((r) => [r.id, r])));
-  const KIT_NAMES = { crew: 'the crew’s kit', own: 'the show’s own list', any: 'anything that can be had' } as const;
+  const KIT_NAMES = { crew: says.theCrewsKit, own: says.theShowsOwnList, any: says.anythingThatCanBeHad } as const;
 
   const draftOf = (a: Allotment) => {
     const next = applyEdit(plan, { ops: [...a.route.ops] });
@@ -71,9 +73,9 @@
   function accept(): void {
     if (!proposal) return;
     const count = accepted.size;
-    const edit = useProposal(`${count} ${count === 1 ? 'line' : 'lines'}`, opsOf(proposal.allotments, accepted));
+    const edit = useProposal(`${count} ${counted.line(count)}`, opsOf(proposal.allotments, accepted));
     if (!session.do(edit)) return;
-    toast(`${count} ${count === 1 ? 'line' : 'lines'} changed.`, { action: { label: 'Undo', onClick: show.undo } });
+    toast(`${count} ${counted.line(count)} changed.`, { action: { label: says.undo, onClick: show.undo } });
     propose();
   }
 
@@ -93,27 +95,27 @@
     return `${verdict(was)} → ${verdict(is)}${set ? `; ${set}` : ''}`;
   }
   function secondText(a: Allotment): string {
-    if (!a.second) return 'No other way was worth a second place.';
+    if (!a.second) return says.noOtherWayWasWorthA;
     const { route, taken } = a.second;
     const gone = taken.map(({ what, by }) =>
       by
-        ? `${partName({ what, metres: 0 })}, which ${nameOf(by)} has`
-        : `${partName({ what, metres: 0 })}, which is not in the kit`
+        ? says.whichHas(partName({ what, metres: 0 }), nameOf(by))
+        : says.whichIsNotInTheKit(partName({ what, metres: 0 }))
     );
     const much = verdict(route.report);
-    return `Second choice: ${wayShort(route)} (${much})${gone.length > 0 ? `; it would take a ${gone.join(', and a ')}` : ''}.`;
+    return says.secondChoice(wayShort(route), much, gone.length > 0 ? says.itWouldTakeA(gone.join(says.andA)) : '');
   }
 </script>
 
 <main class="pb-24">
   <div class="flex flex-wrap items-baseline gap-x-4 px-5 pt-4 max-sm:px-3.5">
-    <h1 class="text-[1.35em] font-bold">A plan from {KIT_NAMES[plan.policy.kit ?? 'any']}</h1>
-    <a class="text-primary underline" href="/show/{show.id}/kit">what may be used</a>
+    <h1 class="text-[1.35em] font-bold">{says.aPlanFrom(KIT_NAMES[plan.policy.kit ?? 'any'])}</h1>
+    <a class="text-primary underline" href="/show/{show.id}/kit">{says.whatMayBeUsed2}</a>
     {#if search.progress !== null}
       <span class="ml-auto flex items-center gap-3" role="status">
-        <progress class="progress w-40 progress-primary" value={search.progress} max="1" aria-label="Share done"
+        <progress class="progress w-40 progress-primary" value={search.progress} max="1" aria-label={says.shareDone}
         ></progress>
-        <button type="button" class="btn btn-outline btn-sm" onclick={() => search.cancel()}>Cancel</button>
+        <button type="button" class="btn btn-outline btn-sm" onclick={() => search.cancel()}>{says.cancel}</button>
       </span>
     {/if}
   </div>
@@ -131,23 +133,24 @@
     </p>
     {#if changed.length === 0}
       <p class="px-5 py-10 text-center text-[1.1em]">
-        Nothing to change: {kit ? 'the kit is' : 'everything is'} in its best place already.
+        {says.nothingToChangeInItsBest(kit ? says.theKitIs : says.everythingIs)}
       </p>
     {/if}
     {#if changed.length > 0}
       <div
         class="propose-row board-head border-b-2 border-primary pb-1.5 text-[0.93em] text-quiet max-[1200px]:hidden!"
       >
-        <span>Line</span>
+        <span>{says.line}</span>
         <div class="strip">
-          <span>Source</span><span class="text-center">lead</span><span>Box</span><span class="text-center">run</span
-          ><span>Input</span>
+          <span>{says.source}</span><span class="text-center">{says.lead}</span><span>{says.box}</span><span
+            class="text-center">{says.run}</span
+          ><span>{says.input}</span>
         </div>
-        <span>now → then</span>
+        <span>{says.nowThen}</span>
         <span></span>
       </div>
     {/if}
-    <ol aria-label="Proposed changes">
+    <ol aria-label={says.proposedChanges}>
       {#each changed as a (a.lineId)}
         {@const is = reportsAfter.get(a.lineId)}
         <li
@@ -174,13 +177,13 @@
             <a
               class="btn btn-ghost btn-sm"
               href="/show/{show.id}/compare/{a.lineId}"
-              aria-label="All ways of {nameOf(a.lineId)}">Ways</a
+              aria-label={says.allWaysOf(nameOf(a.lineId))}>{says.ways}</a
             >
             <button
               type="button"
               class="btn btn-ghost btn-sm"
               onclick={() => lock(a.lineId)}
-              aria-label="Lock {nameOf(a.lineId)} as it is">Lock</button
+              aria-label={says.lockAsItIs2(nameOf(a.lineId))}>{says.lock2}</button
             >
           </span>
         </li>
@@ -188,23 +191,21 @@
     </ol>
     <div class="grid grid-cols-2 gap-x-5 px-5 pt-4 max-lg:grid-cols-1 max-lg:gap-y-4 max-sm:px-3.5">
       <section>
-        <h2 class="heading">One more of these would help most</h2>
+        <h2 class="heading">{says.oneMoreOfTheseWouldHelp}</h2>
         <ul>
           {#each proposal.wishes as wish (wish.what)}
             <li class="border-base-300 py-1.5 [&+li]:border-t">
               <strong>{partName({ what: wish.what, metres: 0 })}</strong>
               <span class="text-quiet"
-                >{wish.helps.length > 0
-                  ? `for ${wish.helps.map(nameOf).join(', ')}`
-                  : 'it would not have to be hired'}</span
+                >{wish.helps.length > 0 ? says.for(wish.helps.map(nameOf).join(', ')) : says.itWouldNotHaveToBe}</span
               >
             </li>
           {:else}<li class="py-1.5 text-quiet">
-              {kit ? 'Nothing: no line would be better for it.' : 'Anything can be had already.'}
+              {kit ? says.nothingNoLineWouldBeBetter : says.anythingCanBeHadAlready}
             </li>{/each}
         </ul>
         {#if proposal.hire.length > 0}
-          <h2 class="heading pt-3">To be hired or made</h2>
+          <h2 class="heading pt-3">{says.toBeHiredOrMade}</h2>
           <ul>
             {#each proposal.hire as { part, count } (`${part.what} ${part.metres}`)}
               <li class="py-1"><span class="num">{count} ×</span> {partName(part)}</li>
@@ -213,7 +214,7 @@
         {/if}
       </section>
       <section>
-        <h2 class="heading">Stay as they are</h2>
+        <h2 class="heading">{says.stayAsTheyAre}</h2>
         <ul>
           {#each kept as a (a.lineId)}
             {@const is = reportsAfter.get(a.lineId)}
@@ -224,14 +225,15 @@
                 >{a.locked ? 'locked; ' : ''}{is ? verdict(is) : ''}{is &&
                 rank(is.severity) >= rank('care') &&
                 !a.locked
-                  ? ': no way here is better'
+                  ? says.noWayHereIsBetter
                   : ''}</span
               >
               <button
                 type="button"
                 class="ml-auto text-quiet underline hover:text-base-content"
                 onclick={() => lock(a.lineId)}
-                aria-label="{a.locked ? 'Unlock' : 'Lock'} {nameOf(a.lineId)}">{a.locked ? 'unlock' : 'lock'}</button
+                aria-label="{a.locked ? says.unlock : says.lock2} {nameOf(a.lineId)}"
+                >{a.locked ? says.unlockIt : says.lockIt}</button
               >
             </li>
           {/each}
@@ -242,30 +244,29 @@
       class="no-print fixed inset-x-0 bottom-0 flex items-center gap-3 border-t border-base-300 bg-base-100 px-5 py-3 max-sm:px-3.5"
     >
       <button type="button" class="btn btn-primary btn-sm" disabled={accepted.size === 0} onclick={accept}
-        >{accepted.size === changed.length ? 'Accept all' : `Accept ${accepted.size} of ${changed.length}`}</button
+        >{accepted.size === changed.length ? says.acceptAll : says.acceptOf(accepted.size, changed.length)}</button
       >
       <button
         type="button"
         class="btn btn-outline btn-primary btn-sm"
         disabled={changed.length === 0}
         onclick={() => (accepted.size > 0 ? changed.forEach((a) => refused.add(a.lineId)) : refused.clear())}
-        >{accepted.size > 0 ? 'None' : 'All'}</button
+        >{accepted.size > 0 ? says.none : says.all2}</button
       >
-      <a class="ml-auto text-quiet hover:text-base-content" href="/show/{show.id}">Back to the lines</a>
+      <a class="ml-auto text-quiet hover:text-base-content" href="/show/{show.id}">{says.backToTheLines}</a>
     </p>
   {:else if stale}
     <p class="px-5 py-10 text-center">
-      The plan has changed since. <button type="button" class="text-primary underline" onclick={propose}
-        >Propose again</button
-      >
+      {says.thePlanHasChangedSince}
+      <button type="button" class="text-primary underline" onclick={propose}>{says.proposeAgain}</button>
     </p>
   {:else if search.progress !== null}
     <p class="px-5 py-10 text-center text-quiet">
-      Every way of every line is computed on the network, then chosen between …
+      {says.everyWayOfEveryLineIs}
     </p>
   {:else if !search.failed}
     <p class="px-5 py-10 text-center">
-      <button type="button" class="btn btn-primary" onclick={propose}>Propose a plan</button>
+      <button type="button" class="btn btn-primary" onclick={propose}>{says.proposeAPlan}</button>
     </p>
   {/if}
 </main>

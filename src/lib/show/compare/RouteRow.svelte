@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { compare as says } from '$core/words/screen/compare';
   import type { Route } from '$core/advise/routes';
   import { applyEdit } from '$core/plan/edit';
   import type { Plan } from '$core/plan/schema';
@@ -35,18 +36,16 @@
     class="no key h-7"
     onclick={onpick}
     aria-pressed={current}
-    aria-label="Way {place + 1}: {wayName(route)}"
+    aria-label={says.way(place + 1, wayName(route))}
     data-way={place}>{place + 1}</button
   >
   <div class="strip-cell"><Strip plan={draft} line={report} {report} /></div>
   <div class="wide"><Spark {report} /></div>
-  <span class="num wide text-right" title="Average level at the input, dBu">{show(report.arrives)}</span>
-  <span class="num wide text-right" title="Gain to the working level, dB">{show(report.gain)}</span>
-  <span class="num wide text-right" title="Least room between peak and clip, dB">{show(report.room)}</span>
-  <span class="num wide text-right" title="Average level over the hiss at the input, dB">{show(report.snr)}</span>
-  <span class="num wide text-right" title="Average level over the hum of the whole rig, dB"
-    >{show(report.hum?.below ?? null)}</span
-  >
+  <span class="num wide text-right" title={says.averageLevelAtTheInputDbu}>{show(report.arrives)}</span>
+  <span class="num wide text-right" title={says.gainToTheWorkingLevelDb}>{show(report.gain)}</span>
+  <span class="num wide text-right" title={says.leastRoomBetweenPeakAndClip}>{show(report.room)}</span>
+  <span class="num wide text-right" title={says.averageLevelOverTheHissAt}>{show(report.snr)}</span>
+  <span class="num wide text-right" title={says.averageLevelOverTheHumOf}>{show(report.hum?.below ?? null)}</span>
   <div class="verdict min-w-0 leading-snug">
     <p class="flex gap-2 {SEVERITY_TEXT[report.severity]}">
       <span class="pt-0.5"><Mark severity={report.severity} /></span>
@@ -55,7 +54,7 @@
       >
     </p>
     <p class="pl-6 text-[0.93em] text-quiet">
-      {[route.present && 'as planned now', switchesText(route), asksFor(route, fromKit), besideText(route)]
+      {[route.present && says.asPlannedNow, switchesText(route), asksFor(route, fromKit), besideText(route)]
         .filter(Boolean)
         .join('; ')}
     </p>
@@ -68,6 +67,6 @@
     class="use btn btn-sm {place === 0 ? 'btn-primary' : 'btn-outline btn-primary'}"
     disabled={route.present}
     onclick={onuse}
-    aria-label="Use way {place + 1}: {wayName(route)}">{route.present ? 'In use' : 'Use'}</button
+    aria-label={says.useWay2(place + 1, wayName(route))}>{route.present ? says.inUse : says.use2}</button
   >
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { compare as says } from '$core/words/screen/compare';
   import { resolve } from '$core/plan/resolved';
   import { chosenOf, type Question, QUESTIONS, type School } from '$core/advise/schools';
   import { rank } from '$core/judge/types';
@@ -34,13 +36,13 @@
   function choose(question: Question, option: School['option']): void {
     if (!session.do(setPolicy(plan, schoolName(question, option), { [question]: option }))) return;
     toast(`${QUESTION_NAMES[question]}: ${schoolName(question, option)}.`, {
-      action: { label: 'Undo', onClick: show.undo }
+      action: { label: says.undo, onClick: show.undo }
     });
   }
   function summary(school: School): string {
-    if (school.differs.length === 0) return 'as computed on every line here';
+    if (school.differs.length === 0) return says.asComputedOnEveryLineHere;
     const [bad, good] = [worse(school).length, better(school).length];
-    const parts = [`differs on ${school.differs.length} ${school.differs.length === 1 ? 'line' : 'lines'}`];
+    const parts = [says.differsOn(school.differs.length, counted.line(school.differs.length))];
     if (bad > 0) parts.push(`${bad} worse`);
     if (good > 0) parts.push(`${good} better`);
     return parts.join(', ');
@@ -49,14 +51,13 @@
 
 <main class="px-5 pt-4 pb-12 max-sm:px-3.5">
   <div class="flex flex-wrap items-baseline gap-x-4">
-    <h1 class="text-[1.35em] font-bold">What would each school do with this show?</h1>
+    <h1 class="text-[1.35em] font-bold">{says.whatWouldEachSchoolDoWith}</h1>
     {#if search.progress !== null}<span class="ml-auto text-quiet" role="status"
-        >Computing, {Math.round(search.progress * 100)} % …</span
+        >{says.computing(Math.round(search.progress * 100))}</span
       >{/if}
   </div>
   <p class="max-w-[70ch] pt-1 pb-2 text-quiet">
-    Each is a rule that somebody lives by. Choosing one sets how this show is judged and proposed; where it and the
-    computation part, both are shown.
+    {says.eachIsARuleThatSomebody}
   </p>
   {#if search.failed}<p class="text-error" role="alert">{search.failed}</p>{/if}
   {#each Object.keys(QUESTIONS) as Question[] as question (question)}
@@ -111,8 +112,11 @@
                       >{names.get(d.lineId) ?? d.lineId}</a
                     >
                     <span class="leading-snug">
-                      {#if d.route && d.computed}{wayShort(d.route)} instead of {wayShort(d.computed)}:
-                        {decibelsText(d.decibels)}.{:else}{decibelsText(d.decibels)}.{/if}
+                      {#if d.route && d.computed}{says.insteadOf(
+                          wayShort(d.route),
+                          wayShort(d.computed),
+                          decibelsText(d.decibels)
+                        )}{:else}{decibelsText(d.decibels)}.{/if}
                       <span class="inline-flex items-center gap-1 align-bottom whitespace-nowrap"
                         ><Mark severity={d.against} size={14} />{SEVERITY_NAMES[d.against]} →
                         <Mark severity={d.severity} size={14} />{SEVERITY_NAMES[d.severity]}</span

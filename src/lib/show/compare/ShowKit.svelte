@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { compare as says } from '$core/words/screen/compare';
   import { kitFor, usedOf } from '$core/advise/stock';
   import KitTable from '$lib/kit/KitTable.svelte';
   import { withChanges } from '$lib/kit/changes';
@@ -13,16 +14,16 @@
   const kit = $derived(kitFor(plan, show.crewKit));
   const use = $derived(usedOf(plan, kit ?? show.crewKit));
   const CHOICES = [
-    ['crew', 'the crew’s kit'],
-    ['own', 'a list of its own'],
+    ['crew', says.theCrewsKit],
+    ['own', says.aListOfItsOwn],
     ['any', 'anything']
   ] as const;
 </script>
 
 <main class="pb-12">
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-2 px-5 pt-4 max-sm:px-3.5">
-    <h1 class="text-[1.35em] font-bold">What this show may use</h1>
-    <span class="flex gap-1" role="group" aria-label="What may be used">
+    <h1 class="text-[1.35em] font-bold">{says.whatThisShowMayUse}</h1>
+    <span class="flex gap-1" role="group" aria-label={says.whatMayBeUsed}>
       {#each CHOICES as [value, name] (value)}
         <button
           type="button"
@@ -35,19 +36,20 @@
   </div>
   {#if use.short.length > 0}
     <p class="px-5 pt-2 max-sm:px-3.5" data-short>
-      <strong class="text-warning">{from === 'any' ? 'Not in the crew’s kit' : 'Not enough'}:</strong>
+      <strong class="text-warning">{from === 'any' ? says.notInTheCrewsKit : says.notEnough}:</strong>
       {use.short.map(({ part, count }) => `${count} × ${partName(part)}`).join(', ')}
     </p>
   {/if}
   {#if from === 'own'}
     {#if Object.keys(plan.kit ?? {}).length === 0 && Object.keys(show.crewKit).length > 0}
       <p class="px-5 pt-2 text-quiet max-sm:px-3.5">
-        Start from <button
+        {says.startFrom}
+        <button
           type="button"
           class="text-primary underline"
-          onclick={() => session.do(changeKit(plan, 'a copy of the crew’s', { ...show.crewKit }))}
-          >a copy of the crew’s kit</button
-        >, or say what there is.
+          onclick={() => session.do(changeKit(plan, says.aCopyOfTheCrews, { ...show.crewKit }))}
+          >{says.aCopyOfTheCrewsKit}</button
+        >{says.orSayWhatThereIs}
       </p>
     {/if}
     <KitTable
@@ -57,12 +59,10 @@
     />
   {:else}
     <p class="px-5 pt-2 text-quiet max-sm:px-3.5">
-      {from === 'any'
-        ? 'Proposals are free to use anything. Beside the crew’s kit, this is what the plan takes now.'
-        : 'What the plan takes now of what the crew owns.'}
-      <a class="text-primary underline" href="/kit">Change the crew’s kit</a>
+      {from === 'any' ? says.proposalsAreFreeToUseAnything : says.whatThePlanTakesNowOf}
+      <a class="text-primary underline" href="/kit">{says.changeTheCrewsKit}</a>
     </p>
-    <ul class="grid grid-cols-2 gap-x-8 px-5 pt-2 max-lg:grid-cols-1 max-sm:px-3.5" aria-label="In use">
+    <ul class="grid grid-cols-2 gap-x-8 px-5 pt-2 max-lg:grid-cols-1 max-sm:px-3.5" aria-label={says.inUse}>
       {#each use.list as { part, have, used } (`${part.what} ${part.metres}`)}
         <li class="flex items-center gap-3 border-b border-base-300 py-1.5" data-use={part.what}>
           <span class="min-w-0 truncate">{partName(part)}</span>
@@ -78,7 +78,7 @@
             {/each}
           </span>
           <span class="num w-20 text-right {used > have ? 'font-semibold text-error' : used === 0 ? 'text-quiet' : ''}"
-            >{used} of {have}</span
+            >{says.of(used, have)}</span
           >
         </li>
       {/each}

@@ -1,3 +1,4 @@
+import { compare as says } from '$core/words/screen/compare';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { AdviseApi } from './advise.worker';
 
@@ -17,7 +18,7 @@ export class Advising<T> {
     this.#worker = worker;
     try {
       const failed = new Promise<never>((_, reject) => {
-        worker.onerror = () => reject(new Error('The computing part of this page failed to load. Reload the page.'));
+        worker.onerror = () => reject(new Error(says.theComputingPartOfThisPage));
       });
       const report = proxy((share: number) => {
         if (this.#worker === worker) this.progress = share;

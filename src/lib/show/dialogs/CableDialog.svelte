@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import { modelAt } from '$core/plan/devices';
   import { portOf } from '$core/gear/catalogue';
   import { CABLE_KIND_IDS, CABLES, type CableKindId, MAX_METRES, plugFor } from '$core/gear/cables';
@@ -38,13 +39,13 @@
 
 <Dialog title="{lineName}: {CABLE_NAMES[cable.kind]}" {onclose}>
   <ChoiceField
-    label="Kind"
+    label={says.kind}
     value={cable.kind}
     choices={CABLE_KIND_IDS.map((value) => ({ value, text: CABLE_NAMES[value] }))}
     onset={setKind}
   />
   <QuantityField
-    label="Length"
+    label={says.length}
     kind="length"
     value={cable.metres}
     low={0}
@@ -53,25 +54,25 @@
   />
   {#each [cable.from, cable.to] as end, side (side)}
     <ChoiceField
-      label="Plug at the {modelName(plan.devices[end.device].model)}"
+      label={says.plugAtThe(modelName(plan.devices[end.device].model))}
       value={cable.plugs[side]}
       choices={kind.plugs.map((value) => ({ value, text: PLUG_NAMES[value] }))}
       onset={(value) => setPlug(side, value)}
     />
     <ChoiceField
-      label="Soldered there"
+      label={says.solderedThere}
       value={cable.wiring?.[side] ?? 'plain'}
       choices={WIRINGS.map((value) => ({ value, text: choiceName('wiring', value) }))}
       onset={(value) => setWiring(side, value)}
     />
   {/each}
   <ChoiceField
-    label="Couplers"
+    label={says.couplers}
     value={String(cable.couplers ?? 0)}
-    choices={[0, 1, 2, 3, 4].map((n) => ({ value: String(n), text: n === 0 ? 'none' : String(n) }))}
+    choices={[0, 1, 2, 3, 4].map((n) => ({ value: String(n), text: n === 0 ? says.noneOfIt : String(n) }))}
     onset={(value) => change({ couplers: Number(value) || undefined })}
   />
-  <h3 class="heading mt-4 mb-1">Values</h3>
+  <h3 class="heading mt-4 mb-1">{says.values}</h3>
   {#each PER_METRE.filter((name) => kind.params[name].typ > 0) as name (name)}
     <QuantityField
       label={settingName(name)}

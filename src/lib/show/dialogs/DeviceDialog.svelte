@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import { choicesOf, MODELS, modelOf, DeviceSettings } from '$core/gear/catalogue';
   import { INSTRUMENT_IDS } from '$core/gear/instruments';
   import { choiceName, INSTRUMENT_NAMES, modelName, settingName } from '$core/words/names';
@@ -24,14 +25,14 @@
 
 <Dialog title="{lineName}: {modelName(device.model)}" {onclose}>
   <ChoiceField
-    label="Kind"
+    label={says.kind}
     value={device.model}
     choices={siblings.map((m) => ({ value: m.id, text: modelName(m.id) }))}
     onset={(value) => onedit(setModel(plan, id, subject, value))}
   />
   {#if model.signal}
     <ChoiceField
-      label="Plays"
+      label={says.plays}
       value={read.instrument}
       choices={INSTRUMENT_IDS.map((value) => ({ value, text: INSTRUMENT_NAMES[value] }))}
       onset={(value) => onedit(setDevice(plan, id, subject, 'instrument', value))}
@@ -47,7 +48,7 @@
   {/each}
   {#if feeds.length > 1 && !device.host}
     <ChoiceField
-      label="Fed by"
+      label={says.fedBy}
       value={read.feed}
       choices={feeds.map((value) => ({ value, text: choiceName('feed', value) }))}
       onset={(value) => onedit(setDevice(plan, id, subject, 'feed', value))}
@@ -55,15 +56,15 @@
   {/if}
   {#if !device.host && supplies.length > 0 && read.feed.startsWith('mains') && model.family !== 'box'}
     <ChoiceField
-      label="On supply"
+      label={says.onSupply}
       value={device.supply ?? ''}
-      choices={[...(device.supply ? [] : [{ value: '', text: 'not said' }]), ...supplies]}
+      choices={[...(device.supply ? [] : [{ value: '', text: says.notSaid }]), ...supplies]}
       onset={(value) => onedit(setSupply(plan, id, subject, value))}
     />
   {/if}
   {#if host && 'phantomVolts' in model.params}
     <QuantityField
-      label="Phantom of {host.name} for all inputs together, at most (0: not known)"
+      label={says.phantomOfForAllInputsTogether(host.name)}
       kind="current"
       value={host.phantomMost ?? 0}
       low={0}
@@ -73,7 +74,7 @@
   {/if}
   {#if read.feed === 'mains-1' && !device.host}
     <ChoiceField
-      label="Protective earth, as found"
+      label={says.protectiveEarthAsFound}
       value={read.unearthed ? 'removed' : 'kept'}
       choices={choicesOf(model, 'earth').map((value) => ({ value, text: value }))}
       onset={(value) => onedit(setDevice(plan, id, subject, 'earth', value))}
@@ -81,11 +82,10 @@
   {/if}
   {#if Object.keys(model.params).length > 0}
     <p class="flex items-center justify-between gap-3 py-1">
-      <span class="text-quiet">{own ? `Made from your own “${own.name}”` : 'Values of the class, unless set here'}</span
-      >
-      <button type="button" class="btn btn-sm" onclick={onown}>Own models …</button>
+      <span class="text-quiet">{own ? says.madeFromYourOwn(own.name) : says.valuesOfTheClassUnlessSet}</span>
+      <button type="button" class="btn btn-sm" onclick={onown}>{says.ownModels}</button>
     </p>
-    <h3 class="heading mt-4 mb-1">Values</h3>
+    <h3 class="heading mt-4 mb-1">{says.values}</h3>
     {#each Object.entries(model.params) as [name, spec] (name)}
       <QuantityField
         label={settingName(name)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import { resolve } from '$core/plan/resolved';
   import { inverts } from '$core/judge/pairs';
   import { playsProgramme } from '$core/plan/devices';
@@ -39,9 +40,9 @@
 
   /** What is written freely, offered from what other lines have. */
   const TEXTS = [
-    { field: 'place', label: 'Stands at', placeholder: 'stage place' },
-    { field: 'pair', label: 'Side of the stereo pair called', placeholder: 'none' },
-    { field: 'act', label: 'Only in the act', placeholder: 'all evening' }
+    { field: 'place', label: says.standsAt, placeholder: says.stagePlace },
+    { field: 'pair', label: says.sideOfTheStereoPairCalled, placeholder: 'none' },
+    { field: 'act', label: says.onlyInTheAct, placeholder: says.allEvening }
   ] as const;
 
   /** Names that other lines of the show have given. */
@@ -69,7 +70,7 @@
 
 <Dialog title={lineName(line)} {onclose}>
   <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 max-sm:grid-cols-1">
-    <label for="info-name">Name</label>
+    <label for="info-name">{says.name}</label>
     <input
       id="info-name"
       class="input w-full input-sm"
@@ -77,7 +78,7 @@
       maxlength="80"
       onchange={(event) => setName(event.currentTarget.value)}
     />
-    <label for="info-channel">Channel</label>
+    <label for="info-channel">{says.channel}</label>
     <input
       id="info-channel"
       class="num input w-full input-sm"
@@ -87,13 +88,13 @@
     />
   </div>
   <ChoiceField
-    label="In the mix"
+    label={says.inTheMix}
     value={line.info?.exposure ?? 'normal'}
     choices={EXPOSURES}
     onset={(value) => onedit(setInfo(plan, line, { exposure: value as Exposure }))}
   />
   <ChoiceField
-    label="Wanted of it"
+    label={says.wantedOfIt}
     value={line.info?.want ?? 'direct'}
     choices={WANTS}
     onset={(value) => onedit(setInfo(plan, line, { want: value === 'direct' ? undefined : (value as Want) }))}
@@ -116,22 +117,22 @@
     {/each}
   </div>
   <ChoiceField
-    label="In proposals"
+    label={says.inProposals}
     value={line.info?.locked ? 'locked' : 'free'}
     choices={[
-      { value: 'free', text: 'may change' },
-      { value: 'locked', text: 'locked' }
+      { value: 'free', text: says.mayChange },
+      { value: 'locked', text: says.locked }
     ]}
     onset={(value) => onedit(setInfo(plan, line, { locked: value === 'locked' || undefined }))}
   />
   {#if playsProgramme(plan, line.devices[0])}
     <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 py-1 max-sm:grid-cols-1">
-      <label for="info-loudness">Loudness of its programme, LUFS</label>
+      <label for="info-loudness">{says.loudnessOfItsProgrammeLufs}</label>
       <input
         id="info-loudness"
         class="num input w-full input-sm"
         inputmode="decimal"
-        placeholder="not known"
+        placeholder={says.notKnown}
         value={line.info?.loudness ?? ''}
         onchange={(event) => setLoudness(event.currentTarget.value)}
       />
@@ -139,14 +140,14 @@
   {/if}
   {#if others.length > 0}
     <ChoiceField
-      label="As loud as"
+      label={says.asLoudAs}
       value={line.info?.asLoudAs ?? ''}
-      choices={[{ value: '', text: 'no other line' }, ...others]}
+      choices={[{ value: '', text: says.noOtherLine }, ...others]}
       onset={(value) => onedit(setInfo(plan, line, { asLoudAs: value || undefined }))}
     />
   {/if}
   <QuantityField
-    label="A microphone on it as well, at"
+    label={says.aMicrophoneOnItAsWell}
     kind="length"
     value={line.info?.micMetres ?? 0}
     low={0}
@@ -155,14 +156,14 @@
   />
   {#if delay}
     <p class="text-quiet" data-delay>
-      The microphone is <span class="num text-base-content">{formatNumber(delay.seconds * 1000, 2)} ms</span> late,
-      <span class="num text-base-content">{formatNumber(delay.samples, 0)}</span> samples at 48 kHz, at 20 °C. Mixed
-      equally loud they cancel at
-      <span class="num text-base-content">{delay.notches.map((f) => formatHz(f)).join(', ')}</span>; with one polarity
-      inverted at <span class="num text-base-content">{delay.inverted.map((f) => formatHz(f)).join(', ')}</span>.
-      Delaying the direct signal by as much aligns them{invertedHere
-        ? '; this line’s polarity is inverted already'
-        : ''}.
+      {says.theMicrophoneIs} <span class="num text-base-content">{says.ms(formatNumber(delay.seconds * 1000, 2))}</span>
+      {says.late}
+      <span class="num text-base-content">{formatNumber(delay.samples, 0)}</span>
+      {says.samplesAt48KhzAt20}
+      <span class="num text-base-content">{delay.notches.map((f) => formatHz(f)).join(', ')}</span
+      >{says.withOnePolarityInvertedAt}
+      <span class="num text-base-content">{delay.inverted.map((f) => formatHz(f)).join(', ')}</span
+      >{says.delayingTheDirectSignalByAs(invertedHere ? says.thisLinesPolarityIsInvertedAlready : '')}
     </p>
   {/if}
   {#if error}<p class="pt-1 text-error" role="alert">{error}</p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import { SHORTCUTS } from '$lib/show/board/shortcuts';
   import Dialog from '$lib/ui/Dialog.svelte';
 
@@ -6,7 +7,7 @@
   const KEYS = Object.values(SHORTCUTS).filter(({ shown }) => shown.length > 0);
 </script>
 
-<Dialog title="Keys" {onclose}>
+<Dialog title={says.keys} {onclose}>
   <dl class="grid grid-cols-[auto_1fr] items-baseline gap-x-4 gap-y-1.5">
     {#each KEYS as { shown, text } (text)}
       <dt class="text-right">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import { defaultKind, givesPhantom, keptSettings, MODELS, modelOf } from '$core/gear/catalogue';
   import { MAX_METRES } from '$core/gear/cables';
   import { INSTRUMENT_IDS, type InstrumentId } from '$core/gear/instruments';
@@ -35,7 +36,7 @@
 
   const kinds = (family: Family) =>
     MODELS.filter((m) => m.family === family).map((m) => ({ value: m.id, text: modelName(m.id) }));
-  const BOXES = [{ value: '', text: 'no box' }, ...kinds('box'), ...kinds('joint')];
+  const BOXES = [{ value: '', text: says.noBox }, ...kinds('box'), ...kinds('joint')];
   const change = (part: Partial<LineSpec>): void => void (spec = { ...spec, ...part });
   const plays = $derived(
     (spec.source.settings.instrument as InstrumentId | undefined) ?? modelOf(spec.source.model).signal!.instrument
@@ -115,10 +116,10 @@
   }
 </script>
 
-<Dialog title={line ? `Build ${spec.name}` : 'Build a line'} {onclose}>
+<Dialog title={line ? says.build(spec.name) : says.buildALine} {onclose}>
   <form onsubmit={submit}>
     <div class="grid grid-cols-[1fr_15rem] items-center gap-x-3 gap-y-2 pb-1 max-sm:grid-cols-1">
-      <label for="line-name">Name</label>
+      <label for="line-name">{says.name}</label>
       <input
         id="line-name"
         class="input w-full input-sm"
@@ -126,7 +127,7 @@
         value={spec.name}
         oninput={(e) => change({ name: e.currentTarget.value })}
       />
-      <label for="line-channel">Channel</label>
+      <label for="line-channel">{says.channel}</label>
       <input
         id="line-channel"
         class="num input w-full input-sm"
@@ -141,11 +142,11 @@
       <p class="pb-1 text-right text-error" role="alert">{NO_CHANNEL}</p>
     {/if}
     {#if spec.from}
-      <p class="py-1">Leaves <strong>{plan.lines[spec.from]?.name}</strong>.</p>
+      <p class="py-1">{says.leaves} <strong>{plan.lines[spec.from]?.name}</strong>.</p>
     {:else}
-      <ChoiceField label="Source" value={spec.source.model} choices={kinds('source')} onset={setSource} />
+      <ChoiceField label={says.source} value={spec.source.model} choices={kinds('source')} onset={setSource} />
       <ChoiceField
-        label="Plays"
+        label={says.plays}
         value={plays}
         choices={INSTRUMENT_IDS.map((value) => ({ value, text: INSTRUMENT_NAMES[value] }))}
         onset={(instrument) =>
@@ -153,17 +154,17 @@
       />
     {/if}
     <QuantityField
-      label="Lead"
+      label={says.lead}
       kind="length"
       value={spec.lead?.metres ?? 3}
       low={0}
       high={MAX_METRES}
       onset={(m) => change({ lead: cable('lead', spec.lead, m) })}
     />
-    <ChoiceField label="Box" value={spec.box?.model ?? ''} choices={BOXES} onset={setBox} />
+    <ChoiceField label={says.box} value={spec.box?.model ?? ''} choices={BOXES} onset={setBox} />
     {#if spec.box || spec.run}
       <QuantityField
-        label="Run"
+        label={says.run}
         kind="length"
         value={spec.run?.metres ?? 10}
         low={0}
@@ -172,9 +173,9 @@
       />
     {/if}
     {#each more as { box, run }, k (k)}
-      <ChoiceField label="Box {k + 2}" value={box.model} choices={BOXES} onset={(model) => setMoreBox(k, model)} />
+      <ChoiceField label={says.box2(k + 2)} value={box.model} choices={BOXES} onset={(model) => setMoreBox(k, model)} />
       <QuantityField
-        label="Behind it"
+        label={says.behindIt}
         kind="length"
         value={run.metres}
         low={0}
@@ -184,32 +185,32 @@
     {/each}
     {#if spec.box && more.length < MOST_BOXES - 1}
       <p class="py-1 text-right text-quiet">
-        <button type="button" class="underline" onclick={addBox}>another box behind it</button>
+        <button type="button" class="underline" onclick={addBox}>{says.anotherBoxBehindIt}</button>
       </p>
     {/if}
     {#if !spec.box}
       <p class="py-1 text-right text-quiet">
         {#if spec.run}
           <button type="button" class="underline" onclick={() => change({ run: null })}
-            >the lead straight to the input</button
+            >{says.theLeadStraightToTheInput}</button
           >
         {:else}
           <button type="button" class="underline" onclick={() => change({ run: cable('run', null, 10) })}
-            >a run after the lead</button
+            >{says.aRunAfterTheLead}</button
           >
         {/if}
       </p>
     {/if}
-    <ChoiceField label="Input" value={spec.input.model} choices={kinds('input')} onset={setInput} />
+    <ChoiceField label={says.input} value={spec.input.model} choices={kinds('input')} onset={setInput} />
     <ChoiceField
-      label="In the mix"
+      label={says.inTheMix}
       value={spec.exposure ?? 'normal'}
       choices={EXPOSURES}
       onset={(e) => change({ exposure: e as Exposure })}
     />
     <div class="flex justify-end gap-2 pt-4">
-      <button type="button" class="btn" onclick={onclose}>Cancel</button>
-      <button class="btn btn-primary">{line ? 'Change' : 'Add'}</button>
+      <button type="button" class="btn" onclick={onclose}>{says.cancel}</button>
+      <button class="btn btn-primary">{line ? says.change : says.add}</button>
     </div>
   </form>
 </Dialog>

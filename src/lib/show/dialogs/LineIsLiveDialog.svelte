@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import { gatesFor, type Step } from '$core/linecheck/gates';
   import { applyEdit } from '$core/plan/edit';
   import type { Line } from '$core/plan/lines';
@@ -31,8 +32,8 @@
   const ready = $derived(gates.before.every((s) => before.has(s)));
 </script>
 
-<Dialog title="{name} is live" {onclose}>
-  <p>It has been checked today. Before anything on it is touched:</p>
+<Dialog title={says.isLive(name)} {onclose}>
+  <p>{says.itHasBeenCheckedTodayBefore}</p>
   <CheckGates steps={gates.before} passed={before} onpass={(now) => (before = now)} />
   <button
     type="button"
@@ -41,10 +42,10 @@
     onclick={() => {
       onchange();
       changed = true;
-    }}>{changed ? 'Changed in the plan' : ready ? 'Change it' : 'Steps first'}</button
+    }}>{changed ? says.changedInThePlan : ready ? says.changeIt : says.stepsFirst}</button
   >
   {#if changed}
-    <p class="pt-3">Once it is done on the stage too:</p>
+    <p class="pt-3">{says.onceItIsDoneOnThe}</p>
     <CheckGates steps={gates.after} passed={after} onpass={(now) => (after = now)} />
   {/if}
 </Dialog>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import { modelOf, DeviceSettings } from '$core/gear/catalogue';
   import { readOwn, responseFromRows, writeOwn } from '$core/plan/own';
   import type { Edit, OwnModel, Plan } from '$core/plan/schema';
@@ -38,7 +39,7 @@
   function fromDevice(): void {
     const text = name.trim();
     if (text === '') {
-      error = 'An own model needs a name.';
+      error = says.anOwnModelNeedsAName;
       return;
     }
     const values = Object.fromEntries(
@@ -69,7 +70,7 @@
     const got = readOwn(await file.text());
     if (!got.ok) error = `${file.name}: ${got.faults.map((f) => `${f.where}: ${loadFaultText(f)}`).join('; ')}`;
     else if (got.own.base !== device.model)
-      error = `${file.name} is a ${modelName(got.own.base)}; this device is a ${modelName(device.model)}.`;
+      error = says.isAThisDeviceIsA(file.name, modelName(got.own.base), modelName(device.model));
     else create(got.own);
   }
   function exportFile(): void {
@@ -84,35 +85,34 @@
   }
 </script>
 
-<Dialog title="Own models: {modelName(device.model)}" {onclose} wide>
+<Dialog title={says.ownModels2(modelName(device.model))} {onclose} wide>
   <p class="text-quiet">
-    Values of your own, and a measured response, on the network of the {modelName(device.model)}. Kept with this show;
-    as a file it goes into others.
+    {says.valuesOfYourOwnAndA(modelName(device.model))}
   </p>
   {#if mine.length > 0}
-    <h3 class="heading mt-3 mb-1">In this show</h3>
+    <h3 class="heading mt-3 mb-1">{says.inThisShow}</h3>
     <ul>
       {#each mine as [key, m] (key)}
         <li class="flex items-center gap-2 py-1">
           <span class="flex-1 {device.own === key ? 'font-semibold' : ''}">{m.name}</span>
-          {#if device.own === key}<span class="text-quiet">used here</span>
+          {#if device.own === key}<span class="text-quiet">{says.usedHere}</span>
           {:else}<button type="button" class="btn btn-sm" onclick={() => onedit(setOwn(plan, id, subject, key))}
-              >Use here</button
+              >{says.useHere}</button
             >{/if}
           <button
             type="button"
             class="btn btn-ghost btn-sm"
-            aria-label="Delete own model {m.name}"
-            onclick={() => onedit(dropOwn(plan, key))}>Delete</button
+            aria-label={says.deleteOwnModel(m.name)}
+            onclick={() => onedit(dropOwn(plan, key))}>{says.delete}</button
           >
         </li>
       {/each}
     </ul>
   {/if}
   {#if own}
-    <h3 class="heading mt-3 mb-1">{own.name}: least, usual, most</h3>
+    <h3 class="heading mt-3 mb-1">{says.leastUsualMost(own.name)}</h3>
     <div class="grid grid-cols-[minmax(0,1fr)_25.6rem] items-center gap-x-3 py-1 max-sm:grid-cols-1">
-      <label for="own-name">Name</label>
+      <label for="own-name">{says.name}</label>
       <input
         id="own-name"
         class="input w-full input-sm"
@@ -133,54 +133,58 @@
         onset={(next) => change({ values: { ...own.values, [param]: next } })}
       />
     {/each}
-    <h3 class="heading mt-3 mb-1">Measured response</h3>
+    <h3 class="heading mt-3 mb-1">{says.measuredResponse}</h3>
     {#if own.response}
       <p class="flex items-center gap-3 py-1">
         <span class="flex-1"
-          >{own.response.length} points, {Math.round(own.response[0][0])} Hz to {Math.round(
-            own.response[own.response.length - 1][0]
-          )} Hz, added to the network’s own.</span
+          >{says.pointsHzToHzAddedTo(
+            own.response.length,
+            Math.round(own.response[0][0]),
+            Math.round(own.response[own.response.length - 1][0])
+          )}</span
         >
-        <button type="button" class="btn btn-sm" onclick={() => change({ response: undefined })}>Take it off</button>
+        <button type="button" class="btn btn-sm" onclick={() => change({ response: undefined })}
+          >{says.takeItOff}</button
+        >
       </p>
     {/if}
-    <label class="block py-1" for="own-table">Rows of hertz and decibels, pasted or from a CSV file</label>
+    <label class="block py-1" for="own-table">{says.rowsOfHertzAndDecibelsPasted}</label>
     <textarea id="own-table" class="num textarea w-full" rows="3" bind:value={pasted} placeholder="20, −3.1&#10;100, 0"
     ></textarea>
     <div class="flex flex-wrap gap-2 py-1">
       <button type="button" class="btn btn-sm" disabled={pasted.trim() === ''} onclick={() => takeTable(pasted)}
-        >Take these rows</button
+        >{says.takeTheseRows}</button
       >
       <input
         type="file"
         accept=".csv,.txt,text/csv"
         class="file-input file-input-sm"
-        aria-label="CSV file with a measured response"
+        aria-label={says.csvFileWithAMeasuredResponse}
         onchange={async (event) => {
           const [file] = event.currentTarget.files ?? [];
           if (file) takeTable(await file.text());
         }}
       />
       <span class="flex-1"></span>
-      <button type="button" class="btn btn-sm" onclick={exportFile}>Save as a file</button>
+      <button type="button" class="btn btn-sm" onclick={exportFile}>{says.saveAsAFile}</button>
     </div>
   {/if}
-  <h3 class="heading mt-3 mb-1">A new one</h3>
+  <h3 class="heading mt-3 mb-1">{says.aNewOne}</h3>
   <div class="flex flex-wrap items-center gap-2 py-1">
     <input
       class="input min-w-40 flex-1 input-sm"
-      aria-label="Name of the new own model"
-      placeholder="its name"
+      aria-label={says.nameOfTheNewOwnModel}
+      placeholder={says.itsName}
       maxlength="80"
       bind:value={name}
       onkeydown={(event) => event.key === 'Enter' && fromDevice()}
     />
-    <button type="button" class="btn btn-primary btn-sm" onclick={fromDevice}>From this device’s values</button>
+    <button type="button" class="btn btn-primary btn-sm" onclick={fromDevice}>{says.fromThisDevicesValues}</button>
     <input
       type="file"
       accept=".json,application/json"
       class="file-input file-input-sm"
-      aria-label="Own model from a file"
+      aria-label={says.ownModelFromAFile}
       onchange={(event) => void importFile(event.currentTarget.files?.[0])}
     />
   </div>

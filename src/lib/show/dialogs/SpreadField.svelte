@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import type { ParamSpec } from '$core/gear/types';
   import { formatDbu, formatQuantity } from '$core/units/format';
   import { parseQuantity } from '$core/units/parse';
@@ -39,9 +40,8 @@
       next.min = Math.min(next.min, next.typ);
       next.max = Math.max(next.max, next.typ);
     }
-    if (next.min < spec.low || next.max > spec.high)
-      error = `Must lie between ${show(spec.low)} and ${show(spec.high)}.`;
-    else if (next.min > next.typ || next.typ > next.max) error = 'Least, usual and most are out of order.';
+    if (next.min < spec.low || next.max > spec.high) error = says.mustLieBetweenAnd(show(spec.low), show(spec.high));
+    else if (next.min > next.typ || next.typ > next.max) error = says.leastUsualAndMostAreOut;
     else {
       error = null;
       onset(next);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dialogs as says } from '$core/words/screen/dialogs';
   import { rangeOf } from '$core/trace/belief';
   import type { Edit, Plan } from '$core/plan/schema';
   import { formatQuantity } from '$core/units/format';
@@ -24,7 +25,7 @@
 
 <Dialog title={supply.name} {onclose}>
   <label class="grid grid-cols-[1fr_9.5rem] items-center gap-x-3 py-1">
-    Name
+    {says.name}
     <input
       class="input w-full input-sm"
       maxlength="80"
@@ -36,20 +37,20 @@
     />
   </label>
   <label class="grid grid-cols-[1fr_9.5rem] items-center gap-x-3 py-1">
-    Where its sockets are
+    {says.whereItsSocketsAre}
     <input
       class="input w-full input-sm"
       maxlength="80"
-      placeholder="not said"
+      placeholder={says.notSaid}
       value={supply.place ?? ''}
       onchange={(e) => change({ place: e.currentTarget.value.trim() || undefined })}
     />
   </label>
   <ChoiceField
-    label="Phase"
+    label={says.phase}
     value={String(supply.phase ?? 'unknown')}
     choices={[
-      { value: 'unknown', text: 'not known' },
+      { value: 'unknown', text: says.notKnown },
       { value: '1', text: '1' },
       { value: '2', text: '2' },
       { value: '3', text: '3' }
@@ -57,10 +58,10 @@
     onset={(value) => change({ phase: value === 'unknown' ? undefined : (Number(value) as 1 | 2 | 3) })}
   />
   <p class="py-1 text-quiet">
-    Leaks of two-pin supplies on different phases partly cancel; where a phase is not known they count as in phase.
+    {says.leaksOfTwoPinSuppliesOn}
   </p>
   <QuantityField
-    label="EMF of its earth against the building’s"
+    label={says.emfOfItsEarthAgainstThe}
     kind="voltage"
     value={supply.emf}
     low={0}
@@ -68,11 +69,10 @@
     onset={(emf) => change({ emf })}
   />
   <p class="py-1 text-quiet">
-    Same strip 1 to 5 mV, same board 10 to 50 mV, another board or building 0.1 to 3 V. Believed to lie between
-    {range[0]} and {range[1]}; a reading narrows it.
+    {says.sameStrip1To5Mv(range[0], range[1])}
   </p>
   <QuantityField
-    label="Resistance of its protective conductor"
+    label={says.resistanceOfItsProtectiveConductor}
     kind="resistance"
     value={supply.ohm}
     low={0.001}
@@ -80,11 +80,11 @@
     onset={(ohm) => change({ ohm })}
   />
   <ChoiceField
-    label="Dimmers on it"
+    label={says.dimmersOnIt}
     value={supply.dimmers ? 'yes' : 'no'}
     choices={[
-      { value: 'no', text: 'no' },
-      { value: 'yes', text: 'yes' }
+      { value: 'no', text: says.no },
+      { value: 'yes', text: says.yes }
     ]}
     onset={(value) => change({ dimmers: value === 'yes' })}
   />
@@ -92,7 +92,7 @@
     type="button"
     class="btn mt-3 btn-sm"
     disabled={used}
-    title={used ? 'Something is plugged in there' : undefined}
-    onclick={() => onedit(dropSupply(plan, id)) && onclose()}>Take it out</button
+    title={used ? says.somethingIsPluggedInThere : undefined}
+    onclick={() => onedit(dropSupply(plan, id)) && onclose()}>{says.takeItOut}</button
   >
 </Dialog>

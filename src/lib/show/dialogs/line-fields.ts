@@ -1,3 +1,4 @@
+import { dialogs as says } from '$core/words/screen/dialogs';
 import type { Exposure, LineInfo } from '$core/plan/schema';
 import { WANT_NAMES } from '$core/words/names';
 
@@ -13,6 +14,6 @@ export type Want = NonNullable<LineInfo['want']>;
 export const WANTS = (Object.keys(WANT_NAMES) as Want[]).map((value) => ({ value, text: WANT_NAMES[value] }));
 
 export const isChannel = (n: number): boolean => Number.isInteger(n) && n >= 1 && n <= 999;
-export const NO_NAME = 'A line needs a name.';
-export const NO_CHANNEL = 'A channel is a whole number from 1 to 999, or empty.';
-export const NO_LOUDNESS = 'Loudness lies between −70 and 0 LUFS, as −16; or leave it empty.';
+export const NO_NAME = says.aLineNeedsAName;
+export const NO_CHANNEL = says.aChannelIsAWholeNumber;
+export const NO_LOUDNESS = says.loudnessLiesBetween70And0;

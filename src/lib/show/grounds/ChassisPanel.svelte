@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { grounds as says } from '$core/words/screen/grounds';
   import { modelAt } from '$core/plan/devices';
   import { choicesOf, DeviceSettings } from '$core/gear/catalogue';
   import { MAX_METRES } from '$core/gear/cables';
@@ -38,17 +39,17 @@
     kind === 'host'
       ? []
       : [
-          { what: point.id, text: 'Its chassis' },
+          { what: point.id, text: says.itsChassis },
           ...boxes.map((b) => ({ what: `device:${b}`, text: upper(modelName(plan.devices[b].model)) })),
           ...cables.map((c) => ({
             what: `cable:${c}`,
-            text: `Plug of the ${CABLE_NAMES[plan.cables[c].kind]}`
+            text: says.plugOfThe(CABLE_NAMES[plan.cables[c].kind])
           }))
         ]
   );
   const others = $derived([
     { value: '', text: 'nothing' },
-    ...supplies.map(({ value, text }) => ({ value: `supply:${value}`, text: `metal earthed at ${text}` })),
+    ...supplies.map(({ value, text }) => ({ value: `supply:${value}`, text: says.metalEarthedAt(text) })),
     ...map.points.filter((p) => p.id !== point.id).map((p) => ({ value: p.id, text: nameOf(p.id) }))
   ]);
   const touched = (what: string): string => Object.values(plan.touches ?? {}).find((t) => t.a === what)?.b ?? '';
@@ -62,19 +63,19 @@
 <section class="border-t border-base-300 pt-3" aria-label={name}>
   <div class="flex items-start justify-between gap-3">
     <h2 class="font-bold">{name} <span class="font-normal text-quiet">{feedText(point)}</span></h2>
-    <button type="button" class="px-1 text-quiet hover:text-base-content" onclick={onclose}>Close</button>
+    <button type="button" class="px-1 text-quiet hover:text-base-content" onclick={onclose}>{says.close}</button>
   </div>
   {#if kind === 'host'}
     <ChoiceField
-      label="On supply"
+      label={says.onSupply}
       value={plan.hosts[id].supply ?? ''}
-      choices={[...(plan.hosts[id].supply ? [] : [{ value: '', text: 'not said' }]), ...supplies]}
+      choices={[...(plan.hosts[id].supply ? [] : [{ value: '', text: says.notSaid }]), ...supplies]}
       onset={(value) => onedit(setHostSupply(plan, id, value))}
     />
   {:else}
     {#if feeds.length > 1}
       <ChoiceField
-        label="Fed by"
+        label={says.fedBy}
         value={point.feed}
         choices={feeds.map((value) => ({ value, text: choiceName('feed', value) }))}
         onset={(value) => onedit(setDevice(plan, id, name, 'feed', value))}
@@ -82,9 +83,9 @@
     {/if}
     {#if point.feed.startsWith('mains')}
       <ChoiceField
-        label="On supply"
+        label={says.onSupply}
         value={point.supply ?? ''}
-        choices={[...(point.supply ? [] : [{ value: '', text: 'not said' }]), ...supplies]}
+        choices={[...(point.supply ? [] : [{ value: '', text: says.notSaid }]), ...supplies]}
         onset={(value) => onedit(setSupply(plan, id, name, value))}
       />
     {/if}
@@ -92,7 +93,7 @@
   {#each boxes as box (box)}
     {@const read = new DeviceSettings(modelAt(plan, box), plan.devices[box].settings)}
     <ChoiceField
-      label="Ground at the {modelName(plan.devices[box].model)}"
+      label={says.groundAtThe(modelName(plan.devices[box].model))}
       value={read.choice('lift')}
       choices={choicesOf(modelAt(plan, box), 'lift').map((value) => ({
         value,
@@ -113,7 +114,7 @@
   {/each}
   {#if metal.length > 0}
     <details class="py-1" open={metal.some((m) => touched(m.what))}>
-      <summary class="cursor-pointer py-1">What touches metal: rack rails, a riser, the floor</summary>
+      <summary class="cursor-pointer py-1">{says.whatTouchesMetalRackRailsA}</summary>
       {#each metal as { what, text } (what)}
         <ChoiceField
           label={text}
@@ -131,7 +132,7 @@
       </div>
     {:else}
       <button type="button" class="py-2 text-quiet underline hover:text-base-content" onclick={() => (refused = true)}
-        >Lift its mains earth?</button
+        >{says.liftItsMainsEarth}</button
       >
     {/if}
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { grounds as says } from '$core/words/screen/grounds';
   import type { EarthMap, EarthPoint } from '$core/trace/map';
   import type { Plan } from '$core/plan/schema';
   import { rangeOf } from '$core/trace/belief';
@@ -88,7 +89,7 @@
     height={HEIGHT}
     class="block select-none"
     role="group"
-    aria-label="Supplies, chassis and shields"
+    aria-label={says.suppliesChassisAndShields}
   >
     <line x1="4" x2={view.width - 4} y1={BAR_Y + 10} y2={BAR_Y + 10} class="stroke-base-300" stroke-width="2" />
     {#if chosen && floor}
@@ -104,7 +105,7 @@
     {#each view.supplies as supply (supply.id)}
       <g
         {...onsupply ? { role: 'button', tabindex: 0 } : { role: 'img' }}
-        aria-label="Supply {supply.name}"
+        aria-label={says.supply(supply.name)}
         class={onsupply ? 'cursor-pointer' : ''}
         onclick={() => onsupply?.(supply.id)}
         onkeydown={(e) => pick(e, () => onsupply?.(supply.id))}
@@ -180,7 +181,7 @@
             stroke-width="14"
             role="button"
             tabindex="-1"
-            aria-label="Ring of {nameOf(t.line)}"
+            aria-label={says.ringOf(nameOf(t.line))}
             onclick={() => onring(key)}
             onkeydown={(e) => pick(e, () => onring(key))}
           />
@@ -196,8 +197,8 @@
     {#each view.contacts as c (c.id)}
       {@const lit = chosen !== null && c.ring?.key === chosen.key}
       {@const [x1, y1, x2, y2] = c.ends}
-      <g role="img" aria-label="{nameOf(c.line)} touches metal" class={lit ? 'stroke-error' : 'stroke-warning'}>
-        <title>{nameOf(c.line)} touches metal</title>
+      <g role="img" aria-label={says.touchesMetal(nameOf(c.line))} class={lit ? 'stroke-error' : 'stroke-warning'}>
+        <title>{says.touchesMetal(nameOf(c.line))}</title>
         <path d={c.path} class="fill-none" stroke-width={lit ? 3 : 2} stroke-dasharray={lit ? undefined : '2 4'} />
         <circle cx={x1} cy={y1} r="3.5" class="fill-base-100" stroke-width="2" />
         <circle cx={x2} cy={y2} r="3.5" class="fill-base-100" stroke-width="2" />
@@ -212,7 +213,7 @@
       <g
         role="button"
         tabindex="0"
-        aria-label={p.points.length > 1 ? `${crowd.join(', ')}: show each` : `${nameOf(only.id)}, ${feedText(only)}`}
+        aria-label={p.points.length > 1 ? says.showEach(crowd.join(', ')) : `${nameOf(only.id)}, ${feedText(only)}`}
         aria-pressed={point === only.id}
         class="cursor-pointer {!onmove || only.supply === null || p.points.length > 1 ? '' : 'touch-none'}"
         transform={dragged?.point.id === only.id ? `translate(${dragged.x - dragged.from} 0)` : undefined}
@@ -259,7 +260,7 @@
         font-size="13"
         paint-order="stroke"
         stroke="var(--color-base-100)"
-        stroke-width="5">{formatQuantity('current', chosen.ampere, 2)} round this ring</text
+        stroke-width="5">{says.roundThisRing(formatQuantity('current', chosen.ampere, 2))}</text
       >
     {/if}
   </svg>

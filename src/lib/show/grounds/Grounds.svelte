@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { grounds as says } from '$core/words/screen/grounds';
   import { page } from '$app/state';
   import { mixOf } from '$core/judge/mix';
   import type { Measured } from '$core/trace/belief';
@@ -77,12 +78,12 @@
   const audible = $derived(map?.rings.filter((r) => r.severity !== 'clean').length ?? 0);
   const headline = $derived(
     !map
-      ? 'Looking for rings …'
+      ? says.lookingForRings
       : audible > 0
-        ? `${audible === 1 ? 'One ring' : `${audible} rings`} will be heard`
+        ? says.willBeHeard(audible === 1 ? says.oneRing : `${audible} rings`)
         : map.rings.length > 0
-          ? 'No ring will be heard'
-          : 'No ring at all'
+          ? says.noRingWillBeHeard
+          : says.noRingAtAll
   );
   const heard = $derived(lineId ?? ring?.worst?.line ?? [...reports.keys()][0] ?? null);
   const report = $derived(heard ? reports.get(heard) : undefined);
@@ -90,9 +91,9 @@
 
   const change = (edit: Edit | null): boolean => session.do(edit);
   function apply(cure: Cure): void {
-    const subject = cure.line ? nameOf(cure.line) : 'the supplies';
+    const subject = cure.line ? nameOf(cure.line) : says.theSupplies;
     if (change({ id: uuid(), label: { code: 'remedy', subject }, ops: [...cure.ops] }))
-      toast(`${cureText(cure.what)}: done.`, { action: { label: 'Undo', onClick: show.undo } });
+      toast(says.done(cureText(cure.what)), { action: { label: says.undo, onClick: show.undo } });
   }
   function move(p: EarthPoint, supply: string): void {
     const [kind, id] = p.id.split(':');
@@ -101,11 +102,11 @@
   async function take(what: Measured): Promise<void> {
     const beliefs = await show.judging?.narrowed(plan, what).catch(() => null);
     if (beliefs && change(believe(plan, beliefs)))
-      toast('The map believes it now.', { action: { label: 'Undo', onClick: show.undo } });
+      toast(says.theMapBelievesItNow, { action: { label: says.undo, onClick: show.undo } });
   }
   function addSupply(): void {
     const id = `s${uuid().slice(0, 6)}`;
-    if (change(putSupply(plan, id, blankSupply(`Supply ${Object.keys(plan.supplies).length + 1}`)))) supplyId = id;
+    if (change(putSupply(plan, id, blankSupply(says.supply2(Object.keys(plan.supplies).length + 1))))) supplyId = id;
   }
   onMount(() => {
     const when = (act: () => void) => unlessTyping(act);
@@ -135,20 +136,19 @@
     <div>
       <h1 class="text-[1.5em] leading-tight font-bold" aria-live="polite">{headline}</h1>
       <p class="text-quiet">
-        Threads are shields, posts are mains earths; a closed ring carries current. Where every EMF is as large as it is
-        thought to be.
+        {says.threadsAreShieldsPostsAreMains}
       </p>
     </div>
     <div class="flex items-center gap-2">
       <label class="flex items-center gap-2 text-quiet"
-        >Mains
+        >{says.mains}
         <select
           class="select w-24 select-sm"
           value={plan.policy.mainsHz}
           onchange={(e) => change(setMains(plan, Number(e.currentTarget.value) as 50 | 60))}
         >
-          <option value={50}>50 Hz</option>
-          <option value={60}>60 Hz</option>
+          <option value={50}>{says.n50Hz}</option>
+          <option value={60}>{says.n60Hz}</option>
         </select>
       </label>
       <label class="flex cursor-pointer items-center gap-2 text-quiet"
@@ -157,21 +157,19 @@
           class="checkbox checkbox-sm"
           checked={plan.policy.outdoors ?? false}
           onchange={(e) => change(setOutdoors(plan, e.currentTarget.checked))}
-        />outdoors</label
+        />{says.outdoors}</label
       >
-      <button type="button" class="btn btn-sm" onclick={addSupply}>Add a supply</button>
+      <button type="button" class="btn btn-sm" onclick={addSupply}>{says.addASupply}</button>
     </div>
   </div>
   {#if plan.policy.outdoors}
     <p class="mt-2 border-l-4 border-danger pl-3" role="note">{CAUTION_TEXTS.outdoors}</p>
   {/if}
   {#if failed}
-    <p class="py-10 text-center" role="alert">The rings could not be computed. Change something, or reload the page.</p>
+    <p class="py-10 text-center" role="alert">{says.theRingsCouldNotBeComputed}</p>
   {:else if map && map.points.length === 0}
     <p class="py-14 text-center text-quiet">
-      No complete line yet, so there is no earth to look at. <a class="text-primary underline" href="/show/{show.id}"
-        >Say one</a
-      >.
+      {says.noCompleteLineYetSoThere} <a class="text-primary underline" href="/show/{show.id}">{says.sayOne}</a>.
     </p>
   {:else if map}
     <div class="mt-3 grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1fr)_340px]">
@@ -180,7 +178,7 @@
           type="button"
           class="btn mb-2 w-full sm:hidden"
           aria-expanded={pictured}
-          onclick={() => (pictured = !pictured)}>{pictured ? 'Hide the picture' : 'Show the picture'}</button
+          onclick={() => (pictured = !pictured)}>{pictured ? says.hideThePicture : says.showThePicture}</button
         >
         <div class={pictured ? '' : 'max-sm:hidden'}>
           <GroundMap
@@ -198,11 +196,11 @@
         {#if report?.hum}
           <div class="mt-3 flex flex-wrap items-center justify-between gap-2">
             <h2 class="heading">
-              What {nameOf(report.id)} would hear, by harmonic: {below(report.hum.below)} under its playing
+              {says.whatWouldHearByHarmonicUnder(nameOf(report.id), below(report.hum.below))}
             </h2>
             <select
               class="select w-52 select-sm"
-              aria-label="Line whose hum is shown"
+              aria-label={says.lineWhoseHumIsShown}
               value={report.id}
               onchange={(e) => (lineId = e.currentTarget.value)}
             >
@@ -214,15 +212,16 @@
         {/if}
         {#if mix.hum !== null}
           <p class="pt-2 text-quiet" data-mix>
-            All {mix.channels} together on the mix: hum
-            <span class="num text-base-content">{below(mix.hum)}</span> under one channel’s playing, added as voltage{#if mix.hiss !== null};
-              hiss <span class="num text-base-content">{below(mix.hiss)}</span>, added as power{/if}.
+            {says.allTogetherOnTheMixHum(mix.channels)}
+            <span class="num text-base-content">{below(mix.hum)}</span>
+            {says.underOneChannelsPlayingAddedAs}{#if mix.hiss !== null}{says.hiss}
+              <span class="num text-base-content">{below(mix.hiss)}</span>{says.addedAsPower}{/if}.
           </p>
         {/if}
       </div>
       <div class="grid content-start gap-4">
-        <section aria-label="Rings">
-          <h2 class="heading border-b border-base-300 pb-1">Rings, worst at an input first</h2>
+        <section aria-label={says.rings}>
+          <h2 class="heading border-b border-base-300 pb-1">{says.ringsWorstAtAnInputFirst}</h2>
           <ul>
             {#each map.rings as r (r.key)}
               <li>
@@ -238,7 +237,7 @@
                 >
                   <Mark severity={r.severity} />
                   <span class="truncate {r.key === ringKey ? 'font-semibold' : ''}"
-                    >{nameOf(r.lines[0])}{r.lines.length > 1 ? ` and ${r.lines.length - 1} more` : ''}</span
+                    >{nameOf(r.lines[0])}{r.lines.length > 1 ? says.andMore(r.lines.length - 1) : ''}</span
                   >
                   <span class="num text-quiet">{formatQuantity('current', r.ampere, 2)}</span>
                   <span class="num w-14 text-right {SEVERITY_TEXT[r.severity]}"
@@ -247,24 +246,26 @@
                 </button>
               </li>
             {:else}
-              <li class="py-2 text-quiet">Every shield is a dead end: no current goes round.</li>
+              <li class="py-2 text-quiet">{says.everyShieldIsADeadEnd}</li>
             {/each}
           </ul>
-          {#if map.rings.length > 0}<p class="pt-1 text-[0.93em] text-quiet">current, and hum under the playing</p>{/if}
+          {#if map.rings.length > 0}<p class="pt-1 text-[0.93em] text-quiet">
+              {says.currentAndHumUnderThePlaying}
+            </p>{/if}
         </section>
         {#if ring && ring.severity !== 'clean'}
-          <section aria-label="Cures">
+          <section aria-label={says.cures}>
             <div class="flex items-baseline justify-between gap-3 border-b border-base-300 pb-1">
-              <h2 class="heading">What would quieten {nameOf(ring.worst?.line ?? ring.lines[0])}</h2>
+              <h2 class="heading">{says.whatWouldQuieten(nameOf(ring.worst?.line ?? ring.lines[0]))}</h2>
               <a
                 class="text-[0.93em] text-quiet underline"
-                href="/show/{show.id}?line={ring.worst?.line ?? ring.lines[0]}">on the board</a
+                href="/show/{show.id}?line={ring.worst?.line ?? ring.lines[0]}">{says.onTheBoard}</a
               >
             </div>
             {#if cures === null}
-              <p class="py-2 text-quiet" aria-live="polite">Trying cures on the whole rig …</p>
+              <p class="py-2 text-quiet" aria-live="polite">{says.tryingCuresOnTheWholeRig}</p>
             {:else if cures instanceof Failed}
-              <NotComputed failed={cures} what="Cures" />
+              <NotComputed failed={cures} what={says.cures} />
             {:else}
               <ol>
                 {#each cures as cure, k (JSON.stringify(cure.ops))}
@@ -272,17 +273,19 @@
                     <button
                       type="button"
                       class="grid min-h-11 w-full grid-cols-[26px_1fr_auto] items-center gap-x-2 py-1.5 text-left hover:bg-base-200"
-                      aria-label="Apply cure {k + 1}: {cureText(cure.what)}"
+                      aria-label={says.applyCure(k + 1, cureText(cure.what))}
                       onclick={() => apply(cure)}
                     >
                       <kbd class="key">{k + 1}</kbd>
                       <span class="leading-snug"
                         >{cureText(cure.what)}
                         <span class="block text-[0.93em] text-quiet"
-                          >the mix {below(cure.mixBefore)} → {below(cure.mixAfter)}{cure.cost > 0
-                            ? ', costs a box'
-                            : ', only hands'}{#if cure.worse.length > 0}, <span class="text-warning"
-                              >disturbs {cure.worse.map((w) => nameOf(w.line)).join(', ')}</span
+                          >{says.theMix(
+                            below(cure.mixBefore),
+                            below(cure.mixAfter),
+                            cure.cost > 0 ? says.costsABox : says.onlyHands
+                          )}{#if cure.worse.length > 0}, <span class="text-warning"
+                              >{says.disturbs(cure.worse.map((w) => nameOf(w.line)).join(', '))}</span
                             >{/if}</span
                         ></span
                       >
@@ -291,7 +294,7 @@
                   </li>
                 {:else}
                   <li class="py-2 text-quiet">
-                    Nothing tried here quietens it by itself. Look at all ways of the line.
+                    {says.nothingTriedHereQuietensItBy}
                   </li>
                 {/each}
               </ol>
@@ -311,8 +314,7 @@
         {/if}
         <LoopReading {plan} {map} {nameOf} onread={(what) => void take(what)} />
         <p class="leading-snug text-quiet">
-          Mains earth stays connected. If someone feels a tingle: stop, keep away, have the supply checked by someone
-          licensed.
+          {says.mainsEarthStaysConnectedIfSomeone}
         </p>
       </div>
     </div>

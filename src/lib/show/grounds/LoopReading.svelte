@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { grounds as says } from '$core/words/screen/grounds';
   import type { Measured } from '$core/trace/belief';
   import type { EarthMap } from '$core/trace/map';
   import type { Plan } from '$core/plan/schema';
@@ -17,13 +18,11 @@
   const supplies = $derived(Object.entries(plan.supplies));
   const choices = $derived([
     ...supplies.flatMap(([a, sa], k) =>
-      supplies
-        .slice(k + 1)
-        .map(([b, sb]) => ({ id: `volts ${a} ${b}`, text: `Volts between ${sa.name} and ${sb.name}` }))
+      supplies.slice(k + 1).map(([b, sb]) => ({ id: `volts ${a} ${b}`, text: says.voltsBetweenAnd(sa.name, sb.name) }))
     ),
-    ...map.rings.map((r) => ({ id: `clamp ${r.cable}`, text: `Current in the shield of ${nameOf(r.lines[0])}` })),
+    ...map.rings.map((r) => ({ id: `clamp ${r.cable}`, text: says.currentInTheShieldOf(nameOf(r.lines[0])) })),
     ...map.rings.flatMap((r) =>
-      r.worst ? [{ id: `level ${r.worst.line}`, text: `Hum at the input of ${nameOf(r.worst.line)}` }] : []
+      r.worst ? [{ id: `level ${r.worst.line}`, text: says.humAtTheInputOf(nameOf(r.worst.line)) }] : []
     )
   ]);
   let what = $state('');
@@ -35,7 +34,7 @@
   function read(event: SubmitEvent): void {
     event.preventDefault();
     const parsed = parseQuantity(kind === 'clamp' ? 'current' : kind === 'level' ? 'level' : 'voltage', typed);
-    wrong = parsed.ok ? (parsed.value > 0 ? null : 'It must be more than nothing.') : unitFaultText(parsed.error);
+    wrong = parsed.ok ? (parsed.value > 0 ? null : says.itMustBeMoreThanNothing) : unitFaultText(parsed.error);
     if (!parsed.ok || parsed.value <= 0) return;
     if (kind === 'volts') onread({ kind, supplies: [of[0], of[1]], volts: parsed.value });
     else if (kind === 'clamp') onread({ kind, cable: of[0], ampere: parsed.value });
@@ -45,14 +44,14 @@
 </script>
 
 <details class="border-t border-base-300 pt-2">
-  <summary class="cursor-pointer py-1 font-semibold">Measured something?</summary>
+  <summary class="cursor-pointer py-1 font-semibold">{says.measuredSomething}</summary>
   {#if choices.length === 0}
-    <p class="py-1 text-quiet">There is no ring and only one supply: nothing here would tell more.</p>
+    <p class="py-1 text-quiet">{says.thereIsNoRingAndOnly}</p>
   {:else}
     <form class="grid gap-2 py-1" onsubmit={read}>
       <select
         class="select w-full select-sm"
-        aria-label="What was measured"
+        aria-label={says.whatWasMeasured}
         bind:value={() => chosen, (v) => (what = v)}
       >
         {#each choices as c (c.id)}<option value={c.id}>{c.text}</option>{/each}
@@ -60,15 +59,15 @@
       <div class="flex gap-2">
         <input
           class="num input w-full input-sm"
-          aria-label="Reading"
-          placeholder={kind === 'clamp' ? '40 mA' : kind === 'level' ? '-42 dBu' : '0.3 V'}
+          aria-label={says.reading}
+          placeholder={kind === 'clamp' ? says.n40Ma : kind === 'level' ? says.n42Dbu : '0.3 V'}
           bind:value={typed}
         />
-        <button class="btn btn-primary btn-sm" disabled={typed.trim() === ''}>Take it in</button>
+        <button class="btn btn-primary btn-sm" disabled={typed.trim() === ''}>{says.takeItIn}</button>
       </div>
       {#if wrong}<p class="text-error" role="alert">{wrong}</p>{/if}
       {#if kind === 'volts'}
-        <p class="text-[0.93em] text-quiet">Between earths of the mains only by someone licensed.</p>
+        <p class="text-[0.93em] text-quiet">{says.betweenEarthsOfTheMainsOnly}</p>
       {/if}
     </form>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { line as says } from '$core/words/screen/line';
   import { CABLES } from '$core/gear/cables';
   import type { Plan } from '$core/plan/schema';
   import { type Conductor, type Pin, pinChart } from '$core/rig/pins';
@@ -22,16 +23,20 @@
   const LEFT = $derived(room < 480 ? 116 : 150);
   const RIGHT = $derived(WIDTH - LEFT);
   const lanes = $derived(chart.conductors);
-  const text = (pin: Pin): string => (pin.carries === null ? (pin.toSleeve ? 'meets sleeve' : 'nothing') : pin.carries);
+  const text = (pin: Pin): string =>
+    pin.carries === null ? (pin.toSleeve ? says.meetsSleeve : says.meetsNothing) : pin.carries;
   const told = $derived(
     [chart.near, chart.far]
       .map(
         (pins, side) =>
-          `${side === 0 ? 'near' : 'far'} end, ${PLUG_NAMES[cable.plugs[side]]}: ` +
+          says.end(side === 0 ? 'near' : 'far', PLUG_NAMES[cable.plugs[side]]) +
           pins
-            .map(
-              (p) =>
-                `${p.contact ?? 'no contact'} carries ${text(p)}${p.conductor === null ? ', open' : ` on the ${LANE_NAMES[p.conductor]} ${p.conductor === 'b' ? 'two' : ''}`}`
+            .map((p) =>
+              says.carries(
+                p.contact ?? says.noContact,
+                text(p),
+                p.conductor === null ? says.open : says.onThe(LANE_NAMES[p.conductor], p.conductor === 'b' ? 'two' : '')
+              )
             )
             .join(', ')
       )
@@ -47,7 +52,7 @@
     >
     <span class="shrink-0 text-quiet"
       >{formatQuantity('length', cable.metres)}
-      {CABLE_NAMES[cable.kind]}, {CABLES[cable.kind].cores === 1 ? 'one core' : 'two cores'}</span
+      {CABLE_NAMES[cable.kind]}, {CABLES[cable.kind].cores === 1 ? says.oneCore : says.twoCores}</span
     >
     <span class="truncate text-right"
       ><span class="text-quiet">{PLUG_NAMES[cable.plugs[1]]}</span>, {modelShort(
@@ -59,7 +64,7 @@
     viewBox="0 0 {WIDTH} {HEIGHT}"
     class="block w-full max-w-[640px]"
     role="img"
-    aria-label="Contacts. {told}"
+    aria-label={says.contacts(told)}
     preserveAspectRatio="xMidYMid meet"
   >
     {#each lanes as c (c)}

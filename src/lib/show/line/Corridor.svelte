@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { line as says } from '$core/words/screen/line';
   import type { LineReport } from '$core/judge/judge';
   import { formatNumber } from '$core/units/format';
 
@@ -58,13 +59,17 @@
   const room = $derived(last.clip === null ? null : last.clip - last.peak);
   const told = $derived(
     points
-      .map(
-        (p, k) =>
-          `point ${k + 1}: playing ${formatNumber(p.nominal)}, peak ${formatNumber(p.peak)}, clips ${p.clip === null ? 'never' : formatNumber(p.clip)} dBu`
+      .map((p, k) =>
+        says.pointPlayingPeakClipsDbu(
+          k + 1,
+          formatNumber(p.nominal),
+          formatNumber(p.peak),
+          p.clip === null ? 'never' : formatNumber(p.clip)
+        )
       )
       .join('; ') +
-      (hiss === null ? '' : `; hiss ${formatNumber(hiss)} dBu`) +
-      (hum === null ? '' : `; hum ${formatNumber(hum)} dBu`)
+      (hiss === null ? '' : says.hissDbu(formatNumber(hiss))) +
+      (hum === null ? '' : says.humDbu(formatNumber(hum)))
   );
   const dbu = (v: number): string => formatNumber(v, 0, true);
 
@@ -73,17 +78,17 @@
   /** Each label next to its line; where lines come close, pushed apart downwards and back up from the foot. */
   const labels = $derived.by(() => {
     const list = [
-      { text: `peak ${dbu(last.peak)}`, y: y(last.peak) - 5, tone: clips ? 'fill-error' : 'fill-primary' },
+      { text: says.peak(dbu(last.peak)), y: y(last.peak) - 5, tone: clips ? 'fill-error' : 'fill-primary' },
       {
-        text: last.nominal <= -150 ? 'playing −∞' : `playing ${dbu(last.nominal)}`,
+        text: last.nominal <= -150 ? says.playing : says.playing2(dbu(last.nominal)),
         y: y(last.nominal) + 15,
         tone: 'fill-primary'
       }
     ];
     if (last.clip !== null && last.clip <= range.high)
-      list.push({ text: `clips ${dbu(last.clip)}`, y: y(last.clip) + (clips ? 14 : -5), tone: 'fill-error' });
-    if (hiss !== null) list.push({ text: `hiss ${dbu(hiss)}`, y: y(hiss) - 3, tone: 'fill-quiet' });
-    if (hum !== null) list.push({ text: `hum ${dbu(hum)}`, y: y(hum) - 3, tone: 'fill-accent' });
+      list.push({ text: says.clips(dbu(last.clip)), y: y(last.clip) + (clips ? 14 : -5), tone: 'fill-error' });
+    if (hiss !== null) list.push({ text: says.hiss(dbu(hiss)), y: y(hiss) - 3, tone: 'fill-quiet' });
+    if (hum !== null) list.push({ text: says.hum(dbu(hum)), y: y(hum) - 3, tone: 'fill-accent' });
     list.sort((a, b) => a.y - b.y);
     list.forEach((label, k) => (label.y = Math.max(label.y, k === 0 ? 11 : list[k - 1].y + LEADING)));
     const over = list[list.length - 1].y - (HEIGHT - 6);
@@ -93,7 +98,7 @@
 </script>
 
 <div class="grid grid-cols-[minmax(0,1fr)_58px] gap-x-2">
-  <div bind:clientWidth={width} class="relative" role="img" aria-label="Levels along the line. {told}">
+  <div bind:clientWidth={width} class="relative" role="img" aria-label={says.levelsAlongTheLine(told)}>
     <svg {width} height={HEIGHT} viewBox="0 0 {width} {HEIGHT}" aria-hidden="true" class="block overflow-visible">
       <defs>
         <pattern
@@ -149,7 +154,7 @@
           font-size="12">{label.text}</text
         >
       {/each}
-      <text x="-8" y={HEIGHT - 3} text-anchor="end" class="fill-quiet" font-size="11">dBu</text>
+      <text x="-8" y={HEIGHT - 3} text-anchor="end" class="fill-quiet" font-size="11">{says.dbu}</text>
     </svg>
   </div>
   <div
@@ -157,7 +162,9 @@
     style:padding-top="{Math.max((y(ceiling(last)) + y(last.peak)) / 2 - 12, 0)}px"
   >
     {#if room !== null}
-      <span class={room < 0 ? 'text-error' : ''}>{formatNumber(room)} dB<br />{room < 0 ? 'too much' : 'room'}</span>
+      <span class={room < 0 ? 'text-error' : ''}
+        >{says.db(formatNumber(room))}<br />{room < 0 ? says.tooMuch : says.room}</span
+      >
     {/if}
   </div>
 </div>

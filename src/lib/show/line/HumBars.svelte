@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { line as says } from '$core/words/screen/line';
   import { formatNumber } from '$core/units/format';
 
   interface Props {
@@ -20,12 +21,12 @@
     spectrum
       .map((v, k) => ({ v, hz: mainsHz * (k + 1) }))
       .filter(({ v }) => v > LOW)
-      .map(({ v, hz }) => `${hz} Hz ${formatNumber(v)} dBu`)
+      .map(({ v, hz }) => says.hzDbu(hz, formatNumber(v)))
       .join(', ')
   );
 </script>
 
-<div bind:clientWidth={width} role="img" aria-label="Spectrum of predicted hum. {told}" class="pt-2">
+<div bind:clientWidth={width} role="img" aria-label={says.spectrumOfPredictedHum(told)} class="pt-2">
   <svg {width} height={HEIGHT + 16} aria-hidden="true" class="block overflow-visible">
     {#each ticks as tick (tick)}
       <line x1="36" x2={width} y1={y(tick)} y2={y(tick)} class="stroke-base-300" />

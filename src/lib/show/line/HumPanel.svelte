@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { line as says } from '$core/words/screen/line';
   import type { LineReport } from '$core/judge/judge';
   import type { Line } from '$core/plan/lines';
   import type { Plan } from '$core/plan/schema';
@@ -31,13 +32,13 @@
 </script>
 
 <div class="grid grid-cols-2 gap-x-5 gap-y-4 px-5 pt-2 max-lg:grid-cols-1 max-sm:px-3.5" data-panel="hum">
-  <section aria-label="Hiss">
+  <section aria-label={says.hiss2}>
     <h2 class="heading">
-      Hiss{report.snr === null ? '' : `: ${formatNumber(report.snr)}\u202FdB under the playing`}
+      {says.hiss3(report.snr === null ? '' : says.dbUnderThePlaying(formatNumber(report.snr)))}
     </h2>
     {#if report.noise}
       <p class="num py-1.5 text-quiet">
-        {dbu(report.noise.flatDbu)} flat, {dbu(report.noise.weightedDbu)} A-weighted, 20 Hz to 20 kHz at 300 K
+        {says.flatAWeighted20HzTo(dbu(report.noise.flatDbu), dbu(report.noise.weightedDbu))}
       </p>
       <ul>
         {#each shares as share (share.of + share.kind)}
@@ -45,7 +46,7 @@
             class="grid grid-cols-[minmax(0,1fr)_38%_46px] items-center gap-x-3 py-[3px] max-sm:grid-cols-[minmax(0,1fr)_18%_46px]"
           >
             <span class="truncate"
-              >{nameOf(share.of)}{share.kind === 'amplifier' ? '’s own amplifier' : ', resistance'}</span
+              >{nameOf(share.of)}{share.kind === 'amplifier' ? says.sOwnAmplifier : says.resistance}</span
             >
             <span class="h-[9px] rounded-[2px] bg-base-200" aria-hidden="true"
               ><span class="block h-full rounded-[2px] bg-primary" style:width="{share.share * 100}%"></span></span
@@ -55,23 +56,23 @@
         {/each}
       </ul>
     {:else}
-      <p class="py-1.5 text-quiet">Nothing at the far end amplifies, so no hiss is counted.</p>
+      <p class="py-1.5 text-quiet">{says.nothingAtTheFarEndAmplifies}</p>
     {/if}
     {#if report.cmrr !== null || report.phantomVolts !== null}
       <p class="pt-2 text-quiet">
-        {#if report.cmrr !== null}Rejects what both cores carry alike by <span class="num text-base-content"
-            >{formatNumber(report.cmrr)} dB</span
-          >
-          at {plan.policy.mainsHz} Hz.{/if}
+        {#if report.cmrr !== null}{says.rejectsWhatBothCoresCarryAlike}
+          <span class="num text-base-content">{says.db(formatNumber(report.cmrr))}</span>
+          {says.atHz(plan.policy.mainsHz)}{/if}
         {#if report.phantomVolts !== null}
-          Phantom leaves <span class="num text-base-content">{formatQuantity('voltage', report.phantomVolts, 3)}</span>
-          at the far end of its way.{/if}
+          {says.phantomLeaves}
+          <span class="num text-base-content">{formatQuantity('voltage', report.phantomVolts, 3)}</span>
+          {says.atTheFarEndOfIts}{/if}
       </p>
     {/if}
   </section>
-  <section aria-label="Hum">
+  <section aria-label={says.hum2}>
     <h2 class="heading">
-      Hum{report.hum ? `: ${formatNumber(report.hum.below)}\u202FdB under the playing, ${dbu(report.hum.dbu)}` : ''}
+      {says.hum3(report.hum ? says.dbUnderThePlaying2(formatNumber(report.hum.below), dbu(report.hum.dbu)) : '')}
     </h2>
     {#if report.hum}
       <HumBars spectrum={report.hum.spectrum} mainsHz={plan.policy.mainsHz} />
@@ -81,29 +82,31 @@
           >{/each}
       </p>
       {#if loops === null}
-        <p class="text-quiet" aria-live="polite">Looking for loops …</p>
+        <p class="text-quiet" aria-live="polite">{says.lookingForLoops}</p>
       {:else if loops instanceof Failed}
-        <NotComputed failed={loops} what="Loops" />
+        <NotComputed failed={loops} what={says.loops} />
       {:else}
         <ul>
           {#each loops as loop (loop.cable)}
             {@const here = opened(loop)}
             <li class="border-t border-base-300 py-1 leading-snug">
-              A loop through the {nameOf(loop.cable)}{loop.supplies.length > 0
-                ? ` and ${loop.supplies.map((s) => plan.supplies[s].name).join(', ')}`
-                : ''}:
-              <span class="num">{formatQuantity('current', loop.ampere, 2)}</span>{#if here}; with its shield open at
-                the far end the hum would be <span class="num">{dbu(toDbu(here.opened))}</span>{here.opened > here.volts
-                  ? ', so that is no way out'
+              {says.aLoopThroughThe(
+                nameOf(loop.cable),
+                loop.supplies.length > 0 ? says.and(loop.supplies.map((s) => plan.supplies[s].name).join(', ')) : ''
+              )}
+              <span class="num">{formatQuantity('current', loop.ampere, 2)}</span
+              >{#if here}{says.withItsShieldOpenAtThe} <span class="num">{dbu(toDbu(here.opened))}</span>{here.opened >
+                here.volts
+                  ? says.soThatIsNoWayOut
                   : ''}.{/if}
             </li>
             {#if loop === loops.at(-1)}
               <li class="py-1">
-                <a class="underline" href="/show/{showId}/earth?line={line.id}">Its ring on the map of earths</a>
+                <a class="underline" href="/show/{showId}/earth?line={line.id}">{says.itsRingOnTheMapOf}</a>
               </li>
             {/if}
           {:else}
-            <li class="text-quiet">No ground loop through this line.</li>
+            <li class="text-quiet">{says.noGroundLoopThroughThisLine}</li>
           {/each}
         </ul>
       {/if}

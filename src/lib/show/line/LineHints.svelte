@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { line as says } from '$core/words/screen/line';
   import type { Hints } from '$core/advise/hints';
   import type { Pair } from '$core/judge/pairs';
   import type { Op } from '$core/plan/schema';
@@ -25,15 +26,15 @@
     const list: Row[] = [];
     const put = (id: string, head: string, text: string, ops: readonly Op[] = [], action = ''): void =>
       void list.push({ id, head, text, ops, action });
-    if (pair) put('pair', `Pair “${pair.name}”`, pairText(pair, nameOf(pair.lines[1])));
+    if (pair) put('pair', says.pair(pair.name), pairText(pair, nameOf(pair.lines[1])));
     if (!hints) return list;
     const { loudness, match, unity, lowCut, deskCut, eq } = hints;
-    if (loudness) put('loudness', 'Loudness', loudnessText(loudness), loudness.ops, 'Set it');
-    if (match) put('match', 'As loud as', matchText(match, nameOf(match.of)));
-    if (unity) put('unity', 'Unity', unityText(unity), unity.ops, 'Set it');
-    if (lowCut) put('low-cut', 'Low cut', lowCutText(lowCut), lowCut.ops, 'Cut');
-    if (deskCut) put('desk-cut', 'Low cut', deskCutText(deskCut));
-    if (eq) put('eq', 'Equaliser', eqText(eq));
+    if (loudness) put('loudness', says.loudness, loudnessText(loudness), loudness.ops, says.setIt);
+    if (match) put('match', says.asLoudAs, matchText(match, nameOf(match.of)));
+    if (unity) put('unity', says.unity, unityText(unity), unity.ops, says.setIt);
+    if (lowCut) put('low-cut', says.lowCut, lowCutText(lowCut), lowCut.ops, says.cut);
+    if (deskCut) put('desk-cut', says.lowCut, deskCutText(deskCut));
+    if (eq) put('eq', says.equaliser, eqText(eq));
     return list;
   });
 </script>

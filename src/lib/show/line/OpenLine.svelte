@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { line as says } from '$core/words/screen/line';
   import { useShow } from '$lib/show/session/context';
   import type { Remedy } from '$core/advise/remedies';
   import { type LineReport, problems } from '$core/judge/judge';
@@ -92,16 +93,16 @@
   const mine = $derived(report !== undefined && tolerance.of === `${line.id} ${report.key}`);
   const band = $derived(mine ? tolerance.result : null);
   const PANELS = [
-    ['hum', 'H', 'hiss and hum'],
+    ['hum', 'H', says.hissAndHum],
     ['contacts', 'C', 'contacts'],
     ['tolerance', 'T', 'tolerance']
   ] as const;
-  const name = $derived(line.info?.name ?? 'this line');
+  const name = $derived(line.info?.name ?? says.thisLine);
   const nameOf = (id: string): string => plan.lines[id]?.name ?? id;
   const list = $derived(remedies === null || remedies instanceof Failed ? [] : remedies);
 </script>
 
-<section class="border-b-2 border-primary bg-card pb-4" aria-label="{name}, unfolded">
+<section class="border-b-2 border-primary bg-card pb-4" aria-label={says.unfolded(name)}>
   {#if report?.response}
     <div class="board-row">
       <div class="corridor-cell"><Corridor {report} from={branch?.at ?? 0} {hasBox} /></div>
@@ -113,7 +114,7 @@
       {#each dangers as f (f.code)}
         <p class="flex gap-2 leading-snug">
           <Mark severity="danger" /><span
-            ><strong class="text-danger">Danger.</strong>
+            ><strong class="text-danger">{says.danger}</strong>
             {panel === null ? '' : sentence(f)}
             {why(f).reason}</span
           >
@@ -152,7 +153,7 @@
       : 'hidden'}"
   >
     <div>
-      <h2 class="heading">{found.length === 0 ? 'Nothing is wrong' : 'What is wrong'}</h2>
+      <h2 class="heading">{found.length === 0 ? says.nothingIsWrong : says.whatIsWrong}</h2>
       {#if report && found.length === 0}
         <ul class="py-1.5 text-quiet">
           {#each good(report) as f, k (k)}<li class="py-0.5">{sentence(f)}</li>{/each}
@@ -172,7 +173,7 @@
               type="button"
               class="px-2 text-quiet underline decoration-dotted hover:text-base-content"
               aria-expanded={shownWhy === k}
-              onclick={() => (shownWhy = shownWhy === k ? null : k)}>why</button
+              onclick={() => (shownWhy = shownWhy === k ? null : k)}>{says.why}</button
             >
             {#if shownWhy === k}
               <div class="col-span-2 col-start-2 pt-0.5 pb-1 leading-snug">
@@ -191,30 +192,31 @@
       </ul>
     </div>
     <div>
-      <h2 class="heading">{found.length === 0 ? 'What to do with it' : 'What would fix it'}</h2>
+      <h2 class="heading">{found.length === 0 ? says.whatToDoWithIt : says.whatWouldFixIt}</h2>
       {#if plainDoes && report}
         <p class="py-1.5 leading-snug" data-no-box>
           <strong>{needsSentence([])}</strong>
-          Plug, level, impedance and balance are right over {formatQuantity(
-            'length',
-            line.cables.reduce((sum, id) => sum + plan.cables[id].metres, 0)
-          )}.
+          {says.plugLevelImpedanceAndBalanceAre(
+            formatQuantity(
+              'length',
+              line.cables.reduce((sum, id) => sum + plan.cables[id].metres, 0)
+            )
+          )}
         </p>
       {/if}
       {#if found.length > 0}
         {#if remedies === null}
-          <p class="py-2 text-quiet" aria-live="polite">Trying remedies on the network …</p>
+          <p class="py-2 text-quiet" aria-live="polite">{says.tryingRemediesOnTheNetwork}</p>
         {:else if remedies instanceof Failed}
-          <NotComputed failed={remedies} what="Remedies" />
+          <NotComputed failed={remedies} what={says.remedies} />
         {:else if remedies.length === 0}
           <p class="py-2 text-quiet">
-            No change tried here, alone or with others, makes it better. Look at all its ways (<kbd class="key">W</kbd
-            >), or edit the line in words.
+            {says.noChangeTriedHereAloneOr}<kbd class="key">W</kbd>{says.orEditTheLineInWords}
           </p>
         {/if}
         {#if list.length > 0 && list.every((r) => r.missing.length > 0)}
           <p class="pt-1.5" data-nothing-in-kit>
-            Nothing in the kit helps. One more {list[0].missing.map(partName).join(' and ')} would.
+            {says.nothingInTheKitHelpsOne(list[0].missing.map(partName).join(' and '))}
           </p>
         {/if}
         <ol>
@@ -225,7 +227,7 @@
               <kbd class="key">{k + 1}</kbd>
               <span class="leading-snug"
                 >{remedyText(remedy.what)}{#if remedy.missing.length > 0}<span class="block text-[0.93em] text-warning"
-                    >not in the kit: {remedy.missing.map(partName).join(', ')}</span
+                    >{says.notInTheKit(remedy.missing.map(partName).join(', '))}</span
                   >{/if}{#if remedy.others.length > 0}<span class="block text-[0.93em] text-quiet" data-others
                     >{othersText(remedy, nameOf)}</span
                   >{/if}</span
@@ -233,18 +235,18 @@
               <span
                 class="num text-right text-[0.86em] leading-snug text-quiet max-sm:col-start-2 max-sm:row-start-2 max-sm:text-left"
               >
-                {measure(remedy.before)} → {remedy.after ? measure(remedy.after) : 'gone'}<br />
+                {measure(remedy.before)} → {remedy.after ? measure(remedy.after) : says.gone}<br />
                 <span class={SEVERITY_TEXT[remedy.severityAfter]}
                   >{remedy.leftAfter === 0
-                    ? 'clean'
-                    : `${remedy.leftAfter} left, worst ${SEVERITY_NAMES[remedy.severityAfter]}`}</span
+                    ? says.clean
+                    : says.leftWorst(remedy.leftAfter, SEVERITY_NAMES[remedy.severityAfter])}</span
                 >
               </span>
               <button
                 type="button"
                 class="btn btn-primary btn-sm {k === 0 ? '' : 'btn-outline'} max-sm:row-span-2"
                 onclick={() => onapply(remedy)}
-                aria-label="Apply remedy {k + 1}: {remedyText(remedy.what)}">Apply</button
+                aria-label={says.applyRemedy(k + 1, remedyText(remedy.what))}>{says.apply}</button
               >
             </li>
           {/each}
@@ -263,18 +265,26 @@
       >
     {/each}
     <span class="flex-1 max-sm:hidden"></span>
-    <button type="button" class="hover:text-base-content" onclick={oncompare}><kbd class="key">W</kbd> all ways</button>
-    <button type="button" class="hover:text-base-content" onclick={onbranch}><kbd class="key">A</kbd> also to …</button>
+    <button type="button" class="hover:text-base-content" onclick={oncompare}
+      ><kbd class="key">W</kbd> {says.allWays}</button
+    >
+    <button type="button" class="hover:text-base-content" onclick={onbranch}
+      ><kbd class="key">A</kbd> {says.alsoTo}</button
+    >
     <button type="button" class="hover:text-base-content" onclick={onbuild}
-      ><kbd class="key">B</kbd> build by pointing</button
+      ><kbd class="key">B</kbd> {says.buildByPointing}</button
     >
     <button type="button" class="hover:text-base-content" onclick={onedit}
-      ><kbd class="key">E</kbd> edit in words</button
+      ><kbd class="key">E</kbd> {says.editInWords}</button
     >
     <button type="button" class="hover:text-base-content" onclick={oninfo}
-      ><kbd class="key">I</kbd> name, channel</button
+      ><kbd class="key">I</kbd> {says.nameChannel}</button
     >
-    <button type="button" class="hover:text-base-content" onclick={oncopy}><kbd class="key">D</kbd> duplicate</button>
-    <button type="button" class="hover:text-base-content" onclick={ondelete}><kbd class="key">Del</kbd> delete</button>
+    <button type="button" class="hover:text-base-content" onclick={oncopy}
+      ><kbd class="key">D</kbd> {says.duplicate}</button
+    >
+    <button type="button" class="hover:text-base-content" onclick={ondelete}
+      ><kbd class="key">{says.del}</kbd> {says.delete}</button
+    >
   </p>
 </section>

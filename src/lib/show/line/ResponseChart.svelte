@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { line as says } from '$core/words/screen/line';
   import type { LineReport } from '$core/judge/judge';
   import type { Tolerance } from '$core/judge/tolerance';
   import { interpolate } from '$core/rig/grid';
@@ -37,7 +38,7 @@
   });
 </script>
 
-<div role="img" aria-label="Response of the line re the source’s EMF: {told}" class="h-[168px] w-full">
-  {#if failed}<p class="text-quiet">The chart could not be loaded. {told}</p>{/if}
+<div role="img" aria-label={says.responseOfTheLineReThe(told)} class="h-[168px] w-full">
+  {#if failed}<p class="text-quiet">{says.theChartCouldNotBeLoaded(told)}</p>{/if}
   <canvas bind:this={canvas} aria-hidden="true"></canvas>
 </div>

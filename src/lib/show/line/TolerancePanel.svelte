@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { line as says } from '$core/words/screen/line';
   import type { LineReport } from '$core/judge/judge';
   import type { Tolerance } from '$core/judge/tolerance';
   import type { Plan } from '$core/plan/schema';
@@ -39,22 +40,22 @@
   const most = $derived(Math.max(...(moved ?? []).map((i) => Math.abs(i.db)), 1e-6));
   const nameOf = (i: Influence): string =>
     i.part === null
-      ? `length of the ${CABLE_NAMES[plan.cables[i.of].kind]}`
+      ? says.lengthOfThe(CABLE_NAMES[plan.cables[i.of].kind])
       : `${modelName(plan.devices[i.of]?.model ?? i.of)}: ${partName(i.part)}`;
 </script>
 
 <div class="grid grid-cols-2 gap-x-5 gap-y-4 px-5 pt-2 max-lg:grid-cols-1 max-sm:px-3.5" data-panel="tolerance">
-  <section aria-label="Tolerance">
-    <h2 class="heading">Within tolerance</h2>
+  <section aria-label={says.tolerance}>
+    <h2 class="heading">{says.withinTolerance}</h2>
     {#if busy}
       <div class="flex items-center gap-3 py-2">
         <progress
           class="progress w-full progress-primary"
           value={run.progress ?? 0}
           max="1"
-          aria-label="Runs done, {formatNumber((run.progress ?? 0) * 100)} percent"
+          aria-label={says.runsDonePercent(formatNumber((run.progress ?? 0) * 100))}
         ></progress>
-        <button type="button" class="btn btn-sm" onclick={() => run.cancel()}>Cancel</button>
+        <button type="button" class="btn btn-sm" onclick={() => run.cancel()}>{says.cancel}</button>
       </div>
     {:else if run.failed}
       <p class="py-2 text-error" role="alert">{run.failed}</p>
@@ -62,19 +63,22 @@
       <table class="my-1 w-full text-left">
         <thead class="text-quiet">
           <tr
-            ><th class="font-normal">of {result.runs} draws</th><th class="text-right font-normal">5 … 50 … 95 %</th
+            ><th class="font-normal">{says.ofDraws(result.runs)}</th><th class="text-right font-normal"
+              >5 … 50 … 95 %</th
             ></tr
           >
         </thead>
         <tbody>
           <tr class="border-t border-base-300">
-            <td class="py-1">arrives at</td><td class="num text-right">{spread(result.arrives, true)} dBu</td>
+            <td class="py-1">{says.arrivesAt}</td><td class="num text-right"
+              >{says.dbu2(spread(result.arrives, true))}</td
+            >
           </tr>
           <tr class="border-t border-base-300">
-            <td class="py-1">over the hiss</td><td class="num text-right">{spread(result.snr)} dB</td>
+            <td class="py-1">{says.overTheHiss}</td><td class="num text-right">{says.db2(spread(result.snr))}</td>
           </tr>
           <tr class="border-t border-base-300">
-            <td class="py-1">over the hum</td><td class="num text-right">{spread(result.hum)} dB</td>
+            <td class="py-1">{says.overTheHum}</td><td class="num text-right">{says.db2(spread(result.hum))}</td>
           </tr>
         </tbody>
       </table>
@@ -88,27 +92,27 @@
       </p>
       {#if result.flips.length > 0}
         <p class="text-quiet">
-          Undecided: {#each result.flips.slice(0, 4) as flip, k (flip.code)}{k > 0 ? ', ' : ''}{codeName(flip.code)} in
-            <span class="num">{formatNumber(flip.share * 100)} %</span>{/each}. The verdict above is that of the usual
-          values.
+          {says.undecided}
+          {#each result.flips.slice(0, 4) as flip, k (flip.code)}{says.in(k > 0 ? ', ' : '', codeName(flip.code))}
+            <span class="num">{formatNumber(flip.share * 100)} %</span>{/each}{says.theVerdictAboveIsThatOf}
         </p>
       {:else}
-        <p class="text-quiet">The verdict holds whatever the values are within their spread.</p>
+        <p class="text-quiet">{says.theVerdictHoldsWhateverTheValues}</p>
       {/if}
     {:else}
       <p class="py-2 text-quiet">
-        Draws every value that was not set by hand from its least, usual and most, and judges the line each time.
+        {says.drawsEveryValueThatWasNot}
       </p>
     {/if}
     {#if !busy}
       <button type="button" class="btn mt-1 btn-outline btn-primary btn-sm" onclick={onstart}
-        >{result ? 'Draw again' : 'Draw 400 times'}</button
+        >{result ? says.drawAgain : says.draw400Times}</button
       >
     {/if}
   </section>
-  <section aria-label="What moves it">
+  <section aria-label={says.whatMovesIt}>
     <div class="heading flex items-baseline justify-between gap-2">
-      <h2>A tenth more of each moves the level by</h2>
+      <h2>{says.aTenthMoreOfEachMoves}</h2>
       <span class="flex gap-1">
         {#each places as place (place)}
           <button
@@ -121,7 +125,7 @@
       </span>
     </div>
     {#if moved === null}
-      <p class="py-2 text-quiet" aria-live="polite">Computing …</p>
+      <p class="py-2 text-quiet" aria-live="polite">{says.computing}</p>
     {:else}
       <ul class="pt-1">
         {#each moved as i (i.of + i.part)}
@@ -133,10 +137,10 @@
                 style:width="{(Math.abs(i.db) / most) * 100}%"
               ></span></span
             >
-            <span class="num text-right">{formatNumber(i.db, 2, true)} dB</span>
+            <span class="num text-right">{says.db(formatNumber(i.db, 2, true))}</span>
           </li>
         {:else}
-          <li class="py-1 text-quiet">Nothing moves it here.</li>
+          <li class="py-1 text-quiet">{says.nothingMovesItHere}</li>
         {/each}
       </ul>
     {/if}

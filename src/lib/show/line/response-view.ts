@@ -1,3 +1,4 @@
+import { line as says } from '$core/words/screen/line';
 import type { LineReport } from '$core/judge/judge';
 import type { Tolerance } from '$core/judge/tolerance';
 import { formatHz, formatNumber } from '$core/units/format';
@@ -44,7 +45,7 @@ const bandPlugin = (band: () => Band | null): Plugin<'line'> => ({
     ctx.save();
     ctx.fillStyle = b.text;
     ctx.font = `11px ${token('--font-sans')}`;
-    const text = 'notes it plays';
+    const text = says.notesItPlays;
     const x = Math.min(left + 5, chartArea.right - ctx.measureText(text).width - 4);
     ctx.fillText(text, x, chartArea.bottom - 6);
     ctx.restore();
@@ -98,7 +99,7 @@ export class ResponseView {
             filter: (item) => item.dataset.label !== '',
             callbacks: {
               title: ([item]) => formatHz(item.parsed.x ?? 0),
-              label: (item) => `${item.dataset.label}: ${formatNumber(item.parsed.y ?? 0, 1)} dB`
+              label: (item) => says.db3(item.dataset.label ?? '', formatNumber(item.parsed.y ?? 0, 1))
             }
           }
         }
@@ -133,13 +134,13 @@ export class ResponseView {
     const low = Math.min(...asPlanned.filter((p) => p.x >= 40 && p.x <= 15000).map((p) => p.y));
     this.#chart.data.datasets = [
       {
-        label: `as planned${Math.abs(best) < 1 ? '' : `, 0 at ${formatNumber(best)}\u202FdB`}`,
+        label: says.asPlanned(Math.abs(best) < 1 ? '' : says.n0AtU202fdb(formatNumber(best))),
         data: asPlanned,
         borderColor: line,
         borderWidth: 2.2
       },
       {
-        label: 'into 10 MΩ, no lead',
+        label: says.into10MNoLead,
         data: xy(response.ideal, idealBest),
         borderColor: quiet,
         borderWidth: 1.2,
@@ -163,7 +164,7 @@ export class ResponseView {
     const edge = (values: readonly number[]) => hz.map((x, k) => ({ x, y: values[k] }));
     const plain = { borderWidth: 0.8, borderColor: colour, backgroundColor: `${colour}33` };
     return [
-      { label: '5 to 95 % of draws', data: edge(high), fill: '+1', ...plain },
+      { label: says.n5To95OfDraws, data: edge(high), fill: '+1', ...plain },
       { label: '', data: edge(low), ...plain }
     ];
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { listen as says } from '$core/words/screen/listen';
   import { resolve } from '$core/plan/resolved';
   import { isComplete } from '$core/plan/lines';
   import type { Analysis } from '$core/sound/analyse';
@@ -53,7 +54,7 @@
       );
       if (own === worker) found = result;
     } catch {
-      if (own === worker) wrong = 'This recording could not be analysed.';
+      if (own === worker) wrong = says.thisRecordingCouldNotBeAnalysed;
     }
     if (own !== worker) return;
     share = null;
@@ -69,7 +70,7 @@
     picker.value = '';
     if (!file) return;
     if (file.size > MOST_BYTES) {
-      wrong = 'That file is larger than 700 MB. Cut out the part with the noise.';
+      wrong = says.thatFileIsLargerThan700;
       return;
     }
     const bytes = await file.arrayBuffer();
@@ -84,8 +85,8 @@
     if (recording) {
       const { samples, rate } = await recording.stop();
       recording = null;
-      if (samples.length < rate / 2) wrong = 'That was too short: half a second at least.';
-      else await run('the microphone', (api, told) => api.samples(samples, rate, told));
+      if (samples.length < rate / 2) wrong = says.thatWasTooShortHalfA;
+      else await run(says.theMicrophone, (api, told) => api.samples(samples, rate, told));
       return;
     }
     [wrong, seconds] = [null, 0];
@@ -96,7 +97,7 @@
     }
   }
   const make = (): Promise<void> =>
-    run(`${SOUND_TEXTS[made]}, made here`, (api, told) =>
+    run(says.madeHere(SOUND_TEXTS[made]), (api, told) =>
       api.samples(exampleOf(made, plan.policy.mainsHz, MADE_RATE, MADE_SECONDS), MADE_RATE, told)
     );
   /** Harmonics that stand out: the rest is what lies between. */
@@ -118,49 +119,49 @@
     void take(e.dataTransfer?.files[0]);
   }}
 >
-  <h1 class="text-[1.5em] leading-tight font-bold">Listen to it</h1>
-  <p class="text-quiet">A recording of the noise alone, nobody playing. It stays on this machine.</p>
+  <h1 class="text-[1.5em] leading-tight font-bold">{says.listenToIt}</h1>
+  <p class="text-quiet">{says.aRecordingOfTheNoiseAlone}</p>
   <div class="mt-3 flex flex-wrap items-center gap-2 rounded-[9px] {over ? 'outline-2 outline-primary' : ''}">
-    <button type="button" class="btn min-h-12 btn-primary" onclick={() => picker.click()}>Take a WAV file</button>
+    <button type="button" class="btn min-h-12 btn-primary" onclick={() => picker.click()}>{says.takeAWavFile}</button>
     <input
       bind:this={picker}
       type="file"
       accept=".wav,audio/wav,audio/x-wav"
       class="hidden"
-      aria-label="WAV file"
+      aria-label={says.wavFile}
       onchange={(e) => void take(e.currentTarget.files?.[0])}
     />
     <button type="button" class="btn min-h-12" onclick={() => void listen()}
-      >{recording ? `Stop, ${formatNumber(seconds)} s` : 'Use the microphone'}</button
+      >{recording ? says.stopS(formatNumber(seconds)) : says.useTheMicrophone}</button
     >
-    <span class="text-quiet">or try it on</span>
-    <select class="select min-h-12 w-36" aria-label="Noise to make" bind:value={made}>
+    <span class="text-quiet">{says.orTryItOn}</span>
+    <select class="select min-h-12 w-36" aria-label={says.noiseToMake} bind:value={made}>
       {#each SOUNDS as s (s)}<option value={s}>{SOUND_TEXTS[s]}</option>{/each}
     </select>
-    <button type="button" class="btn min-h-12" onclick={() => void make()}>Make it</button>
+    <button type="button" class="btn min-h-12" onclick={() => void make()}>{says.makeIt}</button>
   </div>
   {#if wrong}<p class="mt-3 border-l-2 border-error pl-3" role="alert">{wrong}</p>{/if}
   {#if share !== null}
     <div class="mt-6 flex items-center gap-3" role="status">
-      <progress class="progress w-60 progress-primary" value={share} max="1" aria-label="Analysed so far"></progress>
-      <span class="text-quiet">{formatNumber(share * 100)} % of {name}</span>
-      <button type="button" class="btn btn-sm" onclick={cancel}>Cancel</button>
+      <progress class="progress w-60 progress-primary" value={share} max="1" aria-label={says.analysedSoFar}></progress>
+      <span class="text-quiet">{says.of(formatNumber(share * 100), name)}</span>
+      <button type="button" class="btn btn-sm" onclick={cancel}>{says.cancel}</button>
     </div>
   {:else if found}
     <div class="mt-5 grid gap-x-10 gap-y-6 md:grid-cols-[1.4fr_1fr]" data-heard={found.heard[0]?.sound ?? ''}>
       <section>
-        <p class="text-quiet">{name}, {formatNumber(found.seconds, 1)} s at {formatHz(found.rate)}</p>
+        <p class="text-quiet">{says.sAt(name, formatNumber(found.seconds, 1), formatHz(found.rate))}</p>
         <h2 class="pb-2 text-[1.5em] leading-snug font-bold">{heardText(found)}</h2>
         {#if found.mains.hz > 0 && Math.abs(found.mains.hz - plan.policy.mainsHz) > 5}
           <p class="mb-2 border-l-2 border-warning pl-3" role="note">
-            This show is planned for {plan.policy.mainsHz} Hz. Was this recorded elsewhere?
-            <a class="underline" href="/show/{show.id}/earth">Mains of the show</a>
+            {says.thisShowIsPlannedForHz(plan.policy.mainsHz)}
+            <a class="underline" href="/show/{show.id}/earth">{says.mainsOfTheShow}</a>
           </p>
         {/if}
         <SoundPicture {found} />
       </section>
       <section>
-        <h2 class="heading border-b border-base-300 pb-1">What one hears</h2>
+        <h2 class="heading border-b border-base-300 pb-1">{says.whatOneHears}</h2>
         <ul>
           {#each found.heard as h (h.sound)}
             <li class="border-b border-base-300 py-1.5">
@@ -175,36 +176,38 @@
           {/each}
         </ul>
         <dl class="mt-3 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1">
-          <dt class="text-quiet">Mains</dt>
-          <dd class="num text-right">{found.mains.hz > 0 ? `${formatNumber(found.mains.hz, 2)}\u202FHz` : 'none'}</dd>
+          <dt class="text-quiet">{says.mains}</dt>
+          <dd class="num text-right">
+            {found.mains.hz > 0 ? says.hz(formatNumber(found.mains.hz, 2)) : says.noneFound}
+          </dd>
           {#each shown as level, k (k)}
             {#if level !== null}
-              <dt class="text-quiet">harmonic {k + 1}</dt>
+              <dt class="text-quiet">{says.harmonic(k + 1)}</dt>
               <dd class="num text-right">{dbfs(level)}</dd>
             {/if}
           {/each}
           {#each found.whines.slice(0, 4) as w (w.hz)}
-            <dt class="text-quiet">tone at {formatHz(w.hz)}</dt>
+            <dt class="text-quiet">{says.toneAt(formatHz(w.hz))}</dt>
             <dd class="num text-right">{dbfs(w.db)}</dd>
           {/each}
-          <dt class="text-quiet">clicks</dt>
-          <dd class="num text-right">{formatNumber(found.clicks, 1)} a second</dd>
-          <dt class="text-quiet">hiss, 20 Hz to 20 kHz</dt>
+          <dt class="text-quiet">{says.clicks}</dt>
+          <dd class="num text-right">{says.aSecond(formatNumber(found.clicks, 1))}</dd>
+          <dt class="text-quiet">{says.hiss20HzTo20Khz}</dt>
           <dd class="num text-right">{dbfs(found.hissDb)}</dd>
-          <dt class="text-quiet">all of it; its peak</dt>
+          <dt class="text-quiet">{says.allOfItItsPeak}</dt>
           <dd class="num text-right">{dbfs(found.rmsDb)}; {dbfs(found.peakDb)}</dd>
         </dl>
         {#if found.heard[0] && lines.length > 0}
           <div class="mt-4 grid gap-2">
-            <select class="select min-h-12 w-full" aria-label="Line that makes it" bind:value={lineId}>
-              <option value="">Which line makes it?</option>
+            <select class="select min-h-12 w-full" aria-label={says.lineThatMakesIt} bind:value={lineId}>
+              <option value="">{says.whichLineMakesIt}</option>
               {#each lines as l (l.id)}<option value={l.id}>{lineName(l)}</option>{/each}
             </select>
             <a
               class="btn min-h-12 btn-primary {lineId ? '' : 'btn-disabled'}"
               aria-disabled={!lineId}
               href={lineId ? `/show/${show.id}/trace?line=${lineId}&sound=${found.heard[0].sound}` : undefined}
-              >Trace it with this</a
+              >{says.traceItWithThis}</a
             >
           </div>
         {/if}
@@ -212,8 +215,7 @@
     </div>
   {:else}
     <p class="mt-8 max-w-[60ch] text-quiet">
-      It tells the mains to a hundredth of a hertz, hum from buzz, tones of chargers, clicks, radio and hiss, and takes
-      what it finds into the trace.
+      {says.itTellsTheMainsToA}
     </p>
   {/if}
 </main>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { listen as says } from '$core/words/screen/listen';
   import type { Analysis } from '$core/sound/analyse';
   import { formatHz, formatNumber } from '$core/units/format';
 
@@ -72,9 +73,9 @@
 <div bind:clientWidth={width}>
   <div
     role="img"
-    aria-label="Average spectrum. Loudest: {loudest
-      .map((l) => `${formatHz(l.hz)} ${formatNumber(l.db)} dBFS`)
-      .join(', ')}"
+    aria-label={says.averageSpectrumLoudest(
+      loudest.map((l) => `${formatHz(l.hz)} ${formatNumber(l.db)} dBFS`).join(', ')
+    )}
   >
     <svg {width} height={HIGH + 18} aria-hidden="true" class="block">
       {#each ticks as t (t)}
@@ -95,7 +96,7 @@
       {/each}
     </svg>
   </div>
-  <div role="img" aria-label="Level of each frequency over {formatNumber(found.seconds, 1)} seconds, low at the bottom">
+  <div role="img" aria-label={says.levelOfEachFrequencyOverSeconds(formatNumber(found.seconds, 1))}>
     <canvas
       bind:this={canvas}
       aria-hidden="true"
@@ -105,15 +106,16 @@
     ></canvas>
   </div>
   <p class="flex justify-between text-[0.86em] text-quiet" style:padding-left="{LEFT}px">
-    <span>start</span><span
-      >dB over Hz above; time across, {formatHz(found.spectrum.hz[0])} to {formatHz(found.spectrum.hz.at(-1)!)} upwards</span
+    <span>{says.start}</span><span
+      >{says.dbOverHzAboveTimeAcross(formatHz(found.spectrum.hz[0]), formatHz(found.spectrum.hz.at(-1)!))}</span
     ><span class="num">{formatNumber(found.seconds, found.seconds < 60 ? 1 : 0)} s</span>
   </p>
   <div
     role="img"
-    aria-label="Level over time, {formatNumber(Math.min(...found.levels))} to {formatNumber(
-      Math.max(...found.levels)
-    )} dBFS"
+    aria-label={says.levelOverTimeToDbfs(
+      formatNumber(Math.min(...found.levels)),
+      formatNumber(Math.max(...found.levels))
+    )}
     class="pt-2"
   >
     <svg {width} height={LEVELS + 4} aria-hidden="true" class="block">
@@ -123,6 +125,6 @@
       >
       <path d={course} class="fill-none stroke-accent" stroke-width="1.5" />
     </svg>
-    <p class="text-[0.86em] text-quiet" style:padding-left="{LEFT}px">level over time, dBFS</p>
+    <p class="text-[0.86em] text-quiet" style:padding-left="{LEFT}px">{says.levelOverTimeDbfs}</p>
   </div>
 </div>

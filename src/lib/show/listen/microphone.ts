@@ -1,3 +1,4 @@
+import { listen as says } from '$core/words/screen/listen';
 /** Longest recording that is kept in memory, seconds. */
 const MOST_SECONDS = 600;
 
@@ -8,17 +9,12 @@ export interface Recording {
 
 /** Records what the microphone hears, unprocessed. @throws with a reason in words */
 export async function record(onseconds: (seconds: number) => void): Promise<Recording> {
-  if (!navigator.mediaDevices?.getUserMedia)
-    throw new Error(
-      'This page may not use a microphone: it is reached without TLS. Open it at the machine itself, or record a file.'
-    );
+  if (!navigator.mediaDevices?.getUserMedia) throw new Error(says.thisPageMayNotUseA);
   const stream = await navigator.mediaDevices
     .getUserMedia({ audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false } })
     .catch((error: DOMException) => {
       throw new Error(
-        error.name === 'NotAllowedError'
-          ? 'The microphone was not allowed. Allow it in the browser, or take a file.'
-          : 'There is no microphone here. Take a file, or try it with what is made here.'
+        error.name === 'NotAllowedError' ? says.theMicrophoneWasNotAllowedAllow : says.thereIsNoMicrophoneHereTake
       );
     });
   const context = new AudioContext();

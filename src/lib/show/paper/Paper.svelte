@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { paper as says } from '$core/words/screen/paper';
   import { kitFor } from '$core/advise/stock';
   import { labelsOf } from '$core/paper/cables';
   import { cardsOf } from '$core/paper/patch';
@@ -29,7 +30,11 @@
   /** Sheets by their names; cards behind the settings they show, labels behind the packing. */
   const VIEWS: readonly (readonly [View, string])[] = SHEET_IDS.flatMap((id): (readonly [View, string])[] => [
     [id, sheetName(id)],
-    ...(id === 'boxes' ? ([['cards', 'Cards']] as const) : id === 'packing' ? ([['labels', 'Labels']] as const) : [])
+    ...(id === 'boxes'
+      ? ([['cards', says.cards]] as const)
+      : id === 'packing'
+        ? ([['labels', says.labels]] as const)
+        : [])
   ]);
   let view = $state<View>('patch');
   let size = $state<'A4' | 'LETTER'>('A4');
@@ -78,7 +83,7 @@
   }
 
   function mayChange(): boolean {
-    if (!show.mayChange) toast.error('You may look at this show, not change it.');
+    if (!show.mayChange) toast.error(says.youMayLookAtThisShow);
     return show.mayChange;
   }
 
@@ -86,10 +91,10 @@
   async function keep(): Promise<void> {
     if (!mayChange()) return;
     const answer = await fetch(`/api/shows/${show.id}/print`, { method: 'POST' }).catch(() => null);
-    if (!answer?.ok) toast.error('Not noted as printed: the server cannot be reached. Try again.');
+    if (!answer?.ok) toast.error(says.notNotedAsPrintedTheServer);
     else {
       const { revision: at } = (await answer.json()) as { revision: number };
-      toast(`Revision ${at} is noted as printed. What changes from here on is marked.`);
+      toast(says.revisionIsNotedAsPrintedWhat(at));
       await invalidate(() => true);
     }
   }
@@ -100,9 +105,9 @@
 </script>
 
 <main class="pb-16">
-  <h1 class="sr-only">{show.name}: paper</h1>
+  <h1 class="sr-only">{says.paper(show.name)}</h1>
   <div class="no-print flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-base-300 px-5 py-2.5 max-sm:px-3.5">
-    <nav aria-label="Sheets" class="flex min-w-0 gap-1 overflow-x-auto max-sm:-mx-2">
+    <nav aria-label={says.sheets} class="flex min-w-0 gap-1 overflow-x-auto max-sm:-mx-2">
       {#each VIEWS as [id, name] (id)}
         <button
           type="button"
@@ -118,12 +123,12 @@
       {#if printed && sheet}
         <label class="flex cursor-pointer items-center gap-2 text-quiet">
           <input type="checkbox" class="checkbox checkbox-sm" bind:checked={marks} />
-          mark what changed since revision {printed.revision}, {stamp}
+          {says.markWhatChangedSinceRevision(printed.revision, stamp)}
         </label>
       {/if}
-      <select class="select w-24 select-sm" aria-label="Paper size" bind:value={size}>
+      <select class="select w-24 select-sm" aria-label={says.paperSize} bind:value={size}>
         <option value="A4">A4</option>
-        <option value="LETTER">Letter</option>
+        <option value="LETTER">{says.letter}</option>
       </select>
       <a
         class="btn btn-sm {waiting ? 'btn-disabled' : ''}"
@@ -131,7 +136,7 @@
         target="_blank"
         rel="noopener"
         aria-disabled={waiting}
-        title={waiting ? 'Changes are still being saved' : undefined}>PDF</a
+        title={waiting ? says.changesAreStillBeingSaved : undefined}>{says.pdf}</a
       >
       <a
         class="btn btn-sm {waiting ? 'btn-disabled' : ''}"
@@ -139,42 +144,41 @@
         target="_blank"
         rel="noopener"
         aria-disabled={waiting}
-        title={waiting ? 'Changes are still being saved' : 'Every sheet, cards and labels, one after the other'}
-        >All as PDF</a
+        title={waiting ? says.changesAreStillBeingSaved : says.everySheetCardsAndLabelsOne}>{says.allAsPdf}</a
       >
-      {#if sheet}<button type="button" class="btn btn-sm" onclick={() => void csv()}>CSV</button>{/if}
-      <button type="button" class="btn btn-sm" onclick={() => window.print()}>Print</button>
+      {#if sheet}<button type="button" class="btn btn-sm" onclick={() => void csv()}>{says.csv}</button>{/if}
+      <button type="button" class="btn btn-sm" onclick={() => window.print()}>{says.print}</button>
       <button type="button" class="btn btn-outline btn-primary btn-sm" onclick={() => void keep()}
-        >Note as printed</button
+        >{says.noteAsPrinted}</button
       >
     </div>
   </div>
   {#if Object.keys(plan.lines).length === 0}
     <p class="px-5 py-16 text-center text-quiet">
-      No lines yet, so there is nothing to print. <a class="text-primary underline" href="/show/{show.id}">Say one</a>.
+      {says.noLinesYetSoThereIs} <a class="text-primary underline" href="/show/{show.id}">{says.sayOne}</a>.
     </p>
   {:else}
     {#if ['retrying', 'signed-out'].includes(ticked.lane.state)}
       {@const n = ticked.lane.kept}
       <p class="no-print px-5 pt-3 text-warning" role="status">
         {n}
-        {n === 1 ? 'tick waits' : 'ticks wait'}
-        {#if ticked.lane.state === 'signed-out'}to be sent: you are signed out here.
-          <a class="underline" href="/sign-in?to=/show/{show.id}/paper" data-sveltekit-reload>Sign in</a>.
-        {:else}for the network; kept on this device until then.{/if}
+        {n === 1 ? says.tickWaits : says.ticksWait}
+        {#if ticked.lane.state === 'signed-out'}{says.toBeSentYouAreSigned}
+          <a class="underline" href="/sign-in?to=/show/{show.id}/paper" data-sveltekit-reload>{says.signIn}</a>.
+        {:else}{says.forTheNetworkKeptOnThis}{/if}
       </p>
     {/if}
     <div class="px-5 pt-4 max-sm:px-2">
       <article class="paper" data-sheet={view}>
         <header class="flex justify-between gap-4 text-[0.86em]">
-          <strong>{show.name}</strong><span>revision {session.revision}</span>
+          <strong>{show.name}</strong><span>{says.revision(session.revision)}</span>
         </header>
         {#if sheet}
           <PaperSheet {sheet} since={before && printed ? printed.revision : null} ticked={ticked.set} ontick={tick} />
         {:else if view === 'cards'}
           <PaperCards cards={cardsOf(input)} />
         {:else}
-          <PaperLabels labels={labelsOf(input)} address="{page.url.origin}/show/{show.id}?line=" />
+          <PaperLabels labels={labelsOf(input)} address={says.showLine(page.url.origin, show.id)} />
         {/if}
       </article>
     </div>

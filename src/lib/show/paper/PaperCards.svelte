@@ -1,12 +1,13 @@
 <script lang="ts">
+  import { paper as says } from '$core/words/screen/paper';
   import type { Card } from '$core/paper/patch';
 
   /** One drawn face for every box: its switches as slots, the position to set filled. */
   const { cards }: { cards: readonly Card[] } = $props();
 </script>
 
-<h2 class="text-[1.6em] font-bold">Boxes and how they are set</h2>
-{#if cards.length === 0}<p>No box in this show has anything to set.</p>{/if}
+<h2 class="text-[1.6em] font-bold">{says.boxesAndHowTheyAreSet}</h2>
+{#if cards.length === 0}<p>{says.noBoxInThisShowHas}</p>{/if}
 <ul class="grid grid-cols-2 gap-4 pt-3 max-sm:grid-cols-1">
   {#each cards as card (card.device)}
     <li class="break-inside-avoid rounded-[10px] border-2 border-black p-3">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { paper as says } from '$core/words/screen/paper';
   import type { Label } from '$core/paper/cables';
 
   interface Props {
@@ -22,8 +23,8 @@
   const source = (svg: string | undefined): string => (svg ? `data:image/svg+xml,${encodeURIComponent(svg)}` : '');
 </script>
 
-<h2 class="text-[1.6em] font-bold">Labels</h2>
-<p class="text-[0.93em]">Two for every cable, one for each end, and one for every box. The code opens the line.</p>
+<h2 class="text-[1.6em] font-bold">{says.labels}</h2>
+<p class="text-[0.93em]">{says.twoForEveryCableOneFor}</p>
 <ul class="grid grid-cols-3 pt-3 max-sm:grid-cols-1">
   {#each labels as label (label.key)}
     <li class="flex break-inside-avoid items-start gap-2 border border-dotted border-neutral-500 p-2">
@@ -33,7 +34,7 @@
         <span class="block text-[0.93em]">{label.at}</span>
       </span>
       {#if codes.get(label.lineId)}
-        <img class="size-14 shrink-0" src={source(codes.get(label.lineId))} alt="Code that opens {label.line}" />
+        <img class="size-14 shrink-0" src={source(codes.get(label.lineId))} alt={says.codeThatOpens(label.line)} />
       {/if}
     </li>
   {/each}

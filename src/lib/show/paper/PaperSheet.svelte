@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { paper as says } from '$core/words/screen/paper';
   import type { Sheet } from '$core/paper/types';
 
   interface Props {
@@ -23,9 +24,9 @@
 <h2 class="text-[1.6em] font-bold">{sheet.title}</h2>
 <p class="text-[0.93em]">
   {sheet.note}
-  {#if lists && count.all > 0}<span data-ticked>{count.done} of {count.all} ticked off.</span>{/if}
-  {#if since !== null}<span data-legend>+ new, • changed since revision {since}.</span>{/if}
-  {#if sheet.gone && sheet.gone.length > 0}<span data-gone>Gone since: {sheet.gone.join('; ')}.</span>{/if}
+  {#if lists && count.all > 0}<span data-ticked>{says.ofTickedOff(count.done, count.all)}</span>{/if}
+  {#if since !== null}<span data-legend>{says.newChangedSinceRevision(since)}</span>{/if}
+  {#if sheet.gone && sheet.gone.length > 0}<span data-gone>{says.goneSince(sheet.gone.join('; '))}</span>{/if}
 </p>
 {#each sheet.groups as group (group.name)}
   <section class="pt-3">
@@ -38,10 +39,10 @@
         </colgroup>
         <thead>
           <tr>
-            {#if since !== null}<th><span class="sr-only">Mark</span></th>{/if}
+            {#if since !== null}<th><span class="sr-only">{says.mark}</span></th>{/if}
             {#each sheet.columns as column, k (k)}
               <th class={column.align === 'right' ? 'text-right' : 'text-left'} scope="col"
-                >{#if column.head}{column.head}{:else}<span class="sr-only">Tick or number</span>{/if}</th
+                >{#if column.head}{column.head}{:else}<span class="sr-only">{says.tickOrNumber}</span>{/if}</th
               >
             {/each}
           </tr>
@@ -63,7 +64,7 @@
                       type="checkbox"
                       class="size-5 accent-black"
                       checked={done}
-                      aria-label="Done: {row.cells.filter((c) => c !== TICK && c !== '').join(', ')}"
+                      aria-label={says.done(row.cells.filter((c) => c !== TICK && c !== '').join(', '))}
                       onchange={(e) => {
                         ontick(keyOf(row.key), e.currentTarget.checked);
                         // Who may only look sees it as it is.

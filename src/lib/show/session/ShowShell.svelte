@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { session as says } from '$core/words/screen/session';
   import { unlessTyping } from '$lib/ui/keys';
   import { preloadCode } from '$app/navigation';
   import type { Kit } from '$core/kit/schema';
@@ -64,8 +65,8 @@
     rows: browserRows,
     presence,
     mayChange: untrack(() => data.mayChange),
-    undo: () => announce(session.undo(), 'Undone'),
-    redo: () => announce(session.redo(), 'Redone'),
+    undo: () => announce(session.undo(), says.undone),
+    redo: () => announce(session.redo(), says.redone),
     get help() {
       return help;
     },
@@ -77,11 +78,11 @@
     }
   });
   const STATUS = {
-    saved: 'Saved',
-    saving: 'Saving …',
-    retrying: 'Not saved, retrying',
-    'signed-out': 'Not saved: signed out',
-    gone: 'This show was deleted'
+    saved: says.saved,
+    saving: says.saving,
+    retrying: says.notSavedRetrying,
+    'signed-out': says.notSavedSignedOut,
+    gone: says.thisShowWasDeleted
   } as const;
 
   onMount(() => {
@@ -134,14 +135,14 @@
 
   function announce(what: string | null, how: string): void {
     if (what) toast(`${how}: ${what}`);
-    else toast('Nothing more there.');
+    else toast(says.nothingMoreThere);
   }
 </script>
 
 <Header
   show={{ id: data.id, name: data.name }}
   guest={data.guest}
-  status={data.mayChange ? STATUS[session.save] : 'Looking only'}
+  status={data.mayChange ? STATUS[session.save] : says.lookingOnly}
   statusTone={['retrying', 'signed-out', 'gone'].includes(session.save) ? 'text-warning font-semibold' : 'text-quiet'}
   onhelp={help ?? undefined}
 >
@@ -152,21 +153,21 @@
         type="button"
         class="text-quiet hover:text-base-content disabled:opacity-40"
         disabled={session.history.undo.length === 0}
-        onclick={show.undo}>Undo</button
+        onclick={show.undo}>{says.undo}</button
       >
       <button
         type="button"
         class="text-quiet hover:text-base-content disabled:opacity-40 max-sm:hidden"
         disabled={session.history.redo.length === 0}
-        onclick={show.redo}>Redo</button
+        onclick={show.redo}>{says.redo}</button
       >
     {/if}
   {/snippet}
 </Header>
 {#if session.save === 'signed-out'}
   <p class="border-b border-warning px-5 py-2" role="alert">
-    You are signed out. What you changed waits in this browser.
-    <a class="underline" href="/sign-in?to=/show/{data.id}" data-sveltekit-reload>Sign in</a>, and it is saved.
+    {says.youAreSignedOutWhatYou}
+    <a class="underline" href="/sign-in?to=/show/{data.id}" data-sveltekit-reload>{says.signIn}</a>{says.andItIsSaved}
   </p>
 {/if}
 <NotMerged

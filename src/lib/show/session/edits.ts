@@ -1,3 +1,4 @@
+import { session as says } from '$core/words/screen/session';
 import { uuid } from '$lib/uuid';
 import { keptSettings, modelOf, portOf } from '$core/gear/catalogue';
 import { plugFor } from '$core/gear/cables';
@@ -108,7 +109,7 @@ export const dropSupply = (plan: Plan, supply: string): Edit | null =>
 
 /** EMFs as they are believed after something was measured. */
 export const believe = (plan: Plan, beliefs: Readonly<Record<string, { emf: number; spread: number }>>): Edit | null =>
-  set(plan, 'what was measured', (draft) => {
+  set(plan, says.whatWasMeasured, (draft) => {
     for (const [id, belief] of Object.entries(beliefs)) Object.assign(draft.supplies[id], belief);
   });
 
@@ -130,19 +131,19 @@ export const setTouch = (plan: Plan, what: string, subject: string, other: strin
   });
 
 export const setOutdoors = (plan: Plan, outdoors: boolean): Edit | null =>
-  set(plan, 'where it is played', (draft) => {
+  set(plan, says.whereItIsPlayed, (draft) => {
     if (outdoors) draft.policy.outdoors = true;
     else delete draft.policy.outdoors;
   });
 
 export const setMains = (plan: Plan, hz: 50 | 60): Edit | null =>
-  set(plan, 'the mains', (draft) => {
+  set(plan, says.theMains, (draft) => {
     draft.policy.mainsHz = hz;
   });
 
 /** What a host's phantom supply gives to all inputs together, amperes; 0 where it is not known. */
 export const setPhantomMost = (plan: Plan, host: string, ampere: number): Edit | null =>
-  set(plan, `phantom of ${plan.hosts[host].name}`, (draft) => {
+  set(plan, says.phantomOf(plan.hosts[host].name), (draft) => {
     if (ampere > 0) draft.hosts[host].phantomMost = ampere;
     else delete draft.hosts[host].phantomMost;
   });

@@ -1,3 +1,4 @@
+import { session as says } from '$core/words/screen/session';
 import type { Remedy } from '$core/advise/remedies';
 import type { Hints } from '$core/advise/hints';
 import type { Cause } from '$core/linecheck/cause';
@@ -36,7 +37,7 @@ export class Judging {
 
   constructor() {
     this.#worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' });
-    this.#worker.onerror = () => (this.failed = 'The computing part of this page failed to load. Reload the page.');
+    this.#worker.onerror = () => (this.failed = says.theComputingPartOfThisPage);
     this.#api = wrap<JudgeApi>(this.#worker);
   }
 

@@ -1,3 +1,4 @@
+import { session as says } from '$core/words/screen/session';
 import { uuid } from '$lib/uuid';
 import { forceOnto } from '$core/plan/diff';
 import { applyEdit, type EditFault } from '$core/plan/edit';
@@ -116,7 +117,7 @@ export class ShowSession {
   do(edit: Edit | null): boolean {
     if (!edit) return true;
     if (!this.mayChange) {
-      this.trouble = 'You may look at this show, not change it.';
+      this.trouble = says.youMayLookAtThisShow;
       return false;
     }
     return this.#mergeIntoLast(edit) || this.#take({ edit, kind: 'do', of: null });
@@ -157,7 +158,11 @@ export class ShowSession {
   #take(sent: SentEdit): boolean {
     const applied = applyEdit(this.plan, sent.edit);
     if (!applied.ok) {
-      this.trouble = `Could not ${sent.kind === 'do' ? '' : `${sent.kind}: `}${editText(sent.edit)}. ${editFaultText(applied.fault)}`;
+      this.trouble = says.couldNot(
+        sent.kind === 'do' ? '' : `${sent.kind}: `,
+        editText(sent.edit),
+        editFaultText(applied.fault)
+      );
       return false;
     }
     this.#enter(sent, applied.plan);

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { counted } from '$core/words/screen/counted';
+  import { trace as says } from '$core/words/screen/trace';
   import { resolve } from '$core/plan/resolved';
   import { page } from '$app/state';
   import { SOUNDS } from '$core/trace/hypotheses';
@@ -134,31 +136,31 @@
       share: best.share,
       note: ''
     };
-    if (!show.mayChange) return void toast.error('You may look at this show, not change it.');
+    if (!show.mayChange) return void toast.error(says.youMayLookAtThisShow);
     await log.write(record);
-    toast('Written in the log of this show.');
+    toast(says.writtenInTheLogOfThis);
     begin(null);
   }
 </script>
 
 <main class="mx-auto max-w-[980px] px-4 pt-3 pb-28">
-  <h1 class="sr-only">{show.name}: trace a noise</h1>
+  <h1 class="sr-only">{says.traceANoise(show.name)}</h1>
   {#if stopped}
     <section class="mx-auto max-w-[560px] rounded-[9px] border-2 border-danger px-4 py-4" role="alert">
-      <h2 class="text-[1.5em] font-bold">Stop.</h2>
+      <h2 class="text-[1.5em] font-bold">{says.stop}</h2>
       <p class="pt-2">
-        Keep away from it, and keep others away. Switch its supply off where that is safe; touch nothing metal.
+        {says.keepAwayFromItAndKeep}
       </p>
       <p class="pt-2">
-        A tingle, smoke or heat is no hum: someone licensed has to look at the supply before anything goes on.
+        {says.aTingleSmokeOrHeatIs}
       </p>
-      <button type="button" class="btn mt-4 min-h-12" onclick={() => (stopped = false)}>It has been seen to</button>
+      <button type="button" class="btn mt-4 min-h-12" onclick={() => (stopped = false)}>{says.itHasBeenSeenTo}</button>
     </section>
   {:else if !line}
     <div class="grid gap-x-10 gap-y-6 md:grid-cols-2">
       <section>
-        <h2 class="text-[1.5em] font-bold">Which line makes the noise?</h2>
-        <p class="text-quiet">The loudest will do. {CAUTION_TEXTS.tingle}</p>
+        <h2 class="text-[1.5em] font-bold">{says.whichLineMakesTheNoise}</h2>
+        <p class="text-quiet">{says.theLoudestWillDo(CAUTION_TEXTS.tingle)}</p>
         <ul class="mt-3 grid gap-2">
           {#each lines as l (l.id)}
             {@const hum = reports.get(l.id)?.hum}
@@ -169,35 +171,36 @@
                 onclick={() => begin(l.id)}
                 ><span>{l.info?.channel ? `${l.info.channel}  ` : ''}{lineName(l)}</span>{#if hum}<span
                     class="num text-[0.86em] font-normal text-quiet"
-                    >hum foreseen {formatNumber(hum.below)} dB under</span
+                    >{says.humForeseenDbUnder(formatNumber(hum.below))}</span
                   >{/if}</button
               >
             </li>
           {:else}
             <li class="py-8 text-quiet">
-              No complete line yet. <a class="text-primary underline" href="/show/{show.id}">Say one</a>.
+              {says.noCompleteLineYet} <a class="text-primary underline" href="/show/{show.id}">{says.sayOne}</a>.
             </li>
           {/each}
         </ul>
       </section>
       <section>
-        <h2 class="heading border-b border-base-300 pb-1">Found before</h2>
+        <h2 class="heading border-b border-base-300 pb-1">{says.foundBefore}</h2>
         <ul>
           {#each log.list as r (r.id)}
             <li class="border-b border-base-300 py-2 leading-snug" data-found>
-              <span class="font-semibold">{plan.lines[r.lineId]?.name ?? 'A line that is gone'}</span>: {r.cause}
+              <span class="font-semibold">{plan.lines[r.lineId]?.name ?? says.aLineThatIsGone}</span>: {r.cause}
               <span class="block text-[0.93em] text-quiet"
                 >{sureText(r)}, {r.answers.length}
-                {r.answers.length === 1 ? 'answer' : 'answers'}, {dateTime(r.at)}{r.by ? `, ${r.by}` : ''}</span
+                {counted.answer(r.answers.length)}, {dateTime(r.at)}{r.by ? `, ${r.by}` : ''}</span
               >
             </li>
           {:else}
-            <li class="py-2 text-quiet">Nothing yet. What is found is kept here.</li>
+            <li class="py-2 text-quiet">{says.nothingYetWhatIsFoundIs}</li>
           {/each}
         </ul>
         <p class="pt-3 text-quiet">
-          A recording of it, or the microphone: <a class="underline" href="/show/{show.id}/listen">listen to it</a>. To
-          practise without a stage: <a class="underline" href="/drill">drill</a>.
+          {says.aRecordingOfItOrThe}
+          <a class="underline" href="/show/{show.id}/listen">{says.listenToIt}</a>{says.toPractiseWithoutAStage}
+          <a class="underline" href="/drill">{says.drill}</a>.
         </p>
       </section>
     </div>
@@ -205,22 +208,24 @@
     <div class="flex items-center justify-between gap-3 pb-2">
       <p class="min-w-0 truncate">
         <span class="font-bold">{lineName(line)}</span>
-        <span class="text-quiet max-sm:hidden">{answers.length} answered</span>
+        <span class="text-quiet max-sm:hidden">{says.answered(answers.length)}</span>
       </p>
       <div class="flex gap-1">
-        <button type="button" class="btn min-h-12 btn-ghost px-2.5" disabled={opening} onclick={back}>Back</button>
-        <button type="button" class="btn min-h-12 btn-ghost px-2.5" onclick={() => begin(null)}>Another line</button>
+        <button type="button" class="btn min-h-12 btn-ghost px-2.5" disabled={opening} onclick={back}
+          >{says.back}</button
+        >
+        <button type="button" class="btn min-h-12 btn-ghost px-2.5" onclick={() => begin(null)}
+          >{says.anotherLine}</button
+        >
       </div>
     </div>
     {#if failed}
       <p class="py-10 text-center" role="alert">
-        This line cannot be solved as it is planned. Look at it <a
-          class="underline"
-          href="/show/{show.id}?line={line.id}">on the board</a
-        >.
+        {says.thisLineCannotBeSolvedAs}
+        <a class="underline" href="/show/{show.id}?line={line.id}">{says.onTheBoard}</a>.
       </p>
     {:else if !view}
-      <p class="py-10 text-center text-quiet" aria-live="polite">Solving what it may be …</p>
+      <p class="py-10 text-center text-quiet" aria-live="polite">{says.solvingWhatItMayBe}</p>
     {:else}
       <div class="grid gap-x-10 gap-y-6 md:grid-cols-[1.3fr_1fr]">
         <div>
@@ -229,40 +234,38 @@
           {:else if over && best}
             <section data-cause={best.id}>
               <p class="text-quiet">
-                {view.done === 'sure' ? 'Sure enough' : 'As far as can be told'}: {sureText(best)}, {formatNumber(
+                {view.done === 'sure' ? says.sureEnough : says.asFarAsCanBeTold}: {sureText(best)}, {formatNumber(
                   best.share * 100
                 )} %
               </p>
               <h2 class="text-[1.6em] leading-snug font-bold">{name(best)}</h2>
-              <h3 class="heading mt-4 border-b border-base-300 pb-1">What quietens it</h3>
+              <h3 class="heading mt-4 border-b border-base-300 pb-1">{says.whatQuietensIt}</h3>
               <ol>
                 {#each view.quiets as q (q.ask)}
                   <li class="flex items-baseline justify-between gap-3 border-b border-base-300 py-2 leading-snug">
                     <span>{cureOfAsk(q.ask)}</span><span class="num whitespace-nowrap"
-                      >{formatNumber(Math.max(q.db, -90))} dB</span
+                      >{says.db(formatNumber(Math.max(q.db, -90)))}</span
                     >
                   </li>
                 {:else}
                   <li class="py-2 leading-snug">
-                    {best.code === 'low-level'
-                      ? 'Bring the level up at its source or its box, and the gain down.'
-                      : 'Nothing that was tried here. Look at all ways of the line, and at the map of earths.'}
+                    {best.code === 'low-level' ? says.bringTheLevelUpAtIts : says.nothingThatWasTriedHereLook}
                   </li>
                 {/each}
               </ol>
               <p class="flex flex-wrap gap-x-4 pt-3">
-                <a class="underline" href="/show/{show.id}/earth?line={line.id}">Map of earths</a>
-                <a class="underline" href="/show/{show.id}?line={line.id}">On the board</a>
+                <a class="underline" href="/show/{show.id}/earth?line={line.id}">{says.mapOfEarths}</a>
+                <a class="underline" href="/show/{show.id}?line={line.id}">{says.onTheBoard2}</a>
               </p>
               <div class="mt-4 grid gap-2">
                 <button
                   type="button"
                   class="btn min-h-14 btn-primary"
                   disabled={!show.mayChange}
-                  onclick={() => void write()}>Write it in the log</button
+                  onclick={() => void write()}>{says.writeItInTheLog}</button
                 >
                 {#if view.questions.length > 0 && ended}
-                  <button type="button" class="btn min-h-12" onclick={() => (ended = false)}>Go on asking</button>
+                  <button type="button" class="btn min-h-12" onclick={() => (ended = false)}>{says.goOnAsking}</button>
                 {/if}
               </div>
             </section>
@@ -276,14 +279,14 @@
               />
             {/key}
             <details class="mt-4">
-              <summary class="min-h-12 cursor-pointer py-3 text-quiet">Something else, or enough</summary>
+              <summary class="min-h-12 cursor-pointer py-3 text-quiet">{says.somethingElseOrEnough}</summary>
               <TraceAsks
                 questions={view.questions.filter((q) => q.ask !== question.ask)}
                 figure={(q) => `${formatNumber(q.bits, 1)} bit`}
                 onpick={(ask) => (instead = ask)}
               />
               <button type="button" class="btn mt-2 min-h-12 w-full" onclick={() => (ended = true)}
-                >Enough: what is it?</button
+                >{says.enoughWhatIsIt}</button
               >
             </details>
           {/if}
@@ -291,7 +294,7 @@
         <div>
           <TraceSuspects suspects={view.suspects} {name} />
           {#if answers.length > 0}
-            <TraceReported title="Told so far" told={steps.filter((s) => s.answer)} />
+            <TraceReported title={says.toldSoFar} told={steps.filter((s) => s.answer)} />
           {/if}
         </div>
       </div>
@@ -299,7 +302,7 @@
     <div class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-100">
       <div class="mx-auto max-w-[980px] px-4 py-2.5">
         <button type="button" class="btn min-h-12 w-full border-2 border-danger" onclick={() => (stopped = true)}
-          >A tingle, smoke or heat</button
+          >{says.aTingleSmokeOrHeat}</button
         >
       </div>
     </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { trace as says } from '$core/words/screen/trace';
   import type { Answer, Ask, Word } from '$core/trace/infer';
   import type { Sound } from '$core/trace/hypotheses';
   import type { TraceView } from '$core/trace/view';
@@ -20,13 +21,13 @@
   const said = (ask: Ask): Word | undefined => answers.find((a) => a.ask === ask)?.is;
 
   async function hear(sound: Sound): Promise<void> {
-    if (!(await playExample(sound, mainsHz))) toast.error('No sound can be played here.');
+    if (!(await playExample(sound, mainsHz))) toast.error(says.noSoundCanBePlayedHere);
   }
 </script>
 
 <section data-ask="told">
-  <h2 class="text-[1.5em] leading-snug font-bold">What can be said already?</h2>
-  <p class="pt-1 leading-snug text-quiet">Leave out what nobody knows.</p>
+  <h2 class="text-[1.5em] leading-snug font-bold">{says.whatCanBeSaidAlready}</h2>
+  <p class="pt-1 leading-snug text-quiet">{says.leaveOutWhatNobodyKnows}</p>
   {#each told as { ask, words } (ask)}
     <fieldset class="mt-3" data-told={ask}>
       <legend class="pb-1 text-[0.93em] font-semibold text-quiet">{askText(ask)}</legend>
@@ -38,8 +39,8 @@
               <button
                 type="button"
                 class="btn min-h-12 rounded-r-none border-r-0 px-3 font-normal text-quiet"
-                aria-label="Hear {wordText(ask, is)}"
-                onclick={() => void hear(is as Sound)}>hear</button
+                aria-label={says.hear(wordText(ask, is))}
+                onclick={() => void hear(is as Sound)}>{says.hear2}</button
               >
             {/if}
             <button
@@ -56,5 +57,5 @@
       </ul>
     </fieldset>
   {/each}
-  <button type="button" class="btn mt-5 min-h-14 w-full btn-primary" onclick={ongo}>Go on</button>
+  <button type="button" class="btn mt-5 min-h-14 w-full btn-primary" onclick={ongo}>{says.goOn}</button>
 </section>

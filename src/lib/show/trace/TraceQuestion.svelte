@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { trace as says } from '$core/words/screen/trace';
   import type { Word } from '$core/trace/infer';
   import type { Question, Suspect } from '$core/trace/view';
   import { askText, whyAsk, wordText } from '$core/words/tracing';
@@ -26,10 +27,10 @@
           onclick={() => onanswer(answer.is)}
         >
           <span class="text-[1.1em]">{wordText(question.ask, answer.is)}</span>
-          <span class="text-[0.86em] font-normal text-quiet">speaks for: {name(answer.suspect)}</span>
+          <span class="text-[0.86em] font-normal text-quiet">{says.speaksFor(name(answer.suspect))}</span>
         </button>
       </li>
     {/each}
   </ul>
-  <button type="button" class="btn mt-2 min-h-12 w-full btn-ghost" onclick={onskip}>Not sure, or not now</button>
+  <button type="button" class="btn mt-2 min-h-12 w-full btn-ghost" onclick={onskip}>{says.notSureOrNotNow}</button>
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { trace as says } from '$core/words/screen/trace';
   import type { Suspect } from '$core/trace/view';
   import { formatNumber } from '$core/units/format';
 
@@ -11,8 +12,8 @@
   const SHOWN = 5;
 </script>
 
-<section aria-label="What it may be">
-  <h2 class="heading">What it may be</h2>
+<section aria-label={says.whatItMayBe}>
+  <h2 class="heading">{says.whatItMayBe}</h2>
   <ul>
     {#each suspects.slice(0, SHOWN) as s (s.id)}
       <li class="border-b border-base-300 py-1.5" data-suspect={s.id}>
@@ -27,6 +28,6 @@
     {/each}
   </ul>
   {#if suspects.length > SHOWN}<p class="pt-1 text-[0.93em] text-quiet">
-      and {suspects.length - SHOWN} less likely
+      {says.andLessLikely(suspects.length - SHOWN)}
     </p>{/if}
 </section>

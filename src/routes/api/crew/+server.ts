@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { CREW_COOKIE } from '$lib/server/access';
 import { signedIn } from '$lib/server/auth';
 import { makeCrew } from '$lib/server/crew';
@@ -10,7 +11,7 @@ import type { RequestHandler } from './$types';
 /** Makes another crew, with whoever asks as its owner, and goes there. */
 export const POST: RequestHandler = async ({ request, cookies }) => {
   const user = await signedIn(request.headers);
-  if (!user) error(401, 'Sign in first.');
+  if (!user) error(401, says.signInFirst);
   const { name } = await bodyOf(request, NameSchema);
   const id = await makeCrew(user.userId, user.name, name);
   keepCookie(cookies, CREW_COOKIE, id);

@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { loadPlan } from '$core/plan/load';
 import { loadFaultText } from '$core/words/faults';
 import { bodyOf } from '$lib/server/http';
@@ -12,7 +13,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   const loaded = loadPlan(plan);
   if (!loaded.ok)
     return json(
-      { message: 'Nothing was imported.', faults: loaded.faults.map((f) => `plan.${f.where}: ${loadFaultText(f)}`) },
+      { message: says.nothingWasImported, faults: loaded.faults.map((f) => says.plan(f.where, loadFaultText(f))) },
       { status: 422 }
     );
   return json({ id: await createShow((await locals.who()).crewId, name, loaded.plan), name }, { status: 201 });

@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { bodyOf } from '$lib/server/http';
 import { changeKit, crewKit } from '$lib/server/kit';
 import { KitChangesSchema } from '$lib/protocol/kit';
@@ -11,6 +12,6 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   const { changes } = await bodyOf(request, KitChangesSchema);
   const answer = await changeKit(await locals.who(), changes);
   if (answer.ok) return json({});
-  if ('tooMany' in answer) error(422, `A kit holds at most ${answer.tooMany} kinds of things.`);
+  if ('tooMany' in answer) error(422, says.aKitHoldsAtMostKinds(answer.tooMany));
   return json(answer, { status: 409 });
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pages as says } from '$core/words/screen/pages';
   import AccountForm from '$lib/crew/AccountForm.svelte';
   import Door from '$lib/crew/Door.svelte';
   import { ROLE_NAMES, ROLE_SAYS } from '$lib/crew/roles';
@@ -16,24 +17,24 @@
   async function signUp({ name, email, password }: Readonly<Record<string, string>>): Promise<string | null> {
     const sent = await send('POST', '/api/auth/sign-up/email', { name, email, password, invite: data.token });
     if (sent.ok) return accept();
-    return sent.status === 429 ? 'Too many tries. Wait a minute.' : sent.message;
+    return sent.status === 429 ? says.tooManyTriesWaitAMinute : sent.message;
   }
 </script>
 
 {#if !data.invite}
-  <Door title="This invitation is no longer good">
-    <p>It has been used, taken back, or is older than a week. Ask an owner of the crew for a new one.</p>
-    <a class="underline" href="/">To the shows</a>
+  <Door title={says.thisInvitationIsNoLongerGood}>
+    <p>{says.itHasBeenUsedTakenBack}</p>
+    <a class="underline" href="/">{says.toTheShows}</a>
   </Door>
 {:else}
-  <Door title="Join {data.invite.crew}">
+  <Door title={says.join(data.invite.crew)}>
     <p>
-      As <strong>{ROLE_NAMES[data.invite.role].toLowerCase()}</strong>, who {ROLE_SAYS[data.invite.role]}.
+      {says.as} <strong>{ROLE_NAMES[data.invite.role].toLowerCase()}</strong>{says.who(ROLE_SAYS[data.invite.role])}
     </p>
     {#if data.name}
       {#if wrong}<p class="border-l-2 border-error pl-3" role="alert">{wrong}</p>{/if}
       <button type="button" class="btn h-12 btn-primary" onclick={async () => (wrong = await accept())}
-        >Join as {data.name}</button
+        >{says.joinAs(data.name)}</button
       >
     {:else}
       <AccountForm
@@ -42,31 +43,31 @@
         fields={[
           {
             name: 'name',
-            label: 'Your name',
+            label: says.yourName,
             type: 'text',
             autocomplete: 'name',
-            hint: 'As it stands beside what you read and change.'
+            hint: says.asItStandsBesideWhatYou
           },
           {
             name: 'email',
-            label: 'Email',
+            label: says.email,
             type: 'email',
             autocomplete: 'username',
-            hint: 'To sign in with. Nothing is ever sent to it.'
+            hint: says.toSignInWithNothingIs
           },
           {
             name: 'password',
-            label: 'Password',
+            label: says.password,
             type: 'password',
             autocomplete: 'new-password',
-            hint: 'Ten characters or more.',
+            hint: says.tenCharactersOrMore,
             least: 10
           }
         ]}
       >
         <p class="text-[0.93em] text-quiet">
-          You have an account here? <a class="underline" href="/sign-in?to=/invite/{data.token}">Sign in</a>, and join
-          with it.
+          {says.youHaveAnAccountHere}
+          <a class="underline" href="/sign-in?to=/invite/{data.token}">{says.signIn}</a>{says.andJoinWithIt}
         </p>
       </AccountForm>
     {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pages as says } from '$core/words/screen/pages';
   import Door from '$lib/crew/Door.svelte';
   import { send } from '$lib/ui/send';
 
@@ -10,13 +11,13 @@
     busy = true;
     const sent = await send('POST', '/api/auth/device-code/use', { code: data.code });
     if (sent.ok) location.assign('/');
-    else wrong = sent.status === 429 ? 'Too many tries. Wait a minute.' : sent.message;
+    else wrong = sent.status === 429 ? says.tooManyTriesWaitAMinute : sent.message;
     busy = false;
   }
 </script>
 
-<Door title="Use this device">
-  <p>It will be signed in as whoever showed you the code, until it is signed out here or from there.</p>
+<Door title={says.useThisDevice}>
+  <p>{says.itWillBeSignedInAs}</p>
   {#if wrong}<p class="border-l-2 border-error pl-3" role="alert">{wrong}</p>{/if}
-  <button type="button" class="btn h-14 text-[1.1em] btn-primary" disabled={busy} onclick={join}>Join</button>
+  <button type="button" class="btn h-14 text-[1.1em] btn-primary" disabled={busy} onclick={join}>{says.join2}</button>
 </Door>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pages as says } from '$core/words/screen/pages';
   import AccountForm from '$lib/crew/AccountForm.svelte';
   import Door from '$lib/crew/Door.svelte';
   import { send } from '$lib/ui/send';
@@ -12,17 +13,17 @@
   }
 </script>
 
-<Door title="A new password">
+<Door title={says.aNewPassword}>
   <AccountForm
     action="Set it"
     onsend={set}
     fields={[
       {
         name: 'password',
-        label: 'Password',
+        label: says.password,
         type: 'password',
         autocomplete: 'new-password',
-        hint: 'Ten characters or more. Every device is signed out.',
+        hint: says.tenCharactersOrMoreEveryDevice,
         least: 10
       }
     ]}

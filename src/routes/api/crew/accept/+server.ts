@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { TokenSchema } from '$lib/crew/wire';
 import { CREW_COOKIE } from '$lib/server/access';
 import { signedIn } from '$lib/server/auth';
@@ -11,9 +12,9 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request, cookies }) => {
   const { token } = await bodyOf(request, TokenSchema);
   const user = await signedIn(request.headers);
-  if (!user) error(401, 'Sign in first.');
+  if (!user) error(401, says.signInFirst);
   const crewId = await acceptInvite(user.userId, user.name, token);
-  if (!crewId) error(410, 'This invitation has been used, taken back, or is too old. Ask for a new one.');
+  if (!crewId) error(410, says.thisInvitationHasBeenUsedTaken);
   keepCookie(cookies, CREW_COOKIE, crewId);
   return json({});
 };

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { pages as says } from '$core/words/screen/pages';
   import Paper from '$lib/show/paper/Paper.svelte';
 
   const { data } = $props();
 </script>
 
-<svelte:head><title>{data.name}, paper · Guanxi</title></svelte:head>
+<svelte:head><title>{says.paperGuanxi(data.name)}</title></svelte:head>
 <Paper printed={data.printed} ticks={data.ticks} />

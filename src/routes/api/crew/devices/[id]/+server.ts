@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { endDevice } from '$lib/server/crew';
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -5,8 +6,8 @@ import type { RequestHandler } from './$types';
 /** Signs one of one's own devices out; `others` stands for all but this one. */
 export const DELETE: RequestHandler = async ({ params, locals }) => {
   const { user } = await locals.who();
-  if (!user) error(404, 'There are no accounts yet.');
+  if (!user) error(404, says.thereAreNoAccountsYet);
   const ended = await endDevice(user.userId, params.id === 'others' ? { allBut: user.sessionId } : { id: params.id });
-  if (!ended && params.id !== 'others') error(404, 'There is no such device.');
+  if (!ended && params.id !== 'others') error(404, says.thereIsNoSuchDevice);
   return json({});
 };

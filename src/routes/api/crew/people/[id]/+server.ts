@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { RoleSchema } from '$lib/crew/wire';
 import type { Role } from '$lib/crew/roles';
 import { setRole } from '$lib/server/crew';
@@ -7,8 +8,8 @@ import type { RequestHandler } from './$types';
 
 async function become(crewId: string, id: string, role: Role | null): Promise<Response> {
   const done = await setRole(crewId, id, role);
-  if (done === 'gone') error(404, 'There is no such person in the crew.');
-  if (done === 'last-owner') error(409, 'A crew needs an owner. Make somebody else one first.');
+  if (done === 'gone') error(404, says.thereIsNoSuchPersonIn);
+  if (done === 'last-owner') error(409, says.aCrewNeedsAnOwnerMake);
   return json({});
 }
 

@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { kitFor } from '$core/advise/stock';
 import { judgePlan } from '$core/judge/judge';
 import { labelsOf } from '$core/paper/cables';
@@ -35,7 +36,7 @@ export const GET: RequestHandler = async ({ params, url, locals, request }) => {
     size: url.searchParams.get('size') ?? 'A4',
     marks: url.searchParams.get('marks') ?? 'no'
   });
-  if (!asked.success) error(404, `There is no such paper: ${asked.error.issues[0].path.join('.')}.`);
+  if (!asked.success) error(404, says.thereIsNoSuchPaper(asked.error.issues[0].path.join('.')));
   const { sheet, size, marks } = asked.data;
   const { crewId } = await locals.who();
   const show = found(await getShow(crewId, idOf(params.id)));

@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { found, idOf } from '$lib/server/http';
 import { isPicture, photoOf, takePhoto } from '$lib/server/photos';
 import { error, json } from '@sveltejs/kit';
@@ -18,11 +19,11 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 /** Takes a picture of a line in; sent twice it is there once. */
 export const PUT: RequestHandler = async ({ request, params, url, locals }) => {
   const lineId = url.searchParams.get('line') ?? '';
-  if (!LINE.test(lineId)) error(400, 'line: the id of a line is wanted.');
+  if (!LINE.test(lineId)) error(400, says.lineTheIdOfALine);
   const bytes = Buffer.from(await request.arrayBuffer());
-  if (bytes.length > MOST) error(413, 'That picture is too large: 900 kB at most.');
+  if (bytes.length > MOST) error(413, says.thatPictureIsTooLarge900);
   const type = request.headers.get('content-type') ?? '';
-  if (!isPicture(type, bytes)) error(415, 'That is no JPEG, PNG or WebP picture.');
+  if (!isPicture(type, bytes)) error(415, says.thatIsNoJpegPngOr);
   found(await takePhoto(await locals.who(), idOf(params.id), { id: idOf(params.photo), lineId, type, bytes }));
   return json({});
 };

@@ -1,0 +1,13 @@
+/** The word for what is counted, for one and for more. */
+const word =
+  (one: string, more: string) =>
+  (count: number): string =>
+    count === 1 ? one : more;
+
+export const counted = {
+  answer: word('answer', 'answers'),
+  line: word('line', 'lines'),
+  row: word('row', 'rows'),
+  test: word('test', 'tests'),
+  way: word('way', 'ways')
+};

@@ -1,0 +1,45 @@
+import type { Shown } from './shown';
+
+/** What the screen says in practice. Names of screens and keys: `docs/adding.md`. */
+export const drill = {
+  drill: 'Drill',
+  aRigThatIsNotThere: 'A rig that is not there, with one fault in it. Find it in as little time as you can.',
+  rig: 'Rig',
+  level: 'Level',
+  share: 'Share',
+  drills: 'Drills',
+  anyRig: 'Any rig',
+  settingUpARig: 'Setting up a rig …',
+  rigLevel: (seed: Shown, level: Shown) => `Rig ${seed}, level ${level}`,
+  makesANoiseThatWasNot: (what: Shown, name: Shown) =>
+    `makes a noise that was not foreseen. ${what}. The desk is on ${name}.`,
+  dimmers: ', dimmers',
+  itReads: 'It reads',
+  atTheInputWeightedByThe: 'at the input, weighted by the ear;',
+  wasForeseen: 'was foreseen.',
+  hearIt: 'Hear it',
+  foundPoints: (points: Shown) => `Found: ${points} points`,
+  notThat: 'Not that',
+  minutesByWhichTheEvidenceHad: (
+    count: Shown,
+    what: Shown,
+    figure: Shown,
+    figure2: Shown,
+    count2: Shown,
+    figure3: Shown,
+    what2: Shown
+  ) =>
+    `${count} ${what}, ${figure} minutes, by which the evidence had made it ${figure2} % likely. By the most telling test each time ${count2}, ${figure3} minutes: ${what2}.`,
+  next: 'Next',
+  onceMore: 'Once more',
+  whatCameOfItMinutes: (figure: Shown) => `What came of it, ${figure} minutes`,
+  whatIsIt: 'What is it?',
+  tryMoreFirst: 'Try more first',
+  whatDoYouDo: 'What do you do?',
+  iKnowWhatItIs: 'I know what it is',
+  itsEarthsAsPlanned: 'Its earths, as planned',
+  thenLikeliest: (figure: Shown, name: Shown) => `then likeliest, ${figure} %: ${name}`,
+  noSoundCanBePlayedHere: 'No sound can be played here; what is in it can be seen.',
+  theAddressOfThisRigIs: 'The address of this rig is copied.',
+  itsAddress: (href: Shown) => `Its address: ${href}`
+};
