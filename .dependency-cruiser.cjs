@@ -1,5 +1,6 @@
 // Folders of the core in the order of the pipeline: each may use those before it, none those after it.
 const ORDER = [
+  'text',
   'units',
   'solver',
   'gear',

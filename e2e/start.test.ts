@@ -11,6 +11,7 @@ import {
   symlinkSync,
   writeFileSync
 } from 'node:fs';
+import { createServer as createProxy, request } from 'node:http';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -129,11 +130,15 @@ plain('a killed server is started again', async () => {
   await first.until(/Started again/);
   expect(await healthy(url)).toBe(true);
   // With the database gone the page says so, under an id that the log has too.
-  stopCluster();
-  await expect.poll(() => healthy(url)).toBe(false);
-  const page = await fetch(url, { headers: { accept: 'text/html' } });
-  expect(page.status).toBe(500);
-  const id = /log as <span[^>]*>([0-9a-f]{8})</.exec(await page.text())![1];
+  process.kill(postmaster()!, 'SIGKILL');
+  let page = '';
+  const ask = async (): Promise<number> => {
+    const answer = await fetch(url, { headers: { accept: 'text/html' } });
+    page = await answer.text();
+    return answer.status;
+  };
+  await expect.poll(ask, { intervals: [5] }).toBe(503);
+  const id = /log as <span[^>]*>([0-9a-f]{8})</.exec(page)![1];
   expect(first.out()).toContain(`"id":"${id}"`);
   await end(first.child);
 });
@@ -305,3 +310,126 @@ plain('server and database killed among two hundred edits and readings: nothing 
   expect([...acknowledged.readings].filter((r) => !there.has(r))).toEqual([]);
   await end(second.child);
 });
+
+plain(
+  'a killed database comes back by itself: the server stays, says 503 meanwhile, takes edits again and tells of them',
+  async () => {
+    const { child, until } = start({ PORT: String(await freePort()) });
+    const [, url] = await until(AT);
+    const post = poster(url);
+    const { id } = (await (await post('/api/shows', { name: 'Under way' })).json()) as { id: string };
+    const server = (): string =>
+      execFileSync('pgrep', ['-P', String(child.pid), '-f', 'serve.mjs'], { encoding: 'utf8' });
+    const before = server();
+    for (let round = 0; round < 3; round++) {
+      process.kill(postmaster()!, 'SIGKILL');
+      const killed = Date.now();
+      const seen = new Set<number>();
+      await expect
+        .poll(
+          async () => {
+            const answer = await post('/api/shows', { name: 'One more' });
+            seen.add(answer.status);
+            if (answer.status === 503) expect(answer.headers.get('retry-after')).toBe('2');
+            return answer.ok;
+          },
+          { timeout: 20_000, intervals: [100] }
+        )
+        .toBe(true);
+      expect(Date.now() - killed).toBeLessThan(10_000);
+      // Never told as a fault of what was asked, nor as one that will stay.
+      expect([...seen].filter((status) => ![200, 201, 503].includes(status))).toEqual([]);
+    }
+    expect(server()).toBe(before);
+    // What is told to others comes through again as well.
+    const heard = new AbortController();
+    const feed = await fetch(`${url}/api/live`, { signal: heard.signal });
+    const reader = feed.body!.pipeThrough(new TextDecoderStream()).getReader();
+    let told = '';
+    void (async () => {
+      for (;;) told += (await reader.read()).value ?? '';
+    })().catch(() => undefined);
+    await expect
+      .poll(
+        async () => {
+          await fetch(`${url}/api/shows/${id}/ticks`, {
+            method: 'PUT',
+            headers: { 'content-type': 'application/json', origin: url },
+            body: JSON.stringify({ key: 'patch/1', on: true })
+          });
+          return told;
+        },
+        { timeout: 20_000 }
+      )
+      .toContain('ticks');
+    heard.abort();
+    await end(child);
+  }
+);
+
+plain(
+  'behind a proxy nobody is in without an account, whatever it makes of the name; by the invitation somebody is',
+  async () => {
+    const port = await freePort();
+    const rewritten = { on: false };
+    const proxy = createProxy((asks, answers) => {
+      const headers = {
+        ...asks.headers,
+        'x-forwarded-for': '203.0.113.9',
+        ...(rewritten.on ? { host: `127.0.0.1:${port}` } : {})
+      };
+      const onward = request({ port, host: '127.0.0.1', path: asks.url, method: asks.method, headers }, (there) => {
+        answers.writeHead(there.statusCode!, there.headers);
+        there.pipe(answers);
+      });
+      onward.on('error', () => answers.destroy());
+      asks.pipe(onward);
+    });
+    await new Promise<void>((resolve) => proxy.listen(0, '127.0.0.1', resolve));
+    const front = (proxy.address() as { port: number }).port;
+    const publicly = `http://shows.localhost:${front}`;
+    rmSync(join(root, '.data'), { recursive: true, force: true });
+    const { child, out } = start({ PORT: String(port), PUBLIC_ORIGIN: publicly, TRUSTED_PROXIES: '127.0.0.1' });
+    await expect.poll(() => healthy(`http://127.0.0.1:${port}`), { timeout: 60_000 }).toBe(true);
+    /** As a browser would ask: by the public name. */
+    const ask = (path: string, body?: unknown) =>
+      new Promise<{ status: number; text: string }>((resolve, reject) => {
+        const headers = {
+          host: `shows.localhost:${front}`,
+          ...(body ? { 'content-type': 'application/json', origin: publicly } : {})
+        };
+        const asked = request(
+          { port: front, host: '127.0.0.1', path, method: body ? 'POST' : 'GET', headers },
+          (there) => {
+            let text = '';
+            there.on('data', (data) => (text += data));
+            there.on('end', () => resolve({ status: there.statusCode!, text }));
+          }
+        );
+        asked.on('error', reject);
+        asked.end(body ? JSON.stringify(body) : undefined);
+      });
+    for (rewritten.on of [false, true]) {
+      expect((await ask('/healthz')).status).toBe(200);
+      expect((await ask('/api/kit')).status).toBe(401);
+      expect((await ask('/')).status).toBe(303);
+    }
+    // Not even past the proxy, from this machine: the public name says that others come here.
+    expect((await fetch(`http://127.0.0.1:${port}/api/kit`)).status).toBe(401);
+    const [, token] = await expect
+      .poll(() => out(), { timeout: 20_000 })
+      .toContain(`${publicly}/invite/`)
+      .then(() => /invite\/(\S+)/.exec(out())!);
+    const person = { name: 'Ada', email: 'ada@example.org', password: 'tallow and rope', invite: token };
+    for (rewritten.on of [true, false]) {
+      const made = await ask('/api/auth/sign-up/email', {
+        ...person,
+        email: `${rewritten.on ? 'a' : 'b'}@example.org`
+      });
+      expect([rewritten.on, made.status, made.text.slice(0, 80)]).toMatchObject([rewritten.on, 200, expect.anything()]);
+    }
+    proxy.closeAllConnections();
+    proxy.close();
+    await end(child);
+  }
+);

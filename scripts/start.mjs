@@ -7,8 +7,20 @@ import { checkPublicOrigin, hostFromEnv, sleep, startServer, stopServer } from '
 import { checkMachine, ensureBuild, ensurePackages } from './lib/setup.mjs';
 
 const DEFAULT_PORT = 4710;
-/** A server that dies is started again, but not for ever. */
-const RESTARTS = 3;
+/** What ends is started again, at once the first time and then after twice as long each time, milliseconds; after a quiet minute as if for the first time. */
+const FIRST_PAUSE = 250;
+const LONGEST_PAUSE = 4000;
+const QUIET = 60_000;
+const pauses = () => {
+  let pause = 0;
+  let since = Date.now();
+  return async () => {
+    if (Date.now() - since > QUIET) pause = 0;
+    if (pause > 0) await sleep(pause);
+    pause = Math.min(Math.max(pause * 2, FIRST_PAUSE), LONGEST_PAUSE);
+    since = Date.now();
+  };
+};
 
 await main(async () => {
   const host = hostFromEnv();
@@ -38,13 +50,22 @@ await main(async () => {
     ensureBuild();
     const port = await portFrom(wanted);
     if (port !== wanted) say(`Port ${wanted} is taken; using ${port}.`);
+    void keepUp(database, () => stopping);
+    const pause = pauses();
     for (let run = 0; !stopping; run++) {
-      server = await startServer({ host, port, databaseUrl: database.url });
+      await pause();
+      if (stopping) return;
+      try {
+        server = await startServer({ host, port, databaseUrl: database.url });
+      } catch (error) {
+        // Never up yet: whoever started it has to be told. Later the database may be on its way back.
+        if (run === 0) throw error;
+        continue;
+      }
       announce(server.origin);
       say(run === 0 ? `Guanxi is at ${server.origin}   (Ctrl-C stops it)` : 'Started again.');
       await server.ended;
       if (stopping) return;
-      if (run >= RESTARTS) throw new Refusal('The server keeps ending; see the messages above.');
       say('The server ended unexpectedly.');
     }
   } catch (error) {
@@ -52,6 +73,23 @@ await main(async () => {
     await stop(1);
   }
 });
+
+/** Looks after the private database: one that ended is started again where it was. */
+async function keepUp(database, stopping) {
+  const pause = pauses();
+  while (!stopping()) {
+    await sleep(500);
+    if (stopping() || (await database.alive())) continue;
+    await pause();
+    if (stopping()) return;
+    try {
+      await database.again();
+      say('The database ended unexpectedly and was started again.');
+    } catch (error) {
+      say(`The database is not back yet: ${error.message}`);
+    }
+  }
+}
 
 /** A second start says where the first is. */
 async function pointTo(other) {

@@ -1,6 +1,6 @@
 import { server as says } from '$core/words/server';
 import { building, dev } from '$app/environment';
-import { closeDb, migrateDb } from '$lib/server/db';
+import { closeDb, freshDb, isAway, migrateDb } from '$lib/server/db';
 import { may, whoAsks } from '$lib/server/access';
 import { isSafe, needs } from '$lib/server/access-rules';
 import { CLIENT_ADDRESS } from '$lib/server/auth';
@@ -8,7 +8,7 @@ import { firstPerson, hasAccounts, makeInvite } from '$lib/server/crew';
 import { fillDemo } from '$lib/server/demo';
 import { log } from '$lib/server/log';
 import { isLoopback, sameOrigin } from '$lib/server/http';
-import { isOwnHost, originForOthers } from '$lib/server/origin';
+import { clientOf, isOwnHost, originForOthers } from '$lib/server/origin';
 import { error, type Handle, type HandleServerError, isRedirect, redirect, type ServerInit } from '@sveltejs/kit';
 
 export const init: ServerInit = async () => {
@@ -19,12 +19,23 @@ export const init: ServerInit = async () => {
     if (!dev) await inviteFirst();
   } catch (error) {
     const cause = rootOf(error);
-    if (!/^(ECONN|ENOTFOUND|EHOST|CONNECT_TIMEOUT|28|3D)/.test(cause.code ?? '')) throw error;
+    if (!isAway(error)) throw error;
     console.error(says.theDatabaseCannotBeReachedCheck(cause.message));
     process.exit(1);
   }
   process.on('sveltekit:shutdown', () => void closeDb());
+  // Where a connection dies the driver may throw with nobody to catch it. That ends no server: all others work on.
+  process.on('uncaughtException', (error) => outlive(error));
+  process.on('unhandledRejection', (reason) => outlive(reason));
 };
+
+/** A fault of the database or its driver is logged and its connections made anew; with any other nobody knows what holds, and the start script starts anew. */
+function outlive(error: unknown): void {
+  logged(error, null, 500);
+  const ofDriver = /[\\/](postgres|drizzle-orm)[\\/]/.test(error instanceof Error ? (error.stack ?? '') : '');
+  if (ofDriver || isAway(error)) freshDb();
+  else process.exit(1);
+}
 
 /**
  * Where others can reach a server without accounts, nobody is let in but whoever reads what it prints: the first account is made
@@ -32,7 +43,7 @@ export const init: ServerInit = async () => {
  */
 async function inviteFirst(): Promise<void> {
   if (await hasAccounts()) return;
-  if (isLoopback(process.env.HOST ?? '')) {
+  if (isLoopback(process.env.HOST ?? '') && !process.env.PUBLIC_ORIGIN) {
     console.log(
       'No accounts yet: everybody at this machine is in without a password, and nothing outside it reaches it.'
     );
@@ -56,7 +67,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (!isOwnHost(request.headers.get('host') ?? ''))
     return new Response(says.thisServerDoesNotAnswerTo, { status: 421 });
   if (!isSafe(request.method) && !sameOrigin(request)) return refusal(403, says.aPageFromElsewhereMayNot);
-  request.headers.set(CLIENT_ADDRESS, event.getClientAddress());
+  request.headers.set(CLIENT_ADDRESS, clientOf(request, event.getClientAddress()));
   let who: ReturnType<typeof whoAsks> | undefined;
   const ask = (): ReturnType<typeof whoAsks> => (who ??= whoAsks(event));
   event.locals.maybe = ask;
@@ -72,6 +83,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     if (isRedirect(failure)) throw failure;
     // Nobody can be let in without the database: told here, for no page of the app could be made either.
     const id = logged(failure, route.id, 500);
+    if (isAway(failure)) return away(route.id, id);
     return route.id?.startsWith('/api/') ? refusal(500, FAILED, id) : failurePage(id);
   }
   const theme = event.cookies.get('theme');
@@ -79,6 +91,8 @@ export const handle: Handle = async ({ event, resolve }) => {
     transformPageChunk: ({ html }) =>
       html.replace('%theme%', theme === 'day' || theme === 'show' ? `data-theme="${theme}"` : '')
   });
+  // An endpoint that failed for want of the database did not fail: it may be asked again.
+  if (response.status === 500 && event.locals.away) return away(route.id, event.locals.away);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-opener-policy', 'same-origin');
@@ -86,13 +100,21 @@ export const handle: Handle = async ({ event, resolve }) => {
 };
 
 const FAILED = says.somethingFailedOnTheServer;
+const AWAY = says.theDatabaseDoesNotAnswer;
 const refusal = (status: number, message: string, id?: string): Response =>
   new Response(JSON.stringify({ message, id }), { status, headers: { 'content-type': 'application/json' } });
-const failurePage = (id: string): Response =>
+/** Asked again in so many seconds, it may work. */
+const RETRY = '2';
+function away(route: string | null, id: string): Response {
+  const response = route?.startsWith('/api/') ? refusal(503, AWAY, id) : failurePage(id, 503, AWAY);
+  response.headers.set('retry-after', RETRY);
+  return response;
+}
+const failurePage = (id: string, status = 500, told = FAILED): Response =>
   new Response(
-    `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width"><title>Guanxi</title><h1>${FAILED}</h1><p>It is in the server’s log as <span>${id}</span>. Reloading may help.</p></html>`,
+    `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width"><title>Guanxi</title><h1>${told}</h1><p>It is in the server’s log as <span>${id}</span>. Reloading may help.</p></html>`,
     {
-      status: 500,
+      status,
       headers: { 'content-type': 'text/html; charset=utf-8', 'content-security-policy': "default-src 'none'" }
     }
   );
@@ -108,5 +130,6 @@ function logged(error: unknown, route: string | null, status: number): string {
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
   if (status === 404) return { message: says.thereIsNothingHere };
   const id = logged(error, event.route.id, status);
+  if (isAway(error)) event.locals.away = id;
   return { message: status === 500 ? FAILED : message, id };
 };

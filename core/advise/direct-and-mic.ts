@@ -1,3 +1,4 @@
+import { cutText } from '../text/well-formed';
 import { modelAt } from '../plan/devices';
 import type { LineReport } from '../judge/judge';
 import type { CableSpec } from '../plan/spec';
@@ -46,7 +47,7 @@ export function putMicrophone(draft: Plan, line: Line, run: CableSpec, newId: (r
     plugs: [plugFor(kind, 'xlr'), plugFor(kind, 'xlr')]
   };
   draft.lines[input] = {
-    name: `${(info?.name ?? line.id).slice(0, 60)}, microphone`,
+    name: `${cutText(info?.name ?? line.id, 60)}, microphone`,
     exposure: info?.exposure ?? 'normal',
     ...(info?.act ? { act: info.act } : {})
   };

@@ -1,3 +1,4 @@
+import { plainCell } from '../text/cells';
 import { todaysId } from '../gear/renamed';
 import { shapeOf } from './table';
 import { CONDITIONS, type KitItem, KitItemSchema, OWNED_CABLES } from './schema';
@@ -34,7 +35,7 @@ export function itemsOf(rows: readonly (readonly string[])[]): { items: KitItem[
   if (faults.length > 0) return { items, faults };
   body.forEach((cells, k) => {
     if (cells.every((c) => c.trim() === '')) return;
-    const cell = (name: Column): string => (cells[names.indexOf(name)] ?? '').trim();
+    const cell = (name: Column): string => plainCell((cells[names.indexOf(name)] ?? '').trim());
     const read = readRow(cell, k + 2);
     if ('code' in read) faults.push(read);
     else items.push(read);
@@ -51,16 +52,20 @@ function readRow(cell: (name: Column) => string, row: number): KitItem | RowFaul
   });
   const kind = cell('kind').toLowerCase();
   if (!['device', 'lead', 'battery'].includes(kind)) return fault('kind', kind ? 'not-known' : 'missing', cell('kind'));
-  const count = Number(cell('count') || '1');
-  if (!Number.isInteger(count) || count < 1) return fault('count', 'not-a-number', cell('count'));
+  // Digits and nothing else: 1e2, 0x10 and 2.0 are no counts that anybody wrote down.
+  const typed = cell('count') || '1';
+  const count = Number(typed);
+  if (!/^\d{1,4}$/.test(typed) || count < 1) return fault('count', 'not-a-number', cell('count'));
   const condition = cell('condition').toLowerCase() || 'works';
   if (!(CONDITIONS as readonly string[]).includes(condition)) return fault('condition', 'not-known', cell('condition'));
   const common = { count, condition, name: cell('name'), place: cell('place'), note: cell('note') };
   let raw: unknown = { kind, ...common };
   if (kind === 'device') raw = { kind, model: todaysId(cell('class')), ...common };
   if (kind === 'lead') {
-    const metres = Number(cell('metres').replace(',', '.').replace(/\s*m$/, ''));
-    if (!(metres > 0)) return fault('metres', cell('metres') ? 'not-a-number' : 'missing', cell('metres'));
+    const length = cell('metres').replace(',', '.').replace(/\s*m$/, '');
+    const metres = Number(length);
+    if (!/^\d+(\.\d+)?$/.test(length) || !(metres > 0))
+      return fault('metres', cell('metres') ? 'not-a-number' : 'missing', cell('metres'));
     if (!(OWNED_CABLES as readonly string[]).includes(cell('class'))) return fault('class', 'not-known', cell('class'));
     raw = { kind, cable: cell('class'), metres, plugs: cell('plugs').split(/\s*(?:-|–|to|\/)\s*/), ...common };
   }

@@ -3,6 +3,7 @@ import * as z from 'zod';
 import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
 import { findModel } from '../gear/catalogue';
 import { PLUGS } from '../gear/sockets';
+import { saidText } from '../text/schema';
 
 export const KIT_LIMITS = { items: 500, count: 999, text: 80, note: 500 } as const;
 
@@ -15,12 +16,12 @@ export const OWNED_CABLES = CABLE_KIND_IDS.filter((kind) => kind !== 'multicore'
 const plug = z.enum(PLUGS as [string, ...string[]]).transform((p) => p as (typeof PLUGS)[number]);
 const common = {
   /** The crew's own name for it; empty when the class says enough. */
-  name: z.string().max(KIT_LIMITS.text),
+  name: saidText(KIT_LIMITS.text),
   count: z.number().int().min(1).max(KIT_LIMITS.count),
   condition: z.enum(CONDITIONS),
   /** Case, shelf or person. */
-  place: z.string().max(KIT_LIMITS.text),
-  note: z.string().max(KIT_LIMITS.note)
+  place: saidText(KIT_LIMITS.text),
+  note: saidText(KIT_LIMITS.note)
 };
 const isOwned = (id: string): boolean => ['box', 'joint'].includes(findModel(id)?.family ?? '');
 

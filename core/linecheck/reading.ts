@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { saidText } from '../text/schema';
 import { CONTENTS, HUM_WORDS } from './hum';
 import { PairReadingSchema } from './pair-reading';
 
@@ -25,7 +26,7 @@ export const ReadingSchema = z.strictObject({
   pair: PairReadingSchema.nullable().optional(),
   /** It is finished with: as it should be, or as it will have to do. */
   done: z.boolean().optional(),
-  note: z.string().max(500).optional(),
+  note: saidText(500).optional(),
   /** By field, ids of the readings that whoever read it had before them: this one stands in their place. */
   saw: z
     .partialRecord(z.enum(['gainDb', 'peakDb', 'hum', 'content', 'pair', 'note']), z.array(z.uuid()).max(20))

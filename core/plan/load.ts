@@ -1,4 +1,5 @@
 import type { ZodError } from 'zod';
+import { allWellFormed } from '../text/well-formed';
 import { type PlanFault, planFaults } from './integrity';
 import { type Plan, PlanSchema } from './schema';
 import { upgradePlan } from './upgrade';
@@ -17,7 +18,7 @@ export const shapeFaults = (error: ZodError): LoadFault[] =>
 
 /** Reads anything as a plan, older versions too, or says which fields stand in the way and why. */
 export function loadPlan(document: unknown): Loaded {
-  const shape = PlanSchema.safeParse(upgradePlan(document));
+  const shape = PlanSchema.safeParse(allWellFormed(upgradePlan(document)));
   if (!shape.success) {
     return { ok: false, faults: shapeFaults(shape.error) };
   }

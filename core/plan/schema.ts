@@ -3,6 +3,7 @@ import * as z from 'zod';
 import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
 import { PLUGS } from '../gear/sockets';
 import { KIT_LIMITS, KitItemSchema } from '../kit/schema';
+import { saidText } from '../text/schema';
 
 /** Bounds that keep one document small enough to check whole on every edit. */
 export const LIMITS = {
@@ -19,8 +20,8 @@ export const LIMITS = {
 } as const;
 
 const id = z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -');
-const text = z.string().regex(/\S/, 'needs a name').max(LIMITS.text);
-const setting = z.union([z.number().finite(), z.string().max(LIMITS.text)]);
+const text = saidText(LIMITS.text).regex(/\S/, 'needs a name');
+const setting = z.union([z.number().finite(), saidText(LIMITS.text)]);
 const feed = z.enum(['mains-1', 'mains-2', 'battery', 'phantom', 'none']);
 const end = z.strictObject({ device: id, port: z.string().regex(/^[a-z0-9-]{1,20}$/) });
 const plug = z.enum(PLUGS as [string, ...string[]]).transform((p) => p as (typeof PLUGS)[number]);
@@ -55,7 +56,7 @@ const CableSchema = z.strictObject({
 const SupplySchema = z.strictObject({
   name: text,
   /** Where its sockets are. */
-  place: z.string().max(LIMITS.text).optional(),
+  place: saidText(LIMITS.text).optional(),
   /** Which phase it is on; where that is not known, all leaks count as if they were in phase. */
   phase: z.union([z.literal(1), z.literal(2), z.literal(3)]).optional(),
   /** Voltage of its earth point against the building's, volts RMS. */
@@ -77,15 +78,15 @@ const LineSchema = z.strictObject({
   name: text,
   channel: z.number().int().min(1).max(999).optional(),
   exposure: z.enum(['lead', 'normal', 'buried']),
-  note: z.string().max(LIMITS.note).optional(),
+  note: saidText(LIMITS.note).optional(),
   /** What is wanted of the source: its direct sound, its amplifier's, both, or a dry track for later. */
   want: z.enum(['direct', 'amp', 'both', 'dry']).optional(),
   /** Lines of one name are the two sides of a stereo pair. */
-  pair: z.string().max(LIMITS.text).optional(),
+  pair: saidText(LIMITS.text).optional(),
   /** Where on the stage it stands. */
-  place: z.string().max(LIMITS.text).optional(),
+  place: saidText(LIMITS.text).optional(),
   /** Lines of different acts are never on together and may share boxes. */
-  act: z.string().max(LIMITS.text).optional(),
+  act: saidText(LIMITS.text).optional(),
   /** Its way is settled: no proposal changes it. */
   locked: z.boolean().optional(),
   /** Distance of a microphone that takes the same source on another channel, metres. */
@@ -168,7 +169,7 @@ const json: z.ZodType<Json> = z.lazy(() =>
     z.null(),
     z.boolean(),
     z.number().finite(),
-    z.string().max(LIMITS.note),
+    saidText(LIMITS.note),
     z.array(json).max(LIMITS.response),
     z.record(z.string().max(40), json)
   ])
@@ -191,7 +192,7 @@ const OpSchema = z.discriminatedUnion('op', [
 ]);
 export const EditSchema = z.strictObject({
   id: z.uuid(),
-  label: z.strictObject({ code: z.string().regex(/^[a-z-]{1,30}$/), subject: z.string().max(LIMITS.text) }),
+  label: z.strictObject({ code: z.string().regex(/^[a-z-]{1,30}$/), subject: saidText(LIMITS.text) }),
   ops: z.array(OpSchema).min(1).max(LIMITS.ops)
 });
 /** The form of one row of each table, to check what an edit has touched. */

@@ -8,6 +8,7 @@ export const server = {
   aPageFromElsewhereMayNot: 'A page from elsewhere may not change anything here.',
   signInFirst: 'Sign in first.',
   thisTakesMoreThanYouMay: (rank: Shown) => `This takes more than you may do here as ${rank}.`,
+  theDatabaseDoesNotAnswer: 'The database does not answer just now. Try again in a moment.',
   somethingFailedOnTheServer: 'Something failed on the server.',
   thereIsNothingHere: 'There is nothing here.',
   thisCodeHasBeenUsedOr: 'This code has been used or is too old. Make a new one.',

@@ -1,4 +1,4 @@
-import { createServer } from 'node:net';
+import { connect, createServer } from 'node:net';
 
 const listen = (port) =>
   new Promise((resolve) => {
@@ -11,6 +11,18 @@ const listen = (port) =>
   });
 
 export const isFree = async (port) => (await listen(port)) !== null;
+/** Whether something takes connections there. */
+export const answers = (port) =>
+  new Promise((resolve) => {
+    const socket = connect({ port, host: '127.0.0.1' });
+    const done = (is) => {
+      socket.destroy();
+      resolve(is);
+    };
+    socket.once('connect', () => done(true));
+    socket.once('error', () => done(false));
+    socket.setTimeout(2000, () => done(false));
+  });
 /** Any free port on loopback. */
 export const freePort = () => listen(0);
 

@@ -14,7 +14,7 @@ import {
   writeFileSync
 } from 'node:fs';
 import { join } from 'node:path';
-import { freePort, isFree } from './ports.mjs';
+import { answers, freePort, isFree } from './ports.mjs';
 import { explain, Refusal, say } from './say.mjs';
 import { DATA, ensureDebian, ROOT } from './setup.mjs';
 
@@ -54,8 +54,8 @@ export class Cluster {
     return spawnSync(command, rest, { cwd: '/', encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], ...options });
   }
 
-  /** Starts it, making it first when there is none or only half of one. */
-  async start() {
+  /** Starts it, making it first when there is none or only half of one. @param {number | null} port where it has to be, if it has been told already */
+  async start(port = null) {
     const whole = existsSync(join(this.dir, 'PG_VERSION'));
     if (whole && !existsSync(this.facts))
       throw new Refusal(
@@ -72,7 +72,7 @@ export class Cluster {
       this.startedHere = true;
       return;
     }
-    this.port = facts.port && (await isFree(facts.port)) ? facts.port : await freePort();
+    this.port = port ?? (facts.port && (await isFree(facts.port)) ? facts.port : await freePort());
     this.#write({ ...facts, port: this.port });
     const options = `-p ${this.port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='${this.home}'`;
     const args = ['-D', this.dir, '-w', '-t', '60', '-l', join(this.home, 'log'), '-o', options, 'start'];
@@ -205,11 +205,16 @@ const lastLine = (text) => text.trim().split('\n').pop();
  */
 export async function appDatabase() {
   const given = process.env.DATABASE_URL;
-  if (given) return { url: given, stop: () => {} };
+  if (given) return { url: given, stop: () => {}, alive: async () => true };
   const cluster = new Cluster('pg');
   await cluster.start();
   cluster.ensureDatabase('guanxi');
-  return { url: cluster.url('guanxi'), stop: () => cluster.stop() };
+  return {
+    url: cluster.url('guanxi'),
+    stop: () => cluster.stop(),
+    alive: () => answers(cluster.port),
+    again: () => cluster.start(cluster.port)
+  };
 }
 
 const postgresIds = () =>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { FORMULA } from '$core/text/cells';
   import { counted } from '$core/words/screen/counted';
   import { kit as says } from '$core/words/screen/kit';
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
@@ -100,7 +101,7 @@
   }
   function setCount(id: string, typed: HTMLInputElement): void {
     const count = Number(typed.value);
-    if (Number.isInteger(count) && count >= 1 && count <= 999) edit([id], { count });
+    if (/^\d{1,3}$/.test(typed.value.trim()) && count >= 1) edit([id], { count });
     else {
       toast.error(says.aCountIsAWholeNumber);
       typed.value = String(kit[id].count);
@@ -114,7 +115,7 @@
   }
 
   function save(): void {
-    const csv = Papa.unparse(rowsOf(Object.values(kit)));
+    const csv = Papa.unparse(rowsOf(Object.values(kit)), { escapeFormulae: FORMULA });
     const link = document.createElement('a');
     link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
     link.download = 'kit.csv';

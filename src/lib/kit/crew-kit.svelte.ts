@@ -1,3 +1,4 @@
+import { allWellFormed } from '$core/text/well-formed';
 import { kit as says } from '$core/words/screen/kit';
 import type { Kit } from '$core/kit/schema';
 import { same } from '$core/plan/json';
@@ -34,7 +35,7 @@ export class CrewKit {
       rows,
       idOf: ({ id }) => id,
       most: 1,
-      read: (raw) => StepSchema.safeParse(raw).data ?? null,
+      read: (raw) => StepSchema.safeParse(allWellFormed(raw)).data ?? null,
       send: ([step]) => this.#push(step)
     });
   }
@@ -99,9 +100,10 @@ export class CrewKit {
     return can;
   }
   #put(changes: readonly KitChange[]): void {
-    this.kit = withChanges(this.kit, changes);
+    const clean = allWellFormed([...changes]);
+    this.kit = withChanges(this.kit, clean);
     this.#count();
-    void this.#lane.add({ id: uuid(), changes: [...changes] });
+    void this.#lane.add({ id: uuid(), changes: clean });
   }
   #count(): void {
     this.undoable = this.#undo.length;
@@ -114,7 +116,7 @@ export class CrewKit {
       this.#ground = withChanges(this.#ground, step.changes);
       return { kind: 'taken', ids: [step.id] };
     }
-    const outcome = answer?.status === 409 ? null : await outcomeOf(answer, [], step.id);
+    const outcome = answer?.status === 409 ? null : await outcomeOf(answer, [step.id]);
     if (outcome && outcome.kind !== 'refused') return outcome;
     this.#lane.setAside(step.id, outcome?.why ?? TAKEN);
     this.#stand(outcome ? this.#ground : ((await answer!.json()) as { kit: Kit }).kit);

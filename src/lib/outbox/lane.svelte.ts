@@ -18,11 +18,15 @@ interface Options<T> {
   /** Reads a row of an earlier visit; null where it cannot be read. */
   readonly read: (raw: unknown) => T | null;
   readonly send: (items: readonly T[]) => Promise<Outcome>;
+  /** Told when something is set aside because the server will not take it. */
+  readonly asided?: (id: string) => void;
 }
 
 /** Least and longest wait before a message is tried again, milliseconds. */
 const FIRST_WAIT = 500;
 const LONGEST_WAIT = 8000;
+/** How often the server may fall over one and the same thing before that is set aside and the rest goes on. */
+const FAILS = 4;
 
 /**
  * One kind of thing on its way to the server: in order, kept in the browser until it is there, tried again with growing pauses.
@@ -44,6 +48,9 @@ export class Lane<T> {
   #wait = FIRST_WAIT;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #sending = false;
+  /** One at a time, until what the server does not take is found. */
+  #narrow = false;
+  #fails = 0;
   #closed = false;
   #writes: Promise<unknown> = Promise.resolve();
 
@@ -172,12 +179,14 @@ export class Lane<T> {
     this.#timer = setTimeout(() => void this.#send(), wait);
   }
   #rest(): void {
-    if (this.waiting.length === 0 && this.state !== 'gone') this.state = 'saved';
+    if (this.waiting.length > 0) return;
+    this.#narrow = false;
+    if (this.state !== 'gone') this.state = 'saved';
   }
 
   async #send(): Promise<void> {
     if (this.#sending || this.#closed || this.waiting.length === 0) return;
-    const some = this.waiting.slice(0, this.#o.most);
+    const some = this.waiting.slice(0, this.#narrow ? 1 : this.#o.most);
     this.#sending = true;
     for (const item of some) this.#tried.add(this.#o.idOf(item));
     const outcome = await this.#o.send(some).catch((): Outcome => ({ kind: 'later' }));
@@ -192,18 +201,35 @@ export class Lane<T> {
       case 'signed-out':
         return this.#later('signed-out');
       case 'refused':
-        this.setAside(outcome.id, outcome.why);
+        if (outcome.id === null && some.length > 1) this.#narrow = true;
+        else this.#refuse(outcome.id ?? this.#o.idOf(some[0]), outcome.why);
+        break;
+      case 'failed':
+        if (some.length > 1) {
+          this.#narrow = true;
+          return this.#later('retrying');
+        }
+        if (++this.#fails < FAILS) return this.#later('retrying');
+        this.#refuse(this.#o.idOf(some[0]), outcome.why);
         break;
       case 'taken':
         this.settle(outcome.ids);
         // An answer that takes nothing in is none.
         if (some.every((item) => this.waiting.includes(item))) return this.#later('retrying');
+        this.#fails = 0;
     }
     this.#wait = FIRST_WAIT;
     if (this.waiting.length > 0) {
       this.state = 'saving';
       this.#schedule(0);
     }
+  }
+
+  #refuse(id: string, why: string): void {
+    this.#fails = 0;
+    this.#narrow = false;
+    this.setAside(id, why);
+    this.#o.asided?.(id);
   }
 
   /** What waits here goes when the network is back, or somebody is signed in again, in this window or another. */

@@ -116,6 +116,48 @@ describe('a lane of the outbox', () => {
     expect([b.aside, await rows.load('x')]).toEqual([[], []]);
   });
 
+  it.each(['refused', 'failed'] as const)(
+    'where an answer for several says no more than %s, the one is found and the rest goes on',
+    async (kind) => {
+      const batches: number[] = [];
+      const told: string[] = [];
+      const a = new Lane<Item>({
+        ...{ name: 'x', rows, idOf: (i: Item) => i.id, most: 10, read: (raw: unknown) => raw as Item },
+        asided: (id) => told.push(id),
+        send: async (items) => {
+          batches.push(items.length);
+          if (!items.some((i) => i.text === 'bad')) return send(items);
+          return kind === 'failed'
+            ? { kind, why: 'no' }
+            : { kind, id: items.length === 1 ? items[0].id : null, why: 'no' };
+        }
+      });
+      const items = ['1', '2', 'bad', '3', '4'].map(item);
+      for (const i of items) await a.add(i);
+      a.open();
+      await rest();
+      expect(there.map((i) => i.text)).toEqual(['1', '2', '3', '4']);
+      expect(a.aside.map((x) => [x.item.text, x.why])).toEqual([['bad', 'no']]);
+      expect([told, a.state]).toEqual([[items[2].id], 'saved']);
+      // All at once, then one by one until it is found (a fall is given four chances), then all at once again.
+      expect(batches).toEqual(kind === 'failed' ? [5, 1, 1, 1, 1, 1, 1, 2] : [5, 1, 1, 1, 2]);
+    }
+  );
+  it('three falls of the server are no reason yet to set anything aside, nor is its absence, however long', async () => {
+    let falls = 3;
+    const a = new Lane<Item>({
+      ...{ name: 'x', rows, idOf: (i: Item) => i.id, most: 1, read: () => null },
+      send: async (items) => (falls-- > 0 ? { kind: 'failed', why: 'no' } : send(items))
+    });
+    a.open();
+    await a.add(item('1'));
+    await rest();
+    expect([there.length, a.aside]).toEqual([1, []]);
+    mode = 'no-request';
+    await a.add(item('2'));
+    await rest(3_600_000);
+    expect([there.length, a.aside, a.waiting.length]).toEqual([1, [], 1]);
+  });
   it('the newest can be changed until it has been on its way once', async () => {
     const a = lane();
     const one = item('1');
@@ -200,9 +242,9 @@ describe('a lane of the outbox', () => {
 
 describe('what an answer means', () => {
   const of = async (status: number, body: object = {}) =>
-    (await outcomeOf(Response.json(body, { status }), ['a', 'b'], 'a')).kind;
+    (await outcomeOf(Response.json(body, { status }), ['a', 'b'])).kind;
   it('by its status', async () => {
-    expect((await outcomeOf(null, ['a'], 'a')).kind).toBe('later');
+    expect((await outcomeOf(null, ['a'])).kind).toBe('later');
     for (const [status, kind] of [
       [200, 'taken'],
       [201, 'taken'],
@@ -214,14 +256,18 @@ describe('what an answer means', () => {
       [413, 'refused'],
       [429, 'later'],
       [499, 'refused'],
-      [500, 'later'],
+      [500, 'failed'],
+      [501, 'later'],
       [503, 'later']
     ] as const)
       expect([status, await of(status)]).toEqual([status, kind]);
-    expect(await outcomeOf(Response.json({ message: 'too long' }, { status: 400 }), ['a'], 'a')).toEqual({
-      kind: 'refused',
-      id: 'a',
-      why: 'too long'
+    const long = () => Response.json({ message: 'too long' }, { status: 400 });
+    expect(await outcomeOf(long(), ['a'])).toEqual({ kind: 'refused', id: 'a', why: 'too long' });
+    // Which of several it was is not told.
+    expect(await outcomeOf(long(), ['a', 'b'])).toEqual({ kind: 'refused', id: null, why: 'too long' });
+    expect(await outcomeOf(Response.json({ message: 'fell over', id: '1a2b' }, { status: 500 }), ['a'])).toEqual({
+      kind: 'failed',
+      why: 'fell over (1a2b)'
     });
   });
 });

@@ -1,9 +1,14 @@
+import { hearClock } from '$lib/live/clock';
+import { outbox as says } from '$core/words/screen/outbox';
+
 /** What became of a message. */
 export type Outcome =
   /** Taken in: these need not be sent again. */
   | { readonly kind: 'taken'; readonly ids: readonly string[] }
-  /** One of them can never be taken; the others may. */
-  | { readonly kind: 'refused'; readonly id: string; readonly why: string }
+  /** One of them can never be taken, the others may; `id` is null where the answer does not tell which. */
+  | { readonly kind: 'refused'; readonly id: string | null; readonly why: string }
+  /** The server fell over one of them, and may again. */
+  | { readonly kind: 'failed'; readonly why: string }
   /** No answer, or one that says to try again. */
   | { readonly kind: 'later' }
   | { readonly kind: 'signed-out' }
@@ -21,12 +26,15 @@ export async function request(
   type = 'application/json'
 ): Promise<Response | null> {
   try {
-    return await fetch(path, {
+    const sent = Date.now();
+    const answer = await fetch(path, {
       method,
       headers: { 'content-type': type },
       body,
       signal: AbortSignal.timeout(PATIENCE)
     });
+    hearClock(answer, sent);
+    return answer;
   } catch {
     return null;
   }
@@ -34,14 +42,15 @@ export async function request(
 
 /**
  * What an answer means for what was sent.
- * @param taken ids that an answer without a fault takes in
- * @param first what a refusal is about
+ * @param ids of what was sent; an answer without a fault takes all of them in
  */
-export async function outcomeOf(answer: Response | null, taken: readonly string[], first: string): Promise<Outcome> {
-  if (!answer || answer.status >= 500 || answer.status === 408 || answer.status === 429) return { kind: 'later' };
-  if (answer.ok) return { kind: 'taken', ids: taken };
+export async function outcomeOf(answer: Response | null, ids: readonly string[]): Promise<Outcome> {
+  if (!answer || answer.status > 500 || answer.status === 408 || answer.status === 429) return { kind: 'later' };
+  if (answer.ok) return { kind: 'taken', ids };
   if (answer.status === 401) return { kind: 'signed-out' };
   if (answer.status === 404) return { kind: 'gone' };
-  const { message } = (await answer.json().catch(() => ({}))) as { message?: string };
-  return { kind: 'refused', id: first, why: message ?? 'The server refused it.' };
+  const { message, id } = (await answer.json().catch(() => ({}))) as { message?: string; id?: string };
+  const why = (message ?? says.theServerRefusedIt) + (id ? ` (${id})` : '');
+  if (answer.status === 500) return { kind: 'failed', why };
+  return { kind: 'refused', id: ids.length === 1 ? ids[0] : null, why };
 }

@@ -1,10 +1,11 @@
+import { saidText } from '$core/text/schema';
 import type { Kit } from '$core/kit/schema';
 import type { Plan } from '$core/plan/schema';
 import * as z from 'zod';
 
 /** A show as a whole: its name, its file, what of it was printed or ticked off. */
 
-export const SHOW_NAME = z.string().trim().min(1, 'a show needs a name').max(80, 'at most 80 characters');
+export const SHOW_NAME = saidText(80).trim().min(1, 'a show needs a name');
 
 /** A plan as a file. */
 export const PlanFileSchema = z.strictObject({
@@ -13,7 +14,7 @@ export const PlanFileSchema = z.strictObject({
   plan: z.unknown()
 });
 
-export const TickSchema = z.strictObject({ key: z.string().min(1).max(200), on: z.boolean() });
+export const TickSchema = z.strictObject({ key: saidText(200).min(1), on: z.boolean() });
 export type Tick = z.infer<typeof TickSchema>;
 
 /** A show as it was printed. */

@@ -1,3 +1,4 @@
+import { saidText } from '$core/text/schema';
 import { CHANGES } from '$core/trace/infer';
 import { NOTICES, SINCES, SPREADS } from '$core/trace/first-answers';
 import { SOUNDS } from '$core/trace/hypotheses';
@@ -21,9 +22,9 @@ export const TraceRecordSchema = z.strictObject({
   at: z.iso.datetime(),
   answers: z.array(AnswerSchema).max(30),
   /** In words, as it was told then: plans change. */
-  cause: z.string().min(1).max(200),
+  cause: saidText(200).min(1),
   /** How sure, 0 to 1. */
   share: z.number().min(0).max(1),
-  note: z.string().max(500)
+  note: saidText(500)
 });
 export type TraceRecord = z.infer<typeof TraceRecordSchema>;

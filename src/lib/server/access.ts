@@ -4,7 +4,7 @@ import { deviceName } from '../crew/agent';
 import { atLeast, type Rank } from '../crew/roles';
 import { isOfShow, needs } from './access-rules';
 import { signedIn } from './auth';
-import { isLoopback } from './http';
+import { isFromHere } from './origin';
 import { keepCookie } from './cookies';
 import { crewsOf, firstPerson, hasAccounts, type Member, sharedShow } from './crew';
 
@@ -28,7 +28,7 @@ export const SHARE_COOKIE = 'share';
 /** Nobody in the database: a guest writes nothing, and has written nothing. */
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
-type Event = Pick<RequestEvent, 'cookies' | 'params' | 'request' | 'route'>;
+type Event = Pick<RequestEvent, 'cookies' | 'getClientAddress' | 'params' | 'request' | 'route'>;
 
 /** By which a browser is known again. */
 const DEVICE_COOKIE = 'device';
@@ -47,7 +47,7 @@ export async function whoAsks(event: Event): Promise<Who | null> {
   const device = deviceOf(event);
   if (!(await hasAccounts())) {
     // Where others reach it too, the first account comes by the invitation that the server printed.
-    if (!dev && !isLoopback(process.env.HOST ?? '')) return null;
+    if (!dev && !isFromHere(event.request, event.getClientAddress())) return null;
     const { role, ...first } = await firstPerson();
     return { ...first, rank: role, user: null, device, name: device.name };
   }

@@ -4,8 +4,9 @@ import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { APIError, createAuthEndpoint, createAuthMiddleware, sessionMiddleware } from 'better-auth/api';
 import { setSessionCookie } from 'better-auth/cookies';
 import * as z from 'zod';
-import { db } from './db';
+import { type Db, db } from './db';
 import { openInvite } from './crew';
+import { originOf } from './origin';
 import * as tables from './schema-auth';
 import { freshToken, hashOf } from './tokens';
 
@@ -68,7 +69,7 @@ const make = () =>
     basePath: '/api/auth',
     secret: process.env.AUTH_SECRET,
     database: drizzleAdapter(db(), { provider: 'pg', schema: tables, transaction: true }),
-    trustedOrigins: (request) => (request ? [new URL(request.url).origin] : []),
+    trustedOrigins: (request) => (request ? [new URL(request.url).origin, originOf(request)] : []),
     emailAndPassword: {
       enabled: true,
       minPasswordLength: 10,
@@ -100,9 +101,13 @@ const make = () =>
     logger: { level: 'error' }
   });
 
-let made: ReturnType<typeof make> | undefined;
-/** Made on first use: a build has no database. */
-export const auth = (): ReturnType<typeof make> => (made ??= make());
+let made: { readonly on: Db; readonly auth: ReturnType<typeof make> } | undefined;
+/** Made on first use, for a build has no database, and anew when the database's connections are. */
+export function auth(): ReturnType<typeof make> {
+  const on = db();
+  if (made?.on !== on) made = { on, auth: make() };
+  return made.auth;
+}
 
 /** The account behind a request, with the session it came by. */
 export async function signedIn(headers: Headers): Promise<{ userId: string; name: string; sessionId: string } | null> {

@@ -6,14 +6,52 @@ import { listen, notify } from './db';
 const CHANNEL = 'guanxi_live';
 type Listener = (event: LiveEvent) => void;
 const listeners = new Map<string, Set<Listener>>();
+/** Ends of all streams: who is let go comes back, and catches up with what may have been missed. */
+const streams = new Set<() => void>();
+
+/** A server tells itself this often that it still hears, milliseconds; not hearing it this long, it listens anew. */
+const ECHO = 4000;
+const DEAF = 10_000;
+const SELF = crypto.randomUUID();
 let listening: Promise<unknown> | undefined;
+let heardSelf = 0;
+let letGo = (): void => undefined;
+
+function take(message: string): void {
+  const { crew, event, self } = JSON.parse(message) as { crew?: string; event?: LiveEvent; self?: string };
+  if (self === SELF) heardSelf = Date.now();
+  if (crew && event) listeners.get(crew)?.forEach((l) => l(event));
+}
+
+/** Listens to the database, and sees to it that it goes on: a connection that died tells nobody. */
+async function hearAll(): Promise<void> {
+  letGo = await listen(CHANNEL, take);
+  heardSelf = Date.now();
+  const timer = setInterval(() => {
+    void notify(CHANNEL, JSON.stringify({ self: SELF })).catch(() => undefined);
+    if (Date.now() - heardSelf < DEAF) return;
+    clearInterval(timer);
+    letGo();
+    void again();
+  }, ECHO);
+  timer.unref();
+}
+async function again(): Promise<void> {
+  for (;;) {
+    try {
+      await hearAll();
+      // Something may have been told meanwhile.
+      for (const end of [...streams]) end();
+      return;
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 1000).unref());
+    }
+  }
+}
 
 /** Calls back for everything new of a crew. @returns ends it */
 async function watchCrew(crewId: string, heard: Listener): Promise<() => void> {
-  listening ??= listen(CHANNEL, (message) => {
-    const { crew, event } = JSON.parse(message) as { crew: string; event: LiveEvent };
-    listeners.get(crew)?.forEach((l) => l(event));
-  }).catch((error: unknown) => {
+  listening ??= hearAll().catch((error: unknown) => {
     listening = undefined;
     throw error;
   });
@@ -53,8 +91,18 @@ export function streamOf(crewId: string, hears: (event: LiveEvent) => boolean, s
       // Only now: who hears this may count on hearing of everything after it.
       send(': hello\n\n');
       const beat = setInterval(() => send(': beat\n\n'), BEAT);
+      const close = (): void => {
+        end();
+        try {
+          controller.close();
+        } catch {
+          // It is closed already.
+        }
+      };
+      streams.add(close);
       end = () => {
         clearInterval(beat);
+        streams.delete(close);
         stop();
       };
       if (signal.aborted) end();

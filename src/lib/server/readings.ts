@@ -1,5 +1,5 @@
 import type { Reading } from '$core/linecheck/reading';
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, gt, sql } from 'drizzle-orm';
 import type { ReadingBy } from '$lib/protocol/readings';
 import { db } from './db';
 import { tellCrew } from './live';
@@ -21,6 +21,18 @@ export async function readingsOf(crewId: string, showId: string): Promise<Readin
     .orderBy(desc(reading.madeAt))
     .limit(MOST);
   return rows.map((row) => ({ ...row.reading, by: row.by }));
+}
+
+/** A line that was finished with in the check this long ago is still up. */
+const UP = sql`interval '12 hours'`;
+
+/** Lines of a show that are up, by the clock of the database: what a phone says the time is does not matter. */
+export async function linesUp(crewId: string, showId: string): Promise<string[]> {
+  const rows = await db()
+    .select({ reading: reading.reading })
+    .from(reading)
+    .where(and(eq(reading.crewId, crewId), eq(reading.showId, showId), gt(reading.madeAt, sql`now() - ${UP}`)));
+  return [...new Set(rows.flatMap(({ reading: r }) => (r.done && !r.practice ? [r.lineId] : [])))];
 }
 
 /** Takes readings in; one that is there already is left as it is. @returns false when there is no such show */

@@ -50,6 +50,12 @@ export async function listShows(crewId: string): Promise<Glance[]> {
   }));
 }
 
+/** A plan as a guest may see it: what a crew owns is no part of the show. */
+export function withoutKit(plan: Plan): Plan {
+  const { kit: _, ...rest } = plan;
+  return rest;
+}
+
 const mine = (crewId: string, id: string) => and(eq(show.crewId, crewId), eq(show.id, id));
 
 export async function getShow(crewId: string, id: string) {
@@ -118,12 +124,12 @@ export async function lastEdits({ crewId, personId, user, device }: Whose, showI
 /** Longer lists than this are told as the whole plan. */
 const MOST_SINCE = 200;
 
-/** What has been done to a show since a revision. @param names whether who did it is told; undefined when there is no such show */
+/** What has been done to a show since a revision. @param guest is told what the show is now, not what was done, nor by whom; undefined when there is no such show */
 export async function editsSince(
   crewId: string,
   showId: string,
   since: number,
-  names: boolean
+  guest: boolean
 ): Promise<Since | undefined> {
   return db().transaction(async (tx) => {
     const [row] = await tx
@@ -131,15 +137,15 @@ export async function editsSince(
       .from(show)
       .where(and(mine(crewId, showId), isNull(show.deletedAt)))
       .for('share');
-    return row && sinceOf(tx, row, since, names);
+    if (!row || !guest) return row && sinceOf(tx, row, since);
+    return { revision: row.revision, edits: [], plan: row.revision === since ? null : withoutKit(row.plan) };
   });
 }
 
 async function sinceOf(
   tx: Pick<Db, 'select'>,
   { id, plan, revision }: Pick<typeof show.$inferSelect, 'id' | 'plan' | 'revision'>,
-  since: number,
-  names: boolean
+  since: number
 ): Promise<Since> {
   if (since > revision || revision - since > MOST_SINCE) return { revision, edits: [], plan };
   const rows = await tx
@@ -147,7 +153,7 @@ async function sinceOf(
     .from(edit)
     .where(and(eq(edit.showId, id), gt(edit.revision, since)))
     .orderBy(asc(edit.revision));
-  const edits = rows.map((row) => ({ revision: row.revision, by: names ? row.madeBy : null, sent: sentOf(row) }));
+  const edits = rows.map((row) => ({ revision: row.revision, by: row.madeBy, sent: sentOf(row) }));
   return { revision, edits, plan: null };
 }
 
@@ -197,7 +203,7 @@ export async function pushEdits(
       );
       await tx.update(show).set({ plan, revision, changedAt: new Date() }).where(eq(show.id, showId));
     }
-    const since = await sinceOf(tx, { id: showId, plan, revision }, base, true);
+    const since = await sinceOf(tx, { id: showId, plan, revision }, base);
     return { ...since, accepted, conflict, fresh: fresh.length };
   });
   if (!answer) return null;

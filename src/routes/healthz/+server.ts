@@ -1,3 +1,4 @@
+import { server as says } from '$core/words/server';
 import { db } from '$lib/server/db';
 import { json } from '@sveltejs/kit';
 import { sql } from 'drizzle-orm';
@@ -8,6 +9,9 @@ export async function GET() {
     await db().execute(sql`select 1`);
     return json({ ok: true });
   } catch {
-    return json({ ok: false, message: 'The database does not answer.' }, { status: 503 });
+    return json(
+      { ok: false, message: says.theDatabaseDoesNotAnswer },
+      { status: 503, headers: { 'retry-after': '2' } }
+    );
   }
 }

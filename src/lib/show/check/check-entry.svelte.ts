@@ -1,3 +1,5 @@
+import { serverNow } from '$lib/live/clock';
+import { cutText, wellFormed } from '$core/text/well-formed';
 import type { Content, HumWord } from '$core/linecheck/hum';
 import { type MergedReading, READ_FIELDS, type ReadField } from '$core/linecheck/merge';
 import type { PairReading } from '$core/linecheck/pair-reading';
@@ -76,7 +78,7 @@ export class CheckEntry {
       hum: this.hum,
       content: this.content,
       pair: same(this.pair, NO_PAIR) ? null : this.pair,
-      note: this.note.trim().slice(0, 500)
+      note: cutText(wellFormed(this.note.trim()), 500)
     };
   }
 
@@ -97,7 +99,7 @@ export class CheckEntry {
     const pick = <T>(of: (f: ReadField) => T): Partial<Record<ReadField, T>> =>
       Object.fromEntries(mine.map((f) => [f, of(f)]));
     return {
-      ...{ id: uuid(), lineId, at: new Date().toISOString(), practice },
+      ...{ id: uuid(), lineId, at: new Date(serverNow()).toISOString(), practice },
       ...(done ? { done } : {}),
       ...(pick((f) => this.read[f]) as Partial<Pick<Reading, ReadField>>),
       saw: pick((f) => (this.#from.said?.[f] ?? []).map((s) => s.id))

@@ -1,3 +1,4 @@
+import { serverNow } from '$lib/live/clock';
 import { type MergedReading, mergeReadings } from '$core/linecheck/merge';
 import { type Reading, ReadingSchema } from '$core/linecheck/reading';
 import { CatchingUp } from '$lib/live/catching-up';
@@ -94,7 +95,7 @@ export class ReadingLog {
   }
   /** Adds a picture of a line. @param data JPEG as a data URL */
   addPhoto(lineId: string, data: string): Promise<void> {
-    return this.#pictures.add({ id: uuid(), lineId, at: new Date().toISOString(), data });
+    return this.#pictures.add({ id: uuid(), lineId, at: new Date(serverNow()).toISOString(), data });
   }
 
   async #sendReadings(readings: readonly Reading[]): Promise<Outcome> {
@@ -102,14 +103,14 @@ export class ReadingLog {
     const ids = readings.map((r) => r.id);
     // Before they leave the outbox they are in the list of the server: nothing blinks.
     if (answer?.ok) await this.#fetch().catch(() => undefined);
-    return outcomeOf(answer, ids, ids[0]);
+    return outcomeOf(answer, ids);
   }
   async #sendPicture({ id, lineId, data }: PhotoHere): Promise<Outcome> {
     const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0));
     const path = `/api/shows/${this.showId}/photos/${id}?line=${lineId}`;
     const answer = await request('PUT', path, bytes, 'image/jpeg');
     if (answer?.ok) await this.#fetch().catch(() => undefined);
-    return outcomeOf(answer, [id], id);
+    return outcomeOf(answer, [id]);
   }
 
   async #fetch(): Promise<void> {

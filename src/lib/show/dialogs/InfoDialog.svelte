@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cutText } from '$core/text/well-formed';
   import { dialogs as says } from '$core/words/screen/dialogs';
   import { resolve } from '$core/plan/resolved';
   import { inverts } from '$core/judge/pairs';
@@ -54,7 +55,7 @@
     if (name === '') error = NO_NAME;
     else {
       error = null;
-      onedit(setInfo(plan, line, { name: name.slice(0, 80) }));
+      onedit(setInfo(plan, line, { name: cutText(name, 80) }));
     }
   }
   function setChannel(value: string): void {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cutText } from '$core/text/well-formed';
   import { dialogs as says } from '$core/words/screen/dialogs';
   import { modelOf, DeviceSettings } from '$core/gear/catalogue';
   import { readOwn, responseFromRows, writeOwn } from '$core/plan/own';
@@ -48,7 +49,7 @@
         return [param, { min: Math.min(spec.min, typ), typ, max: Math.max(spec.max, typ) }];
       })
     );
-    create({ name: text.slice(0, 80), base: device.model, values });
+    create({ name: cutText(text, 80), base: device.model, values });
     name = '';
   }
   const change = (part: Partial<OwnModel>): void => {

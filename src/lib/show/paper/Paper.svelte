@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { FORMULA } from '$core/text/cells';
   import { paper as says } from '$core/words/screen/paper';
   import { kitFor } from '$core/advise/stock';
   import { labelsOf } from '$core/paper/cables';
@@ -76,7 +77,9 @@
     const { default: Papa } = await import('papaparse');
     const link = document.createElement('a');
     // A byte-order mark, or spreadsheets read the signs wrongly.
-    link.href = URL.createObjectURL(new Blob(['\ufeff', Papa.unparse(rowsOfSheet(sheet))], { type: 'text/csv' }));
+    link.href = URL.createObjectURL(
+      new Blob(['\ufeff', Papa.unparse(rowsOfSheet(sheet), { escapeFormulae: FORMULA })], { type: 'text/csv' })
+    );
     link.download = `${show.name} ${view}.csv`;
     link.click();
     URL.revokeObjectURL(link.href);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cutText } from '$core/text/well-formed';
   import { paper as says } from '$core/words/screen/paper';
   import type { Sheet } from '$core/paper/types';
 
@@ -12,7 +13,7 @@
   const { sheet, since, ticked, ontick }: Props = $props();
   const total = $derived(sheet.columns.reduce((sum, c) => sum + c.wide, 0));
   const TICK = '☐';
-  const keyOf = (row: string): string => `${sheet.id}/${row}`.slice(0, 200);
+  const keyOf = (row: string): string => cutText(`${sheet.id}/${row}`, 200);
   const MARKS = { new: '+', changed: '•' } as const;
   const lists = $derived(sheet.groups.some((g) => g.rows.some((r) => r.cells.includes(TICK))));
   const count = $derived.by(() => {

@@ -31,7 +31,7 @@ export class Ticks {
       send: async ([{ id, key, on }]) => {
         const answer = await request('PUT', `/api/shows/${showId}/ticks`, JSON.stringify({ key, on }));
         if (answer?.ok) await this.#fetch();
-        return outcomeOf(answer, [id], id);
+        return outcomeOf(answer, [id]);
       }
     });
   }

@@ -1,3 +1,4 @@
+import { cutText } from '$core/text/well-formed';
 import { session as says } from '$core/words/screen/session';
 import { uuid } from '$lib/uuid';
 import { keptSettings, modelOf, portOf } from '$core/gear/catalogue';
@@ -44,7 +45,7 @@ export function copyLine(plan: Plan, line: Line): Edit | null {
   const spec = specOf(plan, line);
   if (!spec) return null;
   const make = idMaker(plan);
-  const name = `${spec.name.slice(0, 70)} copy`;
+  const name = `${cutText(spec.name, 70)} copy`;
   return editBy(plan, { code: 'copy-line', subject: spec.name }, id(), (draft) => {
     const input = putLine(draft, { ...spec, name, channel: undefined }, make);
     draft.devices[input].host = draft.devices[line.id].host;

@@ -1,3 +1,4 @@
+import { cutText, wellFormed } from '$core/text/well-formed';
 import { send } from '$lib/ui/send';
 import { uuid } from '$lib/uuid';
 
@@ -16,7 +17,7 @@ export function failedBy(what: string, error: unknown): Failed {
   const failed = new Failed(uuid().slice(0, 8));
   const text = error instanceof Error ? (error.stack ?? error.message) : String(error);
   // Without a network it is on screen all the same.
-  void send('POST', '/api/trouble', { id: failed.id, what, error: text.slice(0, 4000) });
+  void send('POST', '/api/trouble', { id: failed.id, what, error: cutText(wellFormed(text), 4000) });
   return failed;
 }
 /** What a promise of the computing was rejected with. */

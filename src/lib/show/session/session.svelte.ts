@@ -1,3 +1,4 @@
+import { allWellFormed } from '$core/text/well-formed';
 import { session as says } from '$core/words/screen/session';
 import { uuid } from '$lib/uuid';
 import { forceOnto } from '$core/plan/diff';
@@ -72,8 +73,13 @@ export class ShowSession {
       rows,
       idOf: (sent) => sent.edit.id,
       most: BATCH,
-      read: (raw) => SentEditSchema.safeParse(withTodaysIds(raw)).data ?? null,
-      send: (edits) => this.#push(edits)
+      read: (raw) => SentEditSchema.safeParse(allWellFormed(withTodaysIds(raw))).data ?? null,
+      send: (edits) => this.#push(edits),
+      // What stood on it may no longer fit.
+      asided: (id) => {
+        this.#outOfHistory(id);
+        this.#rebase();
+      }
     });
   }
 
@@ -120,7 +126,8 @@ export class ShowSession {
       this.trouble = says.youMayLookAtThisShow;
       return false;
     }
-    return this.#mergeIntoLast(edit) || this.#take({ edit, kind: 'do', of: null });
+    const clean = allWellFormed(edit);
+    return this.#mergeIntoLast(clean) || this.#take({ edit: clean, kind: 'do', of: null });
   }
 
   undo(): string | null {
@@ -205,11 +212,10 @@ export class ShowSession {
   async #push(edits: readonly SentEdit[]): Promise<Outcome> {
     const answer = await request('POST', `/api/shows/${this.id}/edits`, JSON.stringify({ base: this.revision, edits }));
     if (!answer?.ok && answer?.status !== 409) {
-      const outcome = await outcomeOf(answer, [], edits[0].edit.id);
-      if (outcome.kind !== 'refused') return outcome;
-      this.#setAside(outcome.id, outcome.why);
-      this.#rebase();
-      return { kind: 'taken', ids: [] };
+      return outcomeOf(
+        answer,
+        edits.map((sent) => sent.edit.id)
+      );
     }
     const { accepted, conflict, ...since } = PushAnswerSchema.parse(await answer.json());
     this.#lane.settle(accepted);
@@ -274,6 +280,9 @@ export class ShowSession {
 
   #setAside(id: string, why: string): void {
     this.#lane.setAside(id, why);
+    this.#outOfHistory(id);
+  }
+  #outOfHistory(id: string): void {
     this.history = { undo: this.history.undo.filter((s) => s.id !== id), redo: this.history.redo };
   }
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { serverNow } from '$lib/live/clock';
   import { counted } from '$core/words/screen/counted';
   import { trace as says } from '$core/words/screen/trace';
   import { resolve } from '$core/plan/resolved';
@@ -130,7 +131,7 @@
     const record: TraceRecord = {
       id: uuid(),
       lineId: line.id,
-      at: new Date().toISOString(),
+      at: new Date(serverNow()).toISOString(),
       answers: [...answers],
       cause: name(best),
       share: best.share,

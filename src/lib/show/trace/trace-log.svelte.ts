@@ -28,7 +28,7 @@ export class TraceLog {
       send: async ([record]) => {
         const answer = await request('POST', `/api/shows/${showId}/traces`, JSON.stringify(record));
         if (answer?.ok) await this.#fetch();
-        return outcomeOf(answer, [record.id], record.id);
+        return outcomeOf(answer, [record.id]);
       }
     });
   }

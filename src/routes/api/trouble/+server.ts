@@ -1,3 +1,4 @@
+import { saidText } from '$core/text/schema';
 import { bodyOf } from '$lib/server/http';
 import { log } from '$lib/server/log';
 import { json } from '@sveltejs/kit';
@@ -6,8 +7,8 @@ import type { RequestHandler } from './$types';
 
 const TroubleSchema = z.strictObject({
   id: z.string().regex(/^[0-9a-f]{8}$/),
-  what: z.string().max(40),
-  error: z.string().max(4000)
+  what: saidText(40),
+  error: saidText(4000)
 });
 
 /** Takes into the log what a browser could not compute. */

@@ -1,7 +1,7 @@
 import { atLeast } from '$lib/crew/roles';
 import { found, idOf } from '$lib/server/http';
 import { crewKit } from '$lib/server/kit';
-import { getShow, lastEdits } from '$lib/server/shows';
+import { getShow, lastEdits, withoutKit } from '$lib/server/shows';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ params, locals }) => {
@@ -15,5 +15,14 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
     guest ? {} : crewKit(who.crewId)
   ]);
   const { name, plan, revision } = found(row);
-  return { id, name, plan, revision, log, crewKit: kit, guest, mayChange: atLeast(who.rank, 'engineer') };
+  return {
+    id,
+    name,
+    plan: guest ? withoutKit(plan) : plan,
+    revision,
+    log,
+    crewKit: kit,
+    guest,
+    mayChange: atLeast(who.rank, 'engineer')
+  };
 };

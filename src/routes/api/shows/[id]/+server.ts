@@ -1,5 +1,5 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
-import { getShow, renameShow, setDeleted } from '$lib/server/shows';
+import { withoutKit, getShow, renameShow, setDeleted } from '$lib/server/shows';
 import { SHOW_NAME } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';
 import * as z from 'zod';
@@ -7,8 +7,9 @@ import type { RequestHandler } from './$types';
 
 /** Plan and revision, to catch up with what others did. */
 export const GET: RequestHandler = async ({ params, locals }) => {
-  const { name, plan, revision } = found(await getShow((await locals.who()).crewId, idOf(params.id)));
-  return json({ name, plan, revision });
+  const { crewId, rank } = await locals.who();
+  const { name, plan, revision } = found(await getShow(crewId, idOf(params.id)));
+  return json({ name, plan: rank === 'guest' ? withoutKit(plan) : plan, revision });
 };
 
 export const PATCH: RequestHandler = async ({ params, request, locals }) => {

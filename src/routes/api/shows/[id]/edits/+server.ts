@@ -12,9 +12,9 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
   return json(answer, { status: answer.conflict ? 409 : 200 });
 };
 
-/** What has been done since a revision. Whoever has but a link to the show is not told by whom. */
+/** What has been done since a revision. Whoever has but a link to the show is told only what it is now. */
 export const GET: RequestHandler = async ({ params, url, locals }) => {
   const { crewId, rank } = await locals.who();
   const since = numberOf(url, 'since');
-  return json(found(await editsSince(crewId, idOf(params.id), since, rank !== 'guest')));
+  return json(found(await editsSince(crewId, idOf(params.id), since, rank === 'guest')));
 };

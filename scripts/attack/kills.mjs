@@ -1,0 +1,71 @@
+import { randomUUID } from 'node:crypto';
+
+/** Writers at once. */
+const WRITERS = 200;
+const sleep = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/**
+ * Server and database killed in turn, again and again, while many write.
+ * @returns rows for the table: what was acknowledged, what of it was lost, how long it took until writes went on
+ */
+export async function kills(copy, rounds) {
+  const { url } = copy;
+  const post = (path, body) =>
+    fetch(url + path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: url },
+      body: JSON.stringify(body),
+      signal: AbortSignal.timeout(15_000)
+    });
+  const shows = [];
+  for (let k = 0; k < 10; k++) shows.push((await (await post('/api/shows', { name: `Show ${k}` })).json()).id);
+  const acknowledged = new Map();
+  const statuses = new Map();
+  let stop = false;
+  let lastTaken = Date.now();
+  const writer = async (k) => {
+    const show = shows[k % shows.length];
+    for (let n = 0; !stop; n++) {
+      const reading = { id: randomUUID(), lineId: 'x', at: new Date().toISOString(), gainDb: 1, practice: false };
+      const answer = await post(`/api/shows/${show}/readings`, { readings: [reading] }).catch(() => null);
+      const status = answer?.status ?? 'none';
+      statuses.set(status, (statuses.get(status) ?? 0) + 1);
+      await answer?.text().catch(() => undefined);
+      if (answer?.ok) {
+        acknowledged.set(reading.id, show);
+        lastTaken = Date.now();
+      } else await sleep(100 + Math.random() * 200);
+      await sleep(20);
+    }
+  };
+  const writers = Array.from({ length: WRITERS }, (_, k) => writer(k));
+  const back = { server: [], database: [] };
+  for (let round = 0; round < rounds; round++) {
+    await sleep(800);
+    const what = round % 2 === 0 ? 'database' : 'server';
+    const pid = copy[what]();
+    if (pid) process.kill(pid, 'SIGKILL');
+    const killed = Date.now();
+    while (lastTaken < killed + 50 && Date.now() - killed < 60_000) await sleep(20);
+    back[what].push(Date.now() - killed);
+  }
+  stop = true;
+  await Promise.all(writers);
+  for (let k = 0; k < 100 && !(await copy.healthy()); k++) await sleep(200);
+  const lost = await lostOf(copy, acknowledged);
+  const worst = (list) => (list.length > 0 ? `${(Math.max(...list) / 1000).toFixed(1)} s` : '–');
+  return [
+    ['kill -9, rounds of each', String(Math.floor(rounds / 2))],
+    ['readings acknowledged', String(acknowledged.size)],
+    ['of them lost', String(lost)],
+    ['writes go on after the database was killed, at the latest', worst(back.database)],
+    ['writes go on after the server was killed, at the latest', worst(back.server)],
+    ['answers', [...statuses].map(([s, n]) => `${s}: ${n}`).join(', ')]
+  ];
+}
+
+/** How many of the acknowledged the database has not: asked of the export-proof list itself, a show a time. */
+async function lostOf(copy, acknowledged) {
+  const there = new Set(await copy.readingIds());
+  return [...acknowledged.keys()].filter((id) => !there.has(id)).length;
+}
