@@ -13,6 +13,7 @@ import { sentence, verdict } from '../core/words/findings';
 import { planFromFile, planFromWords, Wrong } from './inputs';
 import { loops } from './loops';
 import { modelsTable } from './models';
+import { readFile, readListFile, readText } from './read';
 import { unit } from './units';
 
 const USAGE = `guanxi COMMAND [--json]
@@ -24,6 +25,7 @@ const USAGE = `guanxi COMMAND [--json]
   netlist --say "TEXT"           the same of a line in words
   loops PLAN.json                every ground loop, its current, and what opening it brings
   units "TEXT"                   reads a quantity, e.g. 4k7, 20 ft, −10 dBV, 3 V rail
+  read "TEXT" | --file FILE | --list FILE  what is understood of a phrase, of one a line, of a pasted list
   models                         every model with its values, as a table`;
 
 interface Answer {
@@ -144,6 +146,11 @@ export function run([command, ...args]: string[]): Answer {
         return rest.length > 1 ? unit(need(1), need(0)) : unit(need(0));
       case 'models':
         return modelsTable();
+      case 'read': {
+        if (flags.file !== undefined) return answered(readFile(flags.file));
+        if (flags.list !== undefined) return answered(readListFile(flags.list));
+        return answered(readText(need(0)));
+      }
       default:
         throw new Wrong(USAGE);
     }
@@ -153,15 +160,18 @@ export function run([command, ...args]: string[]): Answer {
   }
 }
 
-/** Plain words and the values of `--line` and `--say`. */
-function split(args: readonly string[]): [string[], { line?: string; say?: string }] {
+const answered = (data: unknown): Answer => ({ data, text: JSON.stringify(data, null, 2) });
+
+/** Plain words and the values of the options. */
+type Flag = 'line' | 'say' | 'file' | 'list';
+function split(args: readonly string[]): [string[], Partial<Record<Flag, string>>] {
   const rest: string[] = [];
-  const flags: { line?: string; say?: string } = {};
+  const flags: Partial<Record<Flag, string>> = {};
   for (let k = 0; k < args.length; k++) {
-    if (args[k] === '--line' || args[k] === '--say') {
+    if (['--line', '--say', '--file', '--list'].includes(args[k])) {
       const value = args[k + 1];
       if (value === undefined) throw new Wrong(`${args[k]} needs a value.\n${USAGE}`);
-      flags[args[k].slice(2) as 'line' | 'say'] = value;
+      flags[args[k].slice(2) as Flag] = value;
       k++;
     } else if (args[k].startsWith('--')) throw new Wrong(`There is no option ${args[k]}.\n${USAGE}`);
     else rest.push(args[k]);

@@ -1,5 +1,5 @@
 import { modelAt } from '../plan/devices';
-import { choicesOf, defaultKind, givesPhantom, modelOf, portOf, wantsPhantom } from '../gear/catalogue';
+import { defaultKind, givesPhantom, modelOf, portOf, usualChoices, wantsPhantom } from '../gear/catalogue';
 import { CABLE_KIND_IDS, CABLES, plugFor } from '../gear/cables';
 import { hasSecond, mates } from '../gear/sockets';
 import type { LevelClass, PortSpec, Settings } from '../gear/types';
@@ -146,7 +146,7 @@ function settingChanges(plan: Plan, line: Line): Change[] {
     if (model.family === 'input' && id !== line.id) return [];
     const names = Object.keys(model.options).filter((name) => SWITCHES.has(name));
     return names.flatMap((setting) =>
-      choicesOf(model, setting)
+      usualChoices(model, setting)
         .filter((value) => value !== (device.settings[setting] ?? model.options[setting].default))
         .map((value) => ({
           what: { code: 'setting' as const, model: device.model, setting, value },

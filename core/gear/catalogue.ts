@@ -82,6 +82,12 @@ export function choicesOf(model: Model, setting: string): readonly string[] {
   return model.options[setting]?.choices ?? COMMON_CHOICES[setting]?.(model) ?? [];
 }
 
+/** Of those, the ones that most devices of the class have: an input's pad is one of 20 dB, whatever other ones can be written down. */
+export function usualChoices(model: Model, setting: string): readonly string[] {
+  const all = choicesOf(model, setting);
+  return model.family === 'input' && setting === 'pad' ? all.filter((c) => c === 'off' || c === '20') : all;
+}
+
 /** Checks one setting against the model's table. */
 export function checkSetting(model: Model, setting: string, value: unknown): SettingFault | null {
   const spec = model.params[setting];

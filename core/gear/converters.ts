@@ -281,7 +281,7 @@ const inlinePad = defineModel({
   id: 'inline-pad',
   family: 'box',
   params: { padOhm: param('resistance', 400, 600, 1200) },
-  options: { pad: { choices: ['10', '20', '40'], default: '20' } },
+  options: { pad: { choices: ['10', '20', '30', '40', '50'], default: '20' } },
   ports: [{ ...lineIn }, { ...xlrOut, level: 'microphone' }],
   feeds: ['none'],
   dc: 'floating',
@@ -298,7 +298,147 @@ const inlinePad = defineModel({
   }
 });
 
+/** High impedance in, low out, as a jack: what follows loads the pickup no more. */
+const buffer = defineModel({
+  id: 'buffer',
+  family: 'box',
+  params: {
+    zin: param('resistance', 500 * k, 1000 * k, 2000 * k, 1 * k, 1e8),
+    Cin: param('capacitance', 20 * pF, 50 * pF, 100 * pF, 1 * pF, 1e-8),
+    zout: param('resistance', 100, 500, 1 * k, 1, 10 * k),
+    gain: param('gain', 0, 0, 0, -20, 30),
+    hiss: param('level', fromDbu(-110), fromDbu(-104), fromDbu(-98), 0, 0.01),
+    // 9 V less what its stage keeps for itself.
+    rail: param('voltage', 4.3, 6.2, 6.7, 0.5, 60)
+  },
+  options: {},
+  ports: [{ ...jackOut, id: 'in', way: 'in' }, jackOut],
+  feeds: ['battery', 'mains-2'],
+  buffers: true,
+  dc: 'blocked',
+  stamp(s) {
+    const { hot } = s.port('in');
+    s.net.resistor(s.part('in-r'), hot, s.chassis, s.value('zin'));
+    s.net.capacitor(s.part('in-c'), hot, s.chassis, s.value('Cin'));
+    stampDriven(s, hot, s.chassis, 10 ** (s.value('gain') / 20), 'unbalanced');
+  },
+  clip: (read) => {
+    const out = read.value('rail') / 2 / Math.SQRT2;
+    return { out, in: out / 10 ** (read.value('gain') / 20) };
+  }
+});
+
+/** A fixed gain before the preamp, on phantom, which it keeps from what is before it. */
+const booster = defineModel({
+  id: 'mic-booster',
+  family: 'box',
+  params: {
+    zin: param('resistance', 3 * k, 10 * k, 20 * k, 100, 1e6),
+    zout: param('resistance', 100, 120, 150, 1, 10 * k),
+    gain: param('gain', 20, 25, 28, 0, 40),
+    clip: param('level', fromDbu(4), fromDbu(8), fromDbu(14), 0.1, 50),
+    hiss: param('level', fromDbu(-106), fromDbu(-103), fromDbu(-98), 0, 0.01),
+    mismatch: param('percent', 0.1, 1, 2, 0, 20),
+    draw: param('current', 1.5e-3, 3e-3, 6e-3, 1e-4, 0.014)
+  },
+  options: {},
+  ports: [
+    { ...lineIn, level: 'microphone', ownShield: undefined },
+    { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'microphone' }
+  ],
+  feeds: ['phantom'],
+  buffers: true,
+  dc: 'blocked',
+  stamp(s) {
+    const a = s.port('in');
+    const [p, q] = stampLegs(s, a.hot, a.cold);
+    stampDriven(s, p, q, 10 ** (s.value('gain') / 20), 'symmetrical');
+  },
+  clip: (read) => ({ out: read.value('clip'), in: read.value('clip') / 10 ** (read.value('gain') / 20) })
+});
+
+/** Gain of the two passive stages at 1 kHz that make the playback curve of IEC 60098 (3180, 318 and 75 µs), dB. */
+const RIAA_LOSS_DB = 19.91;
+/** From a moving-magnet cartridge to line level. */
+const phonoPreamp = defineModel({
+  id: 'phono-preamp',
+  family: 'box',
+  params: {
+    zin: param('resistance', 47 * k, 47 * k, 47 * k, 1 * k, 1e6),
+    Cin: param('capacitance', 100 * pF, 200 * pF, 250 * pF, 0, 1e-8),
+    gain: param('gain', 35, 38, 41, 0, 60),
+    zout: param('resistance', 100, 300, 1 * k, 1, 10 * k),
+    clip: param('level', fromDbu(12), fromDbu(16), fromDbu(20), 0.1, 50),
+    hiss: param('level', fromDbu(-88), fromDbu(-82), fromDbu(-76), 0, 0.01)
+  },
+  options: {},
+  ports: [
+    { id: 'in', way: 'in', socket: 'rca', carries: 'unbalanced', level: 'phono' },
+    { id: 'out', way: 'out', socket: 'rca', carries: 'unbalanced', level: 'consumer' }
+  ],
+  feeds: ['mains-2', 'mains-1'],
+  buffers: true,
+  dc: 'grounded',
+  stamp(s) {
+    const { net, chassis } = s;
+    const { hot } = s.port('in');
+    net.resistor(s.part('in-r'), hot, chassis, s.value('zin'));
+    net.capacitor(s.part('in-c'), hot, chassis, s.value('Cin'));
+    const [a, b, c, d] = ['a', 'b', 'c', 'd'].map((n) => s.inner(n));
+    const foot = s.inner('foot');
+    net.vcvs(s.part('stage-a'), a, chassis, hot, chassis, 1);
+    net.resistor(s.part('r1'), a, b, 90 * k);
+    net.resistor(s.part('r2'), b, foot, 10 * k);
+    net.capacitor(s.part('c1'), foot, chassis, 31.8e-9);
+    net.vcvs(s.part('stage-b'), c, chassis, b, chassis, 1);
+    net.resistor(s.part('r3'), c, d, 7.5 * k);
+    net.capacitor(s.part('c2'), d, chassis, 10e-9);
+    stampDriven(s, d, chassis, 10 ** ((s.value('gain') + RIAA_LOSS_DB) / 20), 'unbalanced');
+  },
+  clip: (read) => ({ out: read.value('clip'), in: read.value('clip') / 10 ** (read.value('gain') / 20) })
+});
+
+/** Takes the place of a loudspeaker and gives a line out far below it. */
+const loadBox = defineModel({
+  id: 'load-box',
+  family: 'box',
+  params: {
+    load: param('resistance', 8, 8, 8, 2, 32),
+    below: param('gain', 10, 20, 30, 0, 60),
+    zout: param('resistance', 100, 600, 2 * k, 1, 10 * k),
+    rated: param('level', Math.sqrt(50 * 8), Math.sqrt(100 * 8), Math.sqrt(200 * 8), 1, 200)
+  },
+  options: { lift: openLift },
+  ports: [
+    { id: 'in', way: 'in', socket: 'ts', carries: 'unbalanced', level: 'speaker' },
+    { id: 'speaker', way: 'in', socket: 'speaker', carries: 'unbalanced', level: 'speaker' },
+    { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'line', ownShield: true }
+  ],
+  feeds: ['none'],
+  buffers: true,
+  dc: 'grounded',
+  stamp(s) {
+    const { net, chassis } = s;
+    const { hot } = s.port('in');
+    const out = s.port('out');
+    net.wire(hot, s.port('speaker').hot);
+    net.resistor(s.part('load'), hot, chassis, s.value('load'));
+    const tap = s.inner('tap');
+    const foot = 1 * k * 10 ** (-s.value('below') / 20);
+    net.resistor(s.part('tap-top'), hot, tap, 1 * k - foot);
+    net.resistor(s.part('tap-foot'), tap, chassis, foot);
+    net.resistor(s.part('out'), tap, out.hot, s.value('zout') / 2);
+    net.resistor(s.part('out-cold'), chassis, out.cold, s.value('zout') / 2);
+    stampLift(s, out.shield);
+  },
+  clip: (read) => ({ in: read.value('rated') })
+});
+
 export const CONVERTERS = [
+  buffer,
+  booster,
+  phonoPreamp,
+  loadBox,
   isolator,
   balun,
   reversed,

@@ -19,7 +19,11 @@ const COST: Readonly<Record<string, CostClass>> = {
   splitter: 3,
   'small-mixer': 3,
   'merge-box': 1,
-  'inline-pad': 1
+  'inline-pad': 1,
+  buffer: 1,
+  'mic-booster': 2,
+  'phono-preamp': 2,
+  'load-box': 3
 };
 
 /** Cost class of a model: boxes by their class, adapters 1, what is there anyway 0. */

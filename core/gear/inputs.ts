@@ -1,7 +1,7 @@
 import { fromDbu } from '../units/quantity';
 import { FOUR_KT } from '../solver/noise';
 import { riaa } from './riaa';
-import { density, k, stampLegs } from './stages';
+import { density, k, padDb, stampLegs } from './stages';
 import type { Socket } from './sockets';
 import {
   type Carries,
@@ -92,6 +92,7 @@ const input = <const Id extends string>(c: Input & { id: Id }): Model<Id> => ({
   params: {
     ...stageParams(c.main),
     ...(c.other ? stageParams(c.other.stage, 'Other') : {}),
+    lowCut: param('frequency', 0, 0, 0, 0, 1000),
     working: param('level', (c.working ?? WORKING) / 1.6, c.working ?? WORKING, (c.working ?? WORKING) * 1.3, 1e-4, 10),
     ...(c.carries === 'balanced' ? { mismatch: param('percent', 0.1, 1, 2, 0, 20) } : {}),
     ...(c.capacitance ? { Cin: param('capacitance', ...c.capacitance, 0, 1e-8) } : {}),
@@ -103,7 +104,9 @@ const input = <const Id extends string>(c: Input & { id: Id }): Model<Id> => ({
       : {})
   } as Record<string, ParamSpec>,
   options: {
-    pad: { choices: ['off', '20'], default: 'off' },
+    pad: { choices: ['off', '10', '20', '30'], default: 'off' },
+    // What is set behind it, for the paper: it changes nothing of how the line is plugged.
+    polarity: { choices: ['normal', 'inverted'], default: 'normal' },
     ...(c.phantom ? { phantom: { choices: ['off', 'on'], default: 'off' } } : {}),
     ...c.options
   } as Model['options'],
@@ -141,12 +144,12 @@ const input = <const Id extends string>(c: Input & { id: Id }): Model<Id> => ({
     const at = c.other && s.choice(c.other.switch) === c.other.at ? c.other.stage : c.main;
     stampHiss(s, hot, balanced ? cold : chassis, at.hissCurrent);
   },
-  clip: (read) => ({ in: read.value('clip') * (read.choice('pad') === '20' ? 10 : 1) })
+  clip: (read) => ({ in: read.value('clip') * 10 ** (padDb(read) / 20) })
 });
 
 /** The input amplifier's own noise: what the stated figure has over 150 Ω, and its current in whatever is plugged in. */
 function stampHiss(s: StampContext, hot: number, low: number, ampere: number): void {
-  const stated = density(s.value('ein')) * (s.choice('pad') === '20' ? 10 : 1);
+  const stated = density(s.value('ein')) * 10 ** (padDb(s) / 20);
   s.hissCurrent('preamp-current', low, hot, ampere);
   s.sense(hot, low, Math.sqrt(Math.max(stated ** 2 - FOUR_KT * EIN_OHM, 0)));
 }
@@ -222,6 +225,39 @@ export const INPUTS = [
     carries: 'stereo',
     level: 'microphone',
     main: { ohm: [2 * k, 3 * k, 10 * k], clip: -16, gain: [20, 50], ein: [-118, -112, -105], hissCurrent: BIPOLAR },
+    options: { plugIn: { choices: ['off', 'on'], default: 'on' } }
+  }),
+  ...(
+    [
+      { id: 'recorder-in', socket: 'combo', main: { ...LINE, gain: [-20, 20] } },
+      { id: 'iem-sender-in', socket: 'combo', main: { ...LINE, clip: 20, gain: [-30, 10] } },
+      { id: 'loop-amp-in', socket: 'combo', main: { ...LINE, clip: 20, gain: [-30, 20] } },
+      // 0.775 to 1.4 V for full power; its knob only takes away.
+      { id: 'power-amp-in', socket: 'combo', main: { ...LINE, clip: 20, gain: [-40, 0] }, working: fromDbu(2) }
+    ] as const
+  ).map((c) =>
+    input({
+      ...c,
+      carries: 'balanced',
+      level: 'line',
+      traits: ['stands-alone'],
+      main: { ...c.main, gain: [...c.main.gain] }
+    })
+  ),
+  input({
+    id: 'insert-return',
+    socket: 'ts',
+    carries: 'unbalanced',
+    level: 'line',
+    main: { ...LINE, ohm: [5 * k, 10 * k, 20 * k], gain: [0, 0] }
+  }),
+  input({
+    id: 'beltpack-in',
+    traits: ['stands-alone'],
+    socket: 'mini',
+    carries: 'stereo',
+    level: 'instrument',
+    main: { ohm: [20 * k, 500 * k, 1000 * k], clip: 4, gain: [0, 40], ein: [-116, -110, -102], hissCurrent: FET },
     options: { plugIn: { choices: ['off', 'on'], default: 'on' } }
   }),
   defineModel({

@@ -21,6 +21,7 @@ const TABLE = [
   { id: 'jack-to-xlr', from: 'trs', to: 'xlr', second: 'kept' },
   { id: 'rca-to-jack', from: 'rca', to: 'ts', second: 'grounded' },
   { id: 'jack-to-rca', from: 'ts', to: 'rca', second: 'grounded' },
+  { id: 'rca-to-xlr', from: 'rca', to: 'xlr', second: 'grounded' },
   { id: 'mini-to-jack', from: 'mini', to: 'trs', second: 'kept' },
   { id: 'jack-to-mini', from: 'trs', to: 'mini', second: 'kept' },
   { id: 'xlr-to-jack', from: 'xlr', to: 'trs', second: 'kept' },
@@ -80,7 +81,13 @@ function stampThrough(s: StampContext, second: Second, out: 'out' | 'thru'): voi
   s.bond(out === 'out' ? 'shell' : `shell-${out}`, a.shield, b.shield, ohm);
 }
 
-export const JOINTS = ADAPTERS.map((adapter) => joint(adapter));
+/** A row of sockets in a rack: contacts, and nothing else; no adapter, for it is there or it is not. */
+const PATCH_BAY = {
+  ...joint({ id: 'patch-bay', from: 'trs', to: 'trs', second: 'kept' }),
+  params: { contact: param('resistance', 10e-3, 25e-3, 50e-3, 1e-4, 1e3) }
+};
+
+export const JOINTS = [...ADAPTERS.map((adapter) => joint(adapter)), PATCH_BAY];
 
 /**
  * The fewest adapters that bring a plug to a socket; empty when it goes in by itself, null when no chain of up to three does.

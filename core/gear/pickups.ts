@@ -78,18 +78,24 @@ const coil = <const Id extends string>(c: Coil & { id: Id }): Model<Id> => ({
 });
 
 /** A piezo element is a capacitor in series with its EMF; what loads it decides its bass. */
-const piezo = defineModel({
-  id: 'piezo',
+const element = <const Id extends string>(c: {
+  id: Id;
+  instrument: InstrumentId;
+  dbu: number;
+  crest: number;
+  farad: [number, number, number];
+}): Model<Id> => ({
+  id: c.id,
   family: 'source',
   params: {
-    ...levels(-20, 8, 20),
-    C: param('capacitance', 300 * pF, 600 * pF, 1500 * pF, 10 * pF, 100 * nF),
+    ...levels(c.dbu, 8, c.crest),
+    C: param('capacitance', ...c.farad, 10 * pF, 100 * nF),
     bare
   },
   options: {},
   ports: [{ id: 'out', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'instrument' }],
   feeds: ['none'],
-  signal: { instrument: 'upright-bass', nature: 'capacitor' },
+  signal: { instrument: c.instrument, nature: 'capacitor' },
   dc: 'blocked',
   stamp(s) {
     s.net.voltage(s.part('emf'), s.inner('emf'), s.chassis, 1);
@@ -136,5 +142,46 @@ export const PICKUPS = [
     crest: 16,
     area: 0.5
   }),
-  piezo
+  element({ id: 'piezo', instrument: 'upright-bass', dbu: -20, crest: 20, farad: [300 * pF, 600 * pF, 1500 * pF] }),
+  // A ceramic disc of 20 to 35 mm: C = εA/d.
+  element({ id: 'contact-disc', instrument: 'violin', dbu: -10, crest: 22, farad: [10 * nF, 20 * nF, 30 * nF] }),
+  // A crystal capsule in a hand-held shell.
+  element({ id: 'hi-z-mic', instrument: 'harmonica', dbu: -12, crest: 14, farad: [1 * nF, 2 * nF, 3 * nF] }),
+  coil({
+    id: 'soundhole-magnetic',
+    instrument: 'acoustic-guitar',
+    R: 7 * k,
+    L: 3,
+    C: 150 * pF,
+    pot: 1000 * k,
+    cap: 1 * nF,
+    dbu: -18,
+    crest: 16,
+    area: 0.5
+  }),
+  coil({
+    id: 'upright-magnetic',
+    instrument: 'upright-bass',
+    R: 7.5 * k,
+    L: 3.5,
+    C: 150 * pF,
+    pot: 1000 * k,
+    cap: 1 * nF,
+    dbu: -18,
+    crest: 16,
+    area: 0.5
+  }),
+  // Tines or reeds before coils, into a volume pot of 10 kΩ: a wide spread of makes.
+  coil({
+    id: 'electric-piano',
+    instrument: 'keys',
+    R: 5 * k,
+    L: 1,
+    C: 150 * pF,
+    pot: 10 * k,
+    cap: 1 * nF,
+    dbu: -18,
+    crest: 16,
+    area: 0.5
+  })
 ];

@@ -2,7 +2,7 @@ import { fromDbu, fromDbv } from '../units/quantity';
 import type { InstrumentId } from './instruments';
 import { PLAYER_FARAD } from './pickups';
 import { riaa } from './riaa';
-import { density, emfOf, k, levels, outputDc, stampOutput, topology } from './stages';
+import { density, emfOf, JOINT_OHM, k, levels, lift, outputDc, padDb, stampOutput, topology } from './stages';
 import { type Feed, type LevelClass, defineModel, type Model, param, type ParamSpec, type Trait } from './types';
 import type { Socket } from './sockets';
 
@@ -169,7 +169,139 @@ const lavalier = defineModel({
   }
 });
 
+/** A capsule with its own amplifier, on phantom: 8 to 20 mV/Pa, at the level of an instrument close by. */
+const condenser = defineModel({
+  id: 'condenser-mic',
+  family: 'source',
+  params: {
+    ...levels(-40, 8, 18),
+    R: param('resistance', 50, 100, 200, 0.1, 1e5),
+    // 125 to 140 dB SPL at 12 mV/Pa.
+    clip: param('level', fromDbu(-5), fromDbu(3), fromDbu(10), 0.01, 50),
+    // 7 to 20 dB(A) SPL at the same sensitivity.
+    hiss: param('level', fromDbu(-123), fromDbu(-117), fromDbu(-110), 0, 0.01),
+    // IEC 61938: no more than 10 mA; usual data sheets.
+    draw: param('current', 1e-3, 3e-3, 8e-3, 1e-4, 0.014)
+  },
+  options: {
+    pad: { choices: ['off', '10', '20'], default: 'off' },
+    cut: { choices: ['off', '80'], default: 'off' }
+  },
+  ports: [{ id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'microphone' }],
+  feeds: ['phantom'],
+  signal: { instrument: 'vocals', nature: 'resistive' },
+  dc: 'blocked',
+  stamp(s) {
+    const port = s.port('out');
+    const down = 10 ** (-padDb(s) / 20);
+    stampOutput(s, port, 'symmetrical', s.value('R'), (name, plus, minus, gain) =>
+      s.net.voltage(s.part(name), plus, minus, gain * down)
+    );
+    s.hiss('capsule-hiss', s.inner('plus'), port.hot, s.value('R') / 2, density(s.value('hiss')));
+  },
+  clip: (read) => ({ out: read.value('clip') })
+});
+
+/** The receiver of a radio microphone or a player's pack: XLR, and a jack beside it. */
+const wireless = defineModel({
+  ...output({
+    id: 'wireless-receiver',
+    instrument: 'vocals',
+    ohm: [100, 300, 600],
+    dbu: -26,
+    spread: 14,
+    crest: 18,
+    clip: fromDbu(10),
+    socket: 'xlr',
+    level: 'microphone',
+    feeds: ['mains-2', 'mains-1', 'battery'],
+    legs: 'symmetrical',
+    traits: ['volume-knob']
+  }),
+  ports: [
+    { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'microphone' },
+    { id: 'jack', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'instrument' }
+  ],
+  stamp(s) {
+    stampOutput(s, s.port('out'), s.choice('topology'), s.value('R'), emfOf(s));
+    s.net.voltage(s.part('jack-emf'), s.inner('jack'), s.chassis, 1);
+    s.net.resistor(s.part('jack-out'), s.inner('jack'), s.port('jack').hot, JACK_OHM);
+  }
+});
+/** What stands behind a jack beside an XLR, ohms. */
+const JACK_OHM = 1 * k;
+
+/** A guitar's or a bass's amplifier as a computation: XLR with a lift, and a jack. */
+const modeller = defineModel({
+  ...output({
+    id: 'modeller',
+    instrument: 'guitar',
+    ohm: [100, 300, 600],
+    dbu: -6,
+    spread: 10,
+    crest: 14,
+    clip: fromDbu(16),
+    socket: 'xlr',
+    level: 'line',
+    feeds: ['mains-2', 'mains-1'],
+    legs: 'symmetrical',
+    traits: ['volume-knob']
+  }),
+  options: { topology: topology('symmetrical'), lift },
+  ports: [
+    { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'line', ownShield: true },
+    { id: 'jack', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'line' }
+  ],
+  stamp(s) {
+    const out = s.port('out');
+    stampOutput(s, out, s.choice('topology'), s.value('R'), emfOf(s));
+    if (s.choice('lift') === 'joined') s.bond('ground', s.chassis, out.shield, JOINT_OHM);
+    s.net.voltage(s.part('jack-emf'), s.inner('jack'), s.chassis, 1);
+    s.net.resistor(s.part('jack-out'), s.inner('jack'), s.port('jack').hot, JACK_OHM);
+  }
+});
+
+/** An amplifier's own direct output, with its lift. */
+const bassAmpOut = defineModel({
+  ...output({
+    id: 'bass-amp-out',
+    instrument: 'bass-guitar',
+    ohm: [150, 300, 600],
+    dbu: -8,
+    spread: 12,
+    crest: 14,
+    clip: fromDbu(14),
+    socket: 'xlr',
+    level: 'line',
+    feeds: ['mains-1'],
+    legs: 'impedance-balanced'
+  }),
+  options: { topology: topology('impedance-balanced'), lift },
+  ports: [{ id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'line', ownShield: true }],
+  stamp(s) {
+    const out = s.port('out');
+    stampOutput(s, out, s.choice('topology'), s.value('R'), emfOf(s));
+    if (s.choice('lift') === 'joined') s.bond('ground', s.chassis, out.shield, JOINT_OHM);
+  }
+});
+
 export const SOURCES = [
+  condenser,
+  wireless,
+  modeller,
+  output({
+    id: 'hdmi-extractor',
+    traits: ['plays-programme'],
+    instrument: 'programme',
+    ohm: [100, 500, 1000],
+    dbu: -7.78,
+    spread: 4,
+    crest: 12,
+    clip: fromDbv(6),
+    socket: 'rca',
+    level: 'consumer',
+    feeds: ['mains-2']
+  }),
   output({
     id: 'active-bass',
     instrument: 'bass-guitar',
@@ -287,19 +419,7 @@ export const SOURCES = [
     feeds: ['mains-2', 'mains-1'],
     legs: 'symmetrical'
   }),
-  output({
-    id: 'bass-amp-out',
-    instrument: 'bass-guitar',
-    ohm: [150, 300, 600],
-    dbu: -8,
-    spread: 12,
-    crest: 14,
-    clip: fromDbu(14),
-    socket: 'xlr',
-    level: 'line',
-    feeds: ['mains-1'],
-    legs: 'impedance-balanced'
-  }),
+  bassAmpOut,
   microphone({ id: 'dynamic-mic', ohm: [150, 200, 300], dbu: -55 }),
   microphone({ id: 'ribbon', traits: ['harmed-by-phantom'], ohm: [150, 300, 300], dbu: -58 }),
   lavalier

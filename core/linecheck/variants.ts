@@ -1,6 +1,6 @@
 import { resolve } from '../plan/resolved';
 import { modelAt } from '../plan/devices';
-import { choicesOf, modelOf, DeviceSettings } from '../gear/catalogue';
+import { usualChoices, modelOf, DeviceSettings } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { copyOf } from '../plan/json';
 import { type Line } from '../plan/lines';
@@ -61,7 +61,7 @@ export function variantsOf(plan: Plan, line: Line): Variant[] {
     if (model.family === 'source' || (model.family === 'input' && id !== line.id)) continue;
     const read = new DeviceSettings(model, device.settings);
     for (const setting of Object.keys(model.options).filter((name) => LEFT.has(name)))
-      for (const value of choicesOf(model, setting))
+      for (const value of usualChoices(model, setting))
         if (value !== read.choice(setting))
           list.push(
             changed({ code: 'switch', model: model.id, setting, value }, PRIOR.switch, (draft) => {

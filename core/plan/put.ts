@@ -32,7 +32,10 @@ export function putLine(draft: Plan, spec: LineSpec, newId: (role: string) => st
     ...draft.lines[input],
     name: spec.name,
     exposure: spec.exposure ?? draft.lines[input]?.exposure ?? 'normal',
-    ...(spec.channel ? { channel: spec.channel } : {})
+    ...(spec.channel ? { channel: spec.channel } : {}),
+    ...(spec.pair ? { pair: spec.pair } : {}),
+    ...(spec.act ? { act: spec.act } : {}),
+    ...(spec.note ? { note: spec.note } : {})
   };
   return input;
 }

@@ -12,6 +12,10 @@ export interface LineSpec {
   readonly name: string;
   readonly channel?: number;
   readonly exposure?: Exposure;
+  /** Name of the stereo pair that it is a side of. */
+  readonly pair?: string;
+  readonly act?: string;
+  readonly note?: string;
   /** Of a branch: what stands at the head of the line that it leaves. */
   readonly source: DeviceSpec;
   /** Id of the line that it leaves, where it has no source of its own. */

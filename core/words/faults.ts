@@ -88,6 +88,8 @@ export function editFaultText(fault: EditFault): string {
 export function editText({ label }: Pick<Edit, 'label'>): string {
   const of = label.subject;
   switch (label.code) {
+    case 'add-lines':
+      return `add ${of} and more`;
     case 'add-line':
       return `add ${of}`;
     case 'say-line':

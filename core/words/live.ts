@@ -8,6 +8,7 @@ export const openElsewhereText = (name: string, device: string): string =>
 
 const DONE: Readonly<Record<string, (subject: string) => string>> = {
   'add-line': () => 'added this line',
+  'add-lines': () => 'added this line',
   'copy-line': () => 'duplicated a line into this one',
   'say-line': () => 'typed this line anew',
   remedy: () => 'applied a remedy here',

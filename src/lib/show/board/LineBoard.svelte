@@ -16,7 +16,7 @@
   import { tinykeys } from 'tinykeys';
   import { arrange, bracketOf, type Filter, grouped, type Sort, tally } from './board';
   import BoardHead from './BoardHead.svelte';
-  import { addLine, applyRemedy, copyLine, deleteLine, lineName, sayLine } from '$lib/show/session/edits';
+  import { addLines, applyRemedy, copyLine, deleteLine, lineName, sayLine } from '$lib/show/session/edits';
   import { copyText, pastedRows, readRow } from './clipboard';
   import BoardDialogs from './BoardDialogs.svelte';
   import type { BoardDialog } from './board';
@@ -31,6 +31,9 @@
   import { ToleranceRun } from '$lib/show/line/tolerance.svelte';
 
   /** Lines that have been checked today: what is changed of them is changed on a live line. */
+  /** Steps of an edit are 400 at most; a line of several boxes takes a dozen. */
+  const LINES_AN_EDIT = 30;
+  const MOST_PASTED = 40_000;
   const { live }: { live: readonly string[] } = $props();
   const show = useShow();
   const { session } = show;
@@ -181,9 +184,19 @@
 
   const change = (edit: Edit | null): boolean => session.do(edit);
 
-  async function said(spec: LineSpec, line: Line | null): Promise<void> {
+  /** A list that was pasted, to be looked at before it lands; null where none was. */
+  let list = $state<string | null>(null);
+  function addList(specs: readonly LineSpec[]): void {
+    list = null;
+    // An edit holds so many steps: a long list is several.
+    for (let k = 0; k < specs.length; k += LINES_AN_EDIT)
+      if (!change(addLines(session.plan, specs.slice(k, k + LINES_AN_EDIT)))) return;
+    toast(says.added(specs.length, counted.line(specs.length)));
+  }
+
+  async function said(specs: readonly LineSpec[], line: Line | null): Promise<void> {
     const before = new Set(lines.map((l) => l.id));
-    const done = change(line ? sayLine(plan, line, spec) : addLine(plan, spec));
+    const done = change(line ? sayLine(plan, line, specs[0]) : addLines(plan, specs));
     editing = null;
     if (!done) return;
     const target = line?.id ?? resolve(session.plan).lines.find((l) => !before.has(l.id))?.id;
@@ -213,7 +226,9 @@
   }
 
   const typing = (event: Event): boolean =>
-    dialog !== null || (event.target instanceof HTMLElement && event.target.matches('input, select, textarea'));
+    dialog !== null ||
+    list !== null ||
+    (event.target instanceof HTMLElement && event.target.matches('input, select, textarea'));
 
   function oncopy(event: ClipboardEvent): void {
     if (typing(event) || !current || String(getSelection()) !== '') return;
@@ -226,16 +241,21 @@
 
   function onpaste(event: ClipboardEvent): void {
     if (typing(event)) return;
-    let added = 0;
-    let strange: string | null = null;
-    for (const row of pastedRows(event.clipboardData?.getData('text/plain') ?? '')) {
-      const spec = readRow(session.plan, row);
-      if (spec && change(addLine(session.plan, spec))) added++;
-      else strange ??= row;
-    }
-    if (added > 0) toast(says.added(added, counted.line(added)));
-    if (strange) void say?.put(strange);
+    const text = event.clipboardData?.getData('text/plain') ?? '';
     event.preventDefault();
+    const pasted = pastedRows(text);
+    const specs = pasted.map((row) => readRow(session.plan, row));
+    // Lines in the words in which they are copied land as they are; all else is looked at first.
+    if (specs.every((spec) => spec !== null)) {
+      let added = 0;
+      // One by one: a row may leave the line of the row before.
+      for (const row of pasted) {
+        const spec = readRow(session.plan, row);
+        if (spec && change(addLines(session.plan, [spec]))) added++;
+      }
+      if (added > 0) toast(says.added(added, counted.line(added)));
+    } else if (pasted.length === 1) void say?.put(pasted[0]);
+    else list = text.slice(0, MOST_PASTED);
   }
 
   function copy(line: Line): void {
@@ -284,7 +304,8 @@
       onbuild={() => (dialog = { kind: 'new' })}
       {plan}
       {editing}
-      ondone={(spec, line) => void said(spec, line)}
+      ondone={(specs, line) => void said(specs, line)}
+      onlist={() => (list = '')}
       oncancel={() => {
         editing = null;
         if (current) void focusRow(current.id);
@@ -378,12 +399,17 @@
   {/if}
 </main>
 
+{#if list !== null}
+  {#await import('./ListDialog.svelte') then { default: ListDialog }}
+    <ListDialog text={list} onadd={addList} onclose={() => (list = null)} />
+  {/await}
+{/if}
 <BoardDialogs
   {dialog}
   onopen={(next) => (dialog = next)}
   {plan}
   {lines}
   onedit={change}
-  onbuilt={(spec, line) => void said(spec, line)}
+  onbuilt={(spec, line) => void said([spec], line)}
   onremedy={applyNow}
 />

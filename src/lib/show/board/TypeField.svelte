@@ -6,7 +6,8 @@
   import { type LineSpec, specOf } from '$core/plan/spec';
   import { complete, type Completion } from '$core/reader/complete';
   import { namesOf } from '$core/reader/names';
-  import { readLine, type SayFault } from '$core/reader/read-line';
+  import { readTyped } from '$core/reader/read';
+  import type { SayFault } from '$core/reader/read-line';
   import { tellLine } from '$core/reader/write-line';
   import { formatQuantity } from '$core/units/format';
   import { earthAsked } from '$core/reader/refuse';
@@ -18,12 +19,14 @@
     plan: Plan;
     /** The line being edited in words; null for a new one. */
     editing: Line | null;
-    ondone: (spec: LineSpec, line: Line | null) => void;
+    ondone: (specs: readonly LineSpec[], line: Line | null) => void;
     oncancel: () => void;
     /** The same by pointing. */
     onbuild: () => void;
+    /** A whole list. */
+    onlist: () => void;
   }
-  const { plan, editing, ondone, oncancel, onbuild }: Props = $props();
+  const { plan, editing, ondone, oncancel, onbuild, onlist }: Props = $props();
 
   let text = $state('');
   let caret = $state(0);
@@ -33,15 +36,20 @@
   let draft = '';
 
   const known = $derived(namesOf(plan));
-  const reading = $derived(readLine(text, known));
+  const typed = $derived(readTyped(text, known));
+  const reading = $derived(typed.strict);
+  /** A line that stands already stays one line. */
+  const specs = $derived(editing ? typed.specs.slice(0, 1) : typed.specs);
   const refused = $derived(earthAsked(text));
   const options = $derived(focused ? complete(text, caret, reading, known) : []);
   // A line that is complete is not to be covered by what it might go on with.
-  const open = $derived(options.length > 0 && text.trim() !== '' && reading.spec === null);
+  const open = $derived(options.length > 0 && text.trim() !== '' && specs.length === 0);
   const empty = $derived(text.trim() === '');
   /** A word still being typed is not yet a mistake. */
   const faults = $derived(
-    reading.faults.filter((f) => !(f.code === 'unknown' && options.length > 0 && f.piece.to === caret))
+    typed.trade
+      ? []
+      : reading.faults.filter((f) => !(f.code === 'unknown' && options.length > 0 && f.piece.to === caret))
   );
 
   // Only the choice of a line puts words in; typing and the plan's other changes must not put them in again.
@@ -80,18 +88,19 @@
     requestAnimationFrame(() => field.setSelectionRange(caret, caret));
   }
 
-  function replace(fault: SayFault, by: string): void {
-    text = text.slice(0, fault.piece.from) + by + text.slice(fault.piece.to);
+  function swap(from: number, to: number, by: string): void {
+    text = text.slice(0, from) + by + text.slice(to);
     field.focus();
   }
+  const replace = (fault: SayFault, by: string): void => swap(fault.piece.from, fault.piece.to, by);
 
   function submit(): void {
-    if (!reading.spec || refused) return;
-    const spec = reading.spec;
+    if (specs.length === 0 || refused) return;
+    const made = specs;
     const line = editing;
     text = editing ? draft : '';
     draft = '';
-    ondone(spec, line);
+    ondone(made, line);
   }
 
   function cancel(): void {
@@ -117,8 +126,10 @@
   }
 
   const hint = $derived.by(() => {
-    const { partial, missing, assumed, spec } = reading;
-    if (spec)
+    const { partial, missing } = reading;
+    const { assumed } = typed;
+    if (typed.trade) return says.enterIt2(editing ? says.changes : says.adds);
+    if (specs.length > 0)
       return assumed.length > 0
         ? says.enterIt(assumedText(assumed), editing ? says.changes : says.adds)
         : says.enterIt2(editing ? says.changes : says.adds);
@@ -135,7 +146,7 @@
     instrument ? ` (${INSTRUMENT_NAMES[instrument as InstrumentId]})` : '';
 
   const read = $derived.by(() => {
-    const { partial } = reading;
+    const partial: Partial<LineSpec> = typed.trade ? specs[0] : reading.partial;
     const metres = (c: { metres: number; kind: keyof typeof CABLE_NAMES }): string =>
       `${formatQuantity('length', c.metres)} ${CABLE_NAMES[c.kind]}`;
     return [
@@ -222,7 +233,8 @@
           {says.emptyEscLeavesTheLineAs}
         {:else}
           <span class="max-sm:hidden"><kbd class="key">N</kbd> {says.fromAnywhereAnyOrderCommasIf} </span>
-          <button type="button" class="text-primary underline" onclick={onbuild}>{says.buildALineByPointing}</button>
+          <button type="button" class="text-primary underline" onclick={onbuild}>{says.buildALineByPointing}</button>,
+          <button type="button" class="text-primary underline" onclick={onlist}>{says.pasteAList}</button>
         {/if}
       </span>
     {:else if refused}
@@ -232,6 +244,20 @@
         {EARTH_REFUSED.instead}
       </p>
     {:else}
+      {#if typed.trade}
+        {#each typed.ignored.slice(0, 2) as word (word.from)}
+          <p data-ignored>
+            <span class="text-error">{says.dontKnow(word.text)}</span>
+            {#each word.suggestions as suggestion (suggestion)}
+              <button
+                type="button"
+                class="ml-2 text-primary underline"
+                onclick={() => swap(word.from, word.to, suggestion)}>{suggestion}</button
+              >
+            {/each}
+          </p>
+        {/each}
+      {/if}
       {#if faults.length > 0}
         {#each faults.slice(0, 2) as fault (fault.piece.from)}
           <p>
@@ -258,6 +284,16 @@
           {/each}
           <span class="text-quiet">{hint}</span>
         </p>
+        {#if typed.trade}
+          <p class="text-quiet" data-assumed>
+            {#if specs.length > 1}{says.linesAre(specs.length, specs.map((s) => s.name).join(', '))}{/if}
+            {#if typed.assumed.length > 0}
+              {says.assumedParts(typed.assumed.map((a) => says.assumedNames[a]).join(', '))}
+            {/if}
+            {#each typed.guessed as word (word.text)}{says.takenFor(word.text, word.as)}
+            {/each}
+          </p>
+        {/if}
       {/if}
     {/if}
   </div>

@@ -9,7 +9,7 @@ import { namesOf } from '$core/reader/names';
 import { readLine } from '$core/reader/read-line';
 import { arrange, bracketOf, columnsOf, grouped, tally } from './board';
 import { copyText, pastedRows, readRow } from './clipboard';
-import { addLine, dropOwn, ownId, putOwn, setModel, setOwn } from '$lib/show/session/edits';
+import { addLines, dropOwn, ownId, putOwn, setModel, setOwn } from '$lib/show/session/edits';
 
 const plan = saltRoad();
 const lines = traceLines(plan);
@@ -49,7 +49,7 @@ describe('the board', () => {
 describe('what hangs together', () => {
   const show = ['Amp: from Upright bass, 2 m, guitar amp', 'Cue right: headphone jack, 3 m, mic 30'].reduce(
     (at, text) => {
-      const done = applyEdit(at, addLine(at, readLine(text, namesOf(at)).spec!)!);
+      const done = applyEdit(at, addLines(at, [readLine(text, namesOf(at)).spec!])!);
       if (!done.ok) throw new Error(JSON.stringify(done.fault));
       return done.plan;
     },

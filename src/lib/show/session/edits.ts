@@ -22,10 +22,11 @@ function idMaker(plan: Plan): (role: string) => string {
 }
 export const lineName = (line: Line): string => line.info?.name ?? line.id;
 
-export const addLine = (plan: Plan, spec: LineSpec): Edit | null => {
-  const make = idMaker(plan);
-  return editBy(plan, { code: 'add-line', subject: spec.name }, id(), (draft) => void putLine(draft, spec, make));
-};
+/** Several lines at once, as one step of undo. */
+export const addLines = (plan: Plan, specs: readonly LineSpec[]): Edit | null =>
+  editBy(plan, { code: specs.length > 1 ? 'add-lines' : 'add-line', subject: specs[0].name }, id(), (draft) => {
+    for (const spec of specs) putLine(draft, spec, idMaker(draft));
+  });
 
 export const sayLine = (plan: Plan, line: Line, spec: LineSpec): Edit | null => {
   const make = idMaker(plan);

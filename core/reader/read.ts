@@ -1,0 +1,68 @@
+import type { LineSpec } from '../plan/spec';
+import { type Reading, readLine } from './read-line';
+import type { Known } from './tokens';
+import { type Assumed, readTrade, type TradeReading } from './trade/read';
+
+/** What was typed, however it was said. */
+export interface Typed {
+  /** The strict reading: what the field completes, and faults of what has its own form, as brackets with values. */
+  readonly strict: Reading;
+  /** The reading of the trade's words; null where the strict one understood every word. */
+  readonly trade: TradeReading | null;
+  /** Lines to be made; more than one for what has two sides or stands several times. */
+  readonly specs: readonly LineSpec[];
+  readonly assumed: readonly Assumed[];
+  /** Words that were not understood, with what they may have been. */
+  readonly ignored: readonly {
+    readonly text: string;
+    readonly from: number;
+    readonly to: number;
+    readonly suggestions: readonly string[];
+  }[];
+  /** Words taken for others that are near. */
+  readonly guessed: readonly { readonly text: string; readonly as: string }[];
+}
+
+/**
+ * Reads a line. In the words in which a line is told back it is read strictly, so that nothing changes on its way through the field; what holds any
+ * other word, or leaves out where it goes, is read as engineers type.
+ */
+export function readTyped(text: string, known: Known = {}): Typed {
+  const strict = readLine(text, known);
+  const every = strict.pieces.every(
+    (p) => p.read.role !== 'unknown' && !(p.read.role === 'value' && !strictValue(strict))
+  );
+  // Brackets with values, supplies and branches are said in the strict form alone.
+  const form = strict.pieces.some((p) =>
+    ['brackets', 'supply', 'branch', 'no-branch', 'capacitance', 'couplers'].includes(p.read.role)
+  );
+  if (strict.spec && every)
+    return { strict, trade: null, specs: [strict.spec], assumed: strict.assumed, ignored: [], guessed: [] };
+  const trade = form ? null : readTrade(text);
+  if (!trade || trade.specs.length === 0)
+    return {
+      strict,
+      trade: null,
+      specs: strict.spec ? [strict.spec] : [],
+      assumed: strict.assumed,
+      ignored: [],
+      guessed: []
+    };
+  return {
+    strict,
+    trade,
+    specs: trade.specs,
+    assumed: trade.assumed,
+    ignored: trade.ignored.map((p) => ({
+      text: p.text,
+      from: p.from,
+      to: p.to,
+      suggestions: p.read.is === 'unknown' ? p.read.suggestions : []
+    })),
+    guessed: trade.guessed.map((p) => ({ text: p.text, as: p.as! }))
+  };
+}
+
+/** "active box, 15 M": a megohm beside no input is a length to whoever typed it. */
+const strictValue = ({ pieces }: Reading): boolean =>
+  !pieces.some((p) => p.read.role === 'value' && /^\d+(?:\.\d+)?\s+M$/.test(p.text));

@@ -1,0 +1,253 @@
+import { parseQuantity } from '../../units/parse';
+import type { Sense } from './lexicon';
+import { phraseAt, suggestionsFor } from './words';
+
+/** What a stretch of typed text was read as. */
+export type Read =
+  | Sense
+  | { is: 'length'; metres: number }
+  | { is: 'ohm'; ohm: number }
+  | { is: 'level'; text: string }
+  | { is: 'db'; db: number }
+  | { is: 'phantom'; on: boolean }
+  | { is: 'cut'; hz: number }
+  | { is: 'pad'; db: number; inline: boolean }
+  | { is: 'lift'; lifted: boolean }
+  | { is: 'polarity' }
+  | { is: 'times'; count: number }
+  | { is: 'ratio' }
+  | { is: 'channels'; list: readonly number[] }
+  | { is: 'number'; value: number }
+  | { is: 'unknown'; suggestions: readonly string[] };
+
+export interface Piece {
+  readonly from: number;
+  readonly to: number;
+  readonly text: string;
+  /** Number of the part, between commas, arrows, brackets, that it stands in. */
+  readonly part: number;
+  /** It stands before the colon: a name, and what else there is said counts less. */
+  readonly named: boolean;
+  readonly read: Read;
+  /** What it was taken for, where it is not in the lexicon as it is typed. */
+  readonly as?: string;
+}
+
+const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
+const at = (pattern: string): RegExp => new RegExp(pattern, 'iy');
+
+const LENGTH = at(
+  String.raw`(${NUMBER})\s*(metres?|meters?|mtrs?|mètres?|m|cm|feet|foot|ft|['′])(?![\p{L}\d"])`.replace(
+    String.raw`\p{L}`,
+    'a-zµωäöü'
+  )
+);
+const OHM = at(
+  String.raw`(${NUMBER})\s*(meg(?:a?ohms?)?|m\s?ohms?|mω|kohms?|kω|k|ohms?|ω)(?:\s*(?:ohms?|ω))?(?![a-z\d])`
+);
+const BARE_M = at(String.raw`(\d{1,2})(?:m|meg)\b`);
+const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
+const PHANTOM = at(
+  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|phantom(?:\s+power)?)(?:\s+(?:for the \w+))?\b(?:\s*(on|off|no))?(?![a-z])`
+);
+const CUT = at(
+  String.raw`(?:hpf|hp\b|lo-?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi-?pass|lcf|lc\b|bass cut|rumble filter)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
+);
+const INLINE = at(
+  String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?)?in-?\s?line\s+(?:pad|attenuator)\s*[-−]?\s*(\d{2})?\s*(?:db\b)?`
+);
+const PAD = at(
+  String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?pad\b|pad(?:ded)?(?![a-z])(?:\s*(?:on|in|at|=|:))?\s*[-−]?\s*(\d{2})?(?!\d)\s*(?:db\b)?)`
+);
+const LIFT = at(
+  String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(on|off|in|engaged))?|(?:gnd|ground)\s+(?:off|open)\b`
+);
+const POLARITY = at(
+  String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|ø`
+);
+const SIDES = at(String.raw`l\s*[\/+&-]\s*r\b|l\s+r\b(?!\s*only)|left\s*(?:\/|\+|and|&)\s*right\b`);
+const TIMES = at(String.raw`(\d{1,2})\s?[x×](?![a-z\d])|[x×]\s?(\d{1,2})(?![\d.,]|\s*m\b)`);
+const RATIO = at(String.raw`\d{1,2}:\d{1,2}(?!\d)`);
+const UP = at(String.raw`-?10\s*(?:dbv)?\s*(?:to|->|>|\/)\s*\+?4\s*(?:dbu)?(?:\s+(?:converter|box|interface|amp))?`);
+const DOWN = at(String.raw`\+?4\s*(?:dbu)?\s*(?:to|->|>|\/)\s*-10\s*(?:dbv)?(?:\s+(?:converter|box|interface|amp))?`);
+const DB = at(String.raw`[+\-−]?\s?(\d{1,2})\s*db\b`);
+const FIVE = at(String.raw`(?:[456]|four|five|six)[\s-]?str(?:ing)?s?\b`);
+const JACK = at(String.raw`1\/4(?:["”]|\s*inch)?|6[.,]35?\s*(?:mm)?(?![\d]|\s*m\b)`);
+const MINI = at(String.raw`3[.,]5\s*(?:mm)?(?!\d|\s*(?:m|ft|feet|metres?|meters?)\b)`);
+const ITEM = String.raw`[a-d]?\d{1,3}`;
+const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|mohm|ohms?|db[uv]?|hz|v|x|mm|string)\b|['"])`;
+const CHANNELS = at(
+  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:\s*(?:[\/+&,–-]|\band\b|\bto\b)\s*${ITEM}${NOT_UNIT})*)((?:\s+\d{1,3}${NOT_UNIT})*)`
+);
+const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
+const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
+const HASH = at(String.raw`#\s*(\d{1,3})(?:\s*[\/+-]\s*(\d{1,3}))?`);
+const LEADING = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|\t|$)/i;
+const ROW = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)(?:\s*[:.)]\s|\s+(?![x×]|m\b|ft\b))/i;
+const BREAK = /(?:->|=>|<-|<=|[,;|>→(){}[\]:•·=]|[+&](?=\s)|\/|\s[-–—]\s|[-–—](?=\s)|!|\.(?=\s|$)|\t)/y;
+
+/** Channels said as "13/14", "7+8", "17-19", "A9/A10", "25 26 27": each of them. */
+export function channelsOf(text: string): number[] {
+  const out: number[] = [];
+  for (const part of text.split(/\s*(?:[/+&,]|\band\b)\s*|(?<=\d)\s+(?=\d)/)) {
+    const range = /^[a-d]?(\d{1,3})\s*(?:-|–|to)\s*[a-d]?(\d{1,3})$/i.exec(part.trim());
+    const [a, b] = range ? [Number(range[1]), Number(range[2])] : [Number(/\d+/.exec(part)?.[0]), NaN];
+    if (range && b > a && b - a < 64) for (let n = a; n <= b; n++) out.push(n);
+    else if (a > 0) out.push(a);
+  }
+  return out;
+}
+
+/** Cuts what somebody typed into pieces, each with what it was read as. @param row it is a row of a list, which begins by its channel */
+export function cut(text: string, row = false): Piece[] {
+  const lower = text
+    .toLowerCase()
+    .replace(/[’‘]/g, "'")
+    .replace(/−/g, '-')
+    .replace(/\u00a0/g, ' ');
+  const pieces: Piece[] = [];
+  let part = 0;
+  let i = 0;
+  const colon = /^[^:|]{1,60}?:(?=\s)/.exec(lower)?.[0].length ?? 0;
+  const loud = text === text.toUpperCase();
+  const push = (length: number, read: Read, as?: string): void => {
+    const named = i < colon && read.is !== 'channels';
+    pieces.push({ from: i, to: i + length, text: text.slice(i, i + length), part, named, read, ...(as ? { as } : {}) });
+    i += length;
+  };
+  const match = (pattern: RegExp): RegExpExecArray | null => {
+    pattern.lastIndex = i;
+    return pattern.exec(lower);
+  };
+  const leading = (row ? ROW : LEADING).exec(lower);
+  if (leading) {
+    i = leading[0].indexOf(leading[1]);
+    push(leading[1].length, { is: 'channels', list: channelsOf(leading[1]) });
+    part++;
+  }
+  const begins = (): boolean => i === 0 || !/[\p{L}\p{N}]/u.test(lower[i - 1]);
+  while (i < lower.length) {
+    if (/\s/.test(lower[i]) && lower[i] !== '\t') {
+      BREAK.lastIndex = i;
+      const dash = BREAK.exec(lower);
+      i += dash ? dash[0].length : 1;
+      if (dash) part++;
+      continue;
+    }
+    const read = begins() ? figure(match, lower, text, i, pieces) : null;
+    if (read) {
+      push(read.length, read.read);
+      continue;
+    }
+    BREAK.lastIndex = i;
+    const broken = BREAK.exec(lower);
+    const phrase = phraseAt(lower, i, guessed(text, i, loud, pieces));
+    if (broken && !(phrase && phrase.length > broken[0].length)) {
+      i += broken[0].length;
+      part++;
+      continue;
+    }
+    if (phrase) {
+      const { sense } = phrase;
+      push(phrase.length, sense, phrase.as);
+      if (
+        sense.is === 'input' ||
+        sense.is === 'channel' ||
+        (sense.is === 'amp' && /speakers?$/.test(lower.slice(0, i)) === false)
+      ) {
+        const list = match(CHANNELS);
+        if (list && inOrder(list)) {
+          const said = lower.slice(i, i + length(list));
+          i += said.length - said.trimStart().length;
+          push(said.trimStart().length, {
+            is: 'channels',
+            list: channelsOf(said.replace(/^\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)\s*/, ''))
+          });
+        }
+      }
+      continue;
+    }
+    const word = /^[^\s,;|>→(){}[\]:/]+/.exec(lower.slice(i))?.[0] ?? lower[i];
+    const value = /^\d+$/.test(word) ? Number(word) : null;
+    push(word.length, value === null ? { is: 'unknown', suggestions: suggestionsFor(word) } : { is: 'number', value });
+  }
+  return pieces;
+}
+
+/** "25 26 27" are channels where each follows the one before; "SB 9 12 m" are not. */
+const inOrder = (list: RegExpExecArray): boolean => list[1] !== undefined;
+function length(list: RegExpExecArray): number {
+  const [whole, , , loose] = list;
+  if (!loose) return whole.length;
+  const all = channelsOf(whole);
+  const run = all.every((n, k) => k === 0 || n === all[k - 1] + 1);
+  return run ? whole.length : whole.length - loose.length;
+}
+
+/** Names are no slips of the finger: neither before a colon nor a capital in the middle of small letters. */
+const guessed = (text: string, i: number, loud: boolean, pieces: readonly Piece[]): boolean =>
+  loud || i === 0 || text[i] === text[i].toLowerCase() || pieces.length === 0;
+
+/** Figures and what is said by a sign of its own. */
+function figure(
+  match: (pattern: RegExp) => RegExpExecArray | null,
+  lower: string,
+  text: string,
+  i: number,
+  pieces: readonly Piece[]
+): { length: number; read: Read } | null {
+  const of = (found: RegExpExecArray | null, read: (m: RegExpExecArray) => Read | null) => {
+    const made = found && read(found);
+    return made && found ? { length: found[0].length, read: made } : null;
+  };
+  const last = pieces[pieces.length - 1]?.read;
+  // "10M" beside a DI or an input is ten megohms; with a space before it, or in a text all of capitals, it is metres unless "input" follows.
+  const capital = /^\d{1,2}M/.test(text.slice(i)) || /^\d{1,2}\s?meg/.test(lower.slice(i));
+  const behind = /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|active di|di\b|instrument|hi)/.test(lower.slice(i));
+  const nearZin =
+    capital &&
+    (behind ||
+      (text !== text.toUpperCase() &&
+        (last?.is === 'di' || last?.is === 'input' || (last?.is === 'quality' && last.quality === 'active'))));
+  return (
+    of(match(UP), () => ({ is: 'box', model: 'converter-up' })) ??
+    of(match(DOWN), () => ({ is: 'box', model: 'converter-down' })) ??
+    of(match(PHANTOM), (m) => ({ is: 'phantom', on: m[1] === undefined && m[2] !== 'off' && m[2] !== 'no' })) ??
+    of(nearZin ? match(BARE_M) : null, (m) =>
+      [1, 2, 3, 5, 10, 20].includes(Number(m[1])) ? { is: 'ohm', ohm: Number(m[1]) * 1e6 } : null
+    ) ??
+    of(match(LEVEL), (m) => ({ is: 'level', text: m[0] })) ??
+    of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
+    of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
+    of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? 80) })) ??
+    of(match(LIFT), (m) => ({ is: 'lift', lifted: m[1] !== 'off' })) ??
+    of(match(POLARITY), () => ({ is: 'polarity' })) ??
+    of(match(SIDES), () => ({ is: 'sides' })) ??
+    of(match(FIVE), (m) =>
+      /^(?:5|five)/.test(m[0])
+        ? { is: 'instrument', instrument: 'five-string-bass', model: 'active-bass' }
+        : { is: 'filler' }
+    ) ??
+    of(match(JACK), () => ({ is: 'cable', kind: 'instrument' })) ??
+    of(
+      /^3[.,]5\s*(?:mm)?\s+(?:to|headphone|out|in\b|jack|stereo|ts|trs)/.test(lower.slice(i)) ? null : match(MINI),
+      () => ({ is: 'cable', kind: 'mini' })
+    ) ??
+    of(match(LENGTH), (m) => {
+      const parsed = parseQuantity('length', m[0].replace(/mtrs?|mètres?/, 'm').replace('′', "'"));
+      return parsed.ok && parsed.value > 0 ? { is: 'length', metres: parsed.value } : null;
+    }) ??
+    of(match(OHM), (m) => {
+      const n = Number(m[1].replace(',', '.'));
+      return { is: 'ohm', ohm: n * (/^m/.test(m[2]) ? 1e6 : /^k/.test(m[2]) ? 1e3 : 1) };
+    }) ??
+    of(match(TIMES), (m) => ({ is: 'times', count: Number(m[1] ?? m[2]) })) ??
+    of(match(RATIO), () => ({ is: 'ratio' })) ??
+    of(match(DB), (m) => ({ is: 'db', db: Number(m[1]) })) ??
+    of(match(NEXT), (m) =>
+      Number(m[2]) === Number(m[1]) + 1 ? { is: 'channels', list: [Number(m[1]), Number(m[2])] } : null
+    ) ??
+    of(match(HASH), (m) => ({ is: 'channels', list: channelsOf(m[0].slice(1)) })) ??
+    of(match(LETTERED), (m) => ({ is: 'channels', list: channelsOf(m[0]) }))
+  );
+}

@@ -1,0 +1,576 @@
+import type { CableKindId } from '../../gear/cables';
+import type { ModelId } from '../../gear/catalogue';
+import type { InstrumentId } from '../../gear/instruments';
+import type { MicPlace } from '../../gear/mic-places';
+
+/** What a word or a few of the trade stand for. A new word is a new one in a row, a new thing a new row. */
+export type Sense =
+  /** What is played. `model`: what it gives when nothing more is said; `mic`: where a microphone stands before it. */
+  | { is: 'instrument'; instrument: InstrumentId; model: ModelId; mic?: MicPlace }
+  /** What the signal comes from. The heaviest of several is meant; the others tell where it is or whose. */
+  | { is: 'source'; model: ModelId; weight: number; instrument?: InstrumentId }
+  /** A magnetic pickup: which one follows from the instrument. */
+  | { is: 'magnetic' }
+  | { is: 'quality'; quality: 'active' | 'passive' | 'balanced' }
+  /** A DI; without a model its kind was not said. */
+  | { is: 'di'; model?: ModelId; dual?: true }
+  | { is: 'preamp' }
+  | { is: 'box'; model: ModelId }
+  /** Where it goes. */
+  | { is: 'input'; model: ModelId }
+  /** An amplifier or its cabinet: where it goes, or what a microphone stands before. */
+  | { is: 'amp'; model: 'amp-in' | 'cabinet' }
+  | { is: 'cable'; kind: CableKindId }
+  | { is: 'sides' }
+  | { is: 'mono' }
+  | { is: 'click' }
+  | { is: 'channel' }
+  | { is: 'count'; count: number }
+  | { is: 'mode'; mode: 'active' | 'passive' }
+  /** Stands and the like: kept as a note. */
+  | { is: 'note' }
+  | { is: 'filler' };
+
+const instrument = (id: InstrumentId, model: ModelId, words: string, mic?: MicPlace): [Sense, string] => [
+  { is: 'instrument', instrument: id, model, ...(mic ? { mic } : {}) },
+  words
+];
+const source = (model: ModelId, weight: number, words: string, of?: InstrumentId): [Sense, string] => [
+  { is: 'source', model, weight, ...(of ? { instrument: of } : {}) },
+  words
+];
+const di = (model: ModelId | undefined, words: string, dual?: true): [Sense, string] => [
+  { is: 'di', ...(model ? { model } : {}), ...(dual ? { dual } : {}) },
+  words
+];
+const box = (model: ModelId, words: string): [Sense, string] => [{ is: 'box', model }, words];
+const input = (model: ModelId, words: string): [Sense, string] => [{ is: 'input', model }, words];
+const cable = (kind: CableKindId, words: string): [Sense, string] => [{ is: 'cable', kind }, words];
+
+/** Rows: what is meant, and how it is said, parted by `|`. Lower case; a plural and a hyphen for a space need not be written out. */
+export const LEXICON: readonly (readonly [Sense, string])[] = [
+  // Strings
+  instrument(
+    'bass-guitar',
+    'passive-bass',
+    'bass|bass guitar|bass gtr|bgtr|bgt|b gtr|e bass|electric bass|ebass|basgitaar|basse|bajo|bassgitarre|fretless|fretless bass'
+  ),
+  instrument(
+    'five-string-bass',
+    'active-bass',
+    'five string bass|5 string bass|5 str bass|five string|5 string|5 str|6 string bass'
+  ),
+  instrument(
+    'upright-bass',
+    'piezo',
+    'upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass',
+    'strings'
+  ),
+  instrument(
+    'guitar',
+    'single-coil',
+    'guitar|gtr|gt|git|gitarre|gitaar|guitare|chitarra|e git|e gitarre|e guitar|electric guitar|elec gtr|elec guitar|electric gtr|egtr|e gtr|el gtr|lead guitar|lead gtr|rhythm guitar|rhythm gtr|rhy gtr|steel guitar|lap steel|pedal steel|baritone guitar',
+    'cabinet'
+  ),
+  instrument(
+    'acoustic-guitar',
+    'acoustic-preamp',
+    'acoustic guitar|acoustic gtr|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string',
+    'acoustic'
+  ),
+  instrument('bouzouki', 'acoustic-preamp', 'bouzouki|zouk|bouzuki|saz|baglama|sitar', 'acoustic'),
+  instrument('mandolin', 'piezo', 'mandolin|mando|mandola|mandoline', 'acoustic'),
+  instrument('banjo', 'dynamic-mic', 'banjo|tenor banjo|bjo', 'acoustic'),
+  instrument(
+    'violin',
+    'piezo',
+    'violin|fiddle|fid|geige|violine|viool|violon|vln|electric violin|strings|string section',
+    'strings'
+  ),
+  instrument('viola', 'piezo', 'viola|vla|bratsche|altviool', 'strings'),
+  instrument('cello', 'piezo', 'cello|vc|violoncello|celli|vlc|gamba', 'strings'),
+  instrument('harp', 'piezo', 'harp|celtic harp|lever harp|concert harp|harfe|kora|lyre', 'strings'),
+  instrument(
+    'dulcimer',
+    'piezo',
+    'dulcimer|hammered dulcimer|hackbrett|santur|cimbalom|zither|kantele|hurdy gurdy|nyckelharpa',
+    'acoustic'
+  ),
+  instrument('percussion', 'piezo', 'stomp board|stomp box|stompbox|stomp|porch board|foot stomp'),
+  // Keys
+  instrument(
+    'keys',
+    'line-unbalanced',
+    'keys|keyboard|kbd|kb|keyb|kys|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet'
+  ),
+  instrument(
+    'organ',
+    'line-unbalanced',
+    'organ|orgel|digital organ|clonewheel organ|clonewheel|church organ|electronic organ|drawbar organ|pipe organ|portable organ',
+    'room'
+  ),
+  instrument(
+    'organ',
+    'dynamic-mic',
+    'organ rotary|rotary|rotary speaker|rotary cab|rotary cabinet|organ rotary cab|organ cab|organ speaker|harmonium|accordion|accordeon|squeezebox|concertina|melodeon|bandoneon',
+    'cabinet'
+  ),
+  instrument(
+    'keys',
+    'condenser-mic',
+    'grand piano|upright piano|acoustic piano|concert grand|baby grand|celesta|harpsichord',
+    'room'
+  ),
+  instrument('theremin', 'line-unbalanced', 'theremin|ondes'),
+  instrument(
+    'drums',
+    'line-unbalanced',
+    'e drums|edrums|e drum|electronic drums|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
+  ),
+  // Drums and percussion
+  instrument(
+    'drums',
+    'dynamic-mic',
+    'kick|kik|kick in|kick out|kick drum|bass drum|bd|bass drum in|bass drum out|bdin|bdout|gran cassa|grosse caisse|grosse trommel|sub kick',
+    'kick'
+  ),
+  instrument(
+    'drums',
+    'dynamic-mic',
+    'snare|sn|snr|snare top|snare bottom|snare btm|snare bot|sn top|sn bot|sn btm|sd|snare drum|snare up|snare dn|snare under|caisse claire|side drum|rim',
+    'snare'
+  ),
+  instrument(
+    'drums',
+    'dynamic-mic',
+    'tom|toms|rack tom|floor tom|tom hi|tom lo|tom mid|hi tom|lo tom|mid tom|flt|ft|rt|rack|roto tom|timpani|timps',
+    'toms'
+  ),
+  instrument(
+    'drums',
+    'condenser-mic',
+    'oh|ohs|overhead|overheads|over head|hi hat|hihat|hat|hats|hh|ride|cymbals|cymbal|crash|drum room|drum rooms|room mic|rooms|drum overheads|perc oh|overhead drums|hat mic|underheads',
+    'overhead'
+  ),
+  instrument('drums', 'dynamic-mic', 'drums|drum|drum kit|kit|schlagzeug|batterie|slagwerk|dr', 'snare'),
+  instrument(
+    'percussion',
+    'dynamic-mic',
+    'percussion|perc|conga|congas|bongo|bongos|cajon|cahon|djembe|darbuka|timbales|tabla|tabla hi|tabla lo|udu|surdo|bodhran|tambourine|shaker|shakers|toys|cowbell|woodblock|frame drum|bata|guiro|triangle|wind chimes|chimes|marimba|vibes|vibraphone|xylophone|glock|glockenspiel|tubular bells|steel pan|steel pans|steel drum|handpan|hang drum|bells|taiko|dhol',
+    'toms'
+  ),
+  // Winds
+  instrument(
+    'saxophone',
+    'dynamic-mic',
+    'sax|saxophone|alto sax|tenor sax|soprano sax|bari sax|baritone sax|alto|saxes|saxofoon|saxophon',
+    'sax'
+  ),
+  instrument(
+    'brass',
+    'dynamic-mic',
+    'trumpet|tpt|trpt|trombone|tbn|trb|brass|horn|horns|french horn|flugelhorn|flugel|tuba|sousaphone|cornet|euphonium|trompete|posaune|trompet|bone|bones|brass section|horn section',
+    'brass'
+  ),
+  instrument(
+    'flute',
+    'dynamic-mic',
+    'flute|fl|piccolo|whistle|tin whistle|low whistle|recorder flute|clarinet|clar|cl|oboe|ob|bassoon|fagott|english horn|cor anglais|winds|woodwind|woodwinds|pan flute|panpipes|duduk|bagpipes|pipes|uilleann pipes|querflote|floete|didgeridoo|didge',
+    'strings'
+  ),
+  instrument('harmonica', 'dynamic-mic', 'harmonica|blues harp|mouth organ|harmo|mouth harp', 'vocal'),
+  // Voices
+  instrument(
+    'vocals',
+    'dynamic-mic',
+    'vocal|vocals|vox|voc|vx|lead vox|lead vocal|lead voc|ld vox|main vox|main vocal|ldvox|lv|bv|bvs|bvox|bgv|bgvs|backing vocal|backing vocals|backing vox|backing voc|back vox|bkg vox|b vox|b v|harmony vox|choir mic|singer|singers|gesang|zang|chant|voix|guest vox|rap vox|mc vox|female vox|male vox|guide vocal|leader vox|worship leader|vocal mic|duet|lead singer|rapper|beatbox|vox mic',
+    'vocal'
+  ),
+  instrument(
+    'vocals',
+    'condenser-mic',
+    'choir|choir pair|chorus|kids choir|ensemble vocals|choir rehearsal|gospel choir',
+    'choir'
+  ),
+  instrument(
+    'speech',
+    'dynamic-mic',
+    'speech|talkback|talk back|tb|tb mic|commentator|commentary|presenter|host|hosts|compere|announcer|announce|announcement|voice over|voiceover|vo|narrator|narration|reader|readings|lectern|lectern a|lectern b|podium|pulpit|sermon|pastor|preacher|priest|minister|rabbi|imam|vicar|celebrant|speaker mic|speaker at lectern|interview|interviewer|interviewee|guest|podcast|podcast guest|podcast host|panel|panellist|panelist|panels|moderator|chair|chairman|chairperson|delegate|delegates|conference|keynote|q&a|q and a|qa|audience q|mc mic|emcee|auctioneer|lav mic|actor|actors|cast|narr|director|stage manager|sm talkback|show caller|caller|interpreter|translator|newsreader|news desk|anchor|god mic|vog|quizmaster|toast|bride|groom|officiant|judge|witness|lecturer|teacher|professor|sprecher|moderation|spreker|presentator|radio play',
+    'speech'
+  ),
+  instrument(
+    'speech',
+    'condenser-mic',
+    'audience|ambience|ambient|amb|crowd|audience mic|float|floats|foot mic|stage float|room|atmo|ambi|apron',
+    'room'
+  ),
+  // Programme
+  instrument(
+    'programme',
+    'interface-out',
+    'tracks|trks|trx|trk|track|backing track|backing tracks|click|clk|click track|metronome|stems|playback|pb|play back|cue|sfx|fx|fx playback|effects|sound effects|spot fx|vt|vts|vt playback|video|video sound|video playback|video audio|stream|stream return|return|programme|program|pgm|prog|show relay|relay|music|walk in music|walk in|walk out music|break music|foyer music|interval music|house music|bgm|background music|theatre fx|sting|stings|intro|outro|jingle|jingles|soundscape|sequencer|seq|computer|comp|daw|mix|check mix|ref track|reference track|reference|dj'
+  ),
+  // Pickups and what is built in
+  source(
+    'piezo',
+    50,
+    'piezo|bridge piezo|undersaddle|under saddle|ust|piezo pickup|bridge pickup|piezo bridge pickup|bridge piezo pickup|piezo bridge|saddle pickup|tonabnehmer piezo|pizo'
+  ),
+  source(
+    'contact-disc',
+    55,
+    'contact disc|contact pickup|contact mic|disc pickup|stick on disc|stick on pickup|stick on|stick on disc pickup|stick on contact pickup|disc|soundboard transducer|body transducer|transducer|clip on pickup|surface pickup|contact'
+  ),
+  source('single-coil', 50, 'single coil|single coils|single coil pickup|singlecoil|sc pickup'),
+  source('humbucker', 50, 'humbucker|humbuckers|humbucking|hb pickup|humbucker pickup'),
+  source(
+    'soundhole-magnetic',
+    58,
+    'soundhole magnetic|soundhole pickup|soundhole mag pickup|soundhole magnetic pickup|soundhole|sound hole pickup|soundhole mag'
+  ),
+  source(
+    'active-guitar',
+    58,
+    'active guitar|active pickup|active pickups|active humbucker|active humbuckers|active gtr|active electronics|active pup|active pups'
+  ),
+  source('active-bass', 55, 'active bass|active bass guitar|active bass gtr', 'bass-guitar'),
+  source('passive-bass', 55, 'passive bass|passive bass guitar|passive bass gtr', 'bass-guitar'),
+  source(
+    'acoustic-preamp',
+    60,
+    'onboard preamp|on board preamp|built in preamp|builtin preamp|internal preamp|preamp inside|with preamp|w preamp|preamp on board|preamp onboard|own preamp|onboard eq|electro acoustic|electro acoustic guitar|electroacoustic|active acoustic|pickup with preamp|preamp built in|preamp pickup|pickup w onboard preamp|onboard electronics|factory preamp|integrated preamp|inbuilt preamp|active piezo'
+  ),
+  [{ is: 'magnetic' }, 'magnetic|magnetic pickup|mag pickup|mag|magnetic pu'],
+  // Microphones
+  source(
+    'dynamic-mic',
+    50,
+    'dynamic|dyn|dynamic mic|dynamic microphone|dyn mic|dynamics|moving coil|dynamisch|dynamisches mikro|dynamique|handheld dynamic|dynamic handheld|switched dynamic|dyn switched'
+  ),
+  source(
+    'condenser-mic',
+    52,
+    'condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|choir condenser'
+  ),
+  source('ribbon', 55, 'ribbon|ribbon mic|ribbon microphone|ribbons|bandchen|bändchen|ruban|passive ribbon'),
+  source(
+    'lavalier',
+    45,
+    'lav|lavalier|lavaliere|lapel|lapel mic|wired lav|wired lavalier|wired lapel|headset mic|wired headset|tie clip|tie mic|tie clip mic|headworn|head worn|headworn mic|electret|lav mic|lavs|headset|ansteckmikrofon'
+  ),
+  source(
+    'wireless-receiver',
+    70,
+    'wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|hf mic|rf|receiver of wireless mic|wireless system|wireless rack|guitar wireless|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
+  ),
+  source(
+    'hi-z-mic',
+    62,
+    'bullet mic|bullet|hi z mic|hi z bullet mic|high impedance mic|high impedance bullet mic|high z mic|crystal mic|harp mic|harmonica mic|old high impedance mic|hiz mic'
+  ),
+  // Outputs
+  source('line-hot', 45, 'modular|modular rack|modular synth|eurorack|euro rack|modular system|modular case'),
+  source(
+    'electric-piano',
+    60,
+    'electric piano|electric piano passive output|tine piano|tine electric piano|reed piano|reed electric piano|old electric piano|suitcase piano|vintage electric piano|passive electric piano|tine e piano|passive e piano'
+  ),
+  source(
+    'modeller',
+    60,
+    'modeller|modeler|amp modeller|amp modeler|guitar modeller|guitar modeler|gtr modeller|gtr modeler|bass modeller|bass modeler|profiler|profiling amp|amp sim|ampsim|amp simulator|multi fx|multi effects|multi fx pedal|multieffects|floorboard|floor modeller|digital amp|amp profiler|modelling amp|modeling amp|modelling pedal',
+    'guitar'
+  ),
+  source(
+    'interface-out',
+    60,
+    'interface|audio interface|interface out|interface output|interface line out|interface outs|interface balanced out|interface balanced outs|soundcard|sound card|usb interface|usb audio interface|usb box|interface mono out|interface headphone'
+  ),
+  source(
+    'headphone',
+    62,
+    'headphone out|headphone output|headphone jack|headphone socket|hp out|phones out|earphone out|earphone jack|kopfhorerausgang|kopfhörerausgang|headphone|headphones|aux out of phone'
+  ),
+  source(
+    'headphone',
+    30,
+    'laptop|lap|laptops|notebook|tablet|phone|smartphone|mobile|mobile phone|cell phone|mp3 player|mp3|pc|music phone|laptop sound|laptop audio|minijack out|slides|slides laptop|presentation laptop|slide show|computer audio|handy|ordinateur portable|portable|music player'
+  ),
+  source('headphone', 32, 'tv|television|tv set|monitor headphone out|projector audio'),
+  source(
+    'consumer-player',
+    42,
+    'cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
+  ),
+  source(
+    'turntable',
+    60,
+    'turntable|turntables|record player|vinyl|deck vinyl|platenspeler|plattenspieler|platine|record deck|home deck|dj turntable'
+  ),
+  source(
+    'hdmi-extractor',
+    72,
+    'hdmi extractor|hdmi audio extractor|hdmi de embedder|hdmi deembedder|de embedder|deembedder|hdmi breakout|hdmi audio|hdmi splitter audio|video de embedder|sdi de embedder|hdmi'
+  ),
+  source(
+    'line-balanced',
+    55,
+    'desk out|desk output|desk outs|desk pgm out|desk aux out|desk matrix out|aux out|aux send|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|line out|compressor out|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
+  ),
+  source('line-balanced', 14, 'desk|console|mixing desk|foh desk'),
+  source(
+    'bass-amp-out',
+    72,
+    'bass amp di out|bass amp di|bass head di|bass head di out|bass amp line out|bass amp xlr|bass amp xlr out|bass di out|amp di out|bass amp out|bass preamp di|di out of bass amp|bass head xlr|bass head line out|bass combo di|bass combo di out',
+    'bass-guitar'
+  ),
+  source(
+    'valve-amp',
+    74,
+    'valve head speaker out|valve amp speaker out|tube amp speaker out|tube head speaker out|guitar head speaker out|gtr head speaker out|valve bass head speaker out|speaker out of valve head|amp speaker out|head speaker out|valve amp|valve head|tube head|tube amp|extension speaker out|valve combo|bass head speaker out|guitar amp speaker out|gtr amp speaker out|gtr valve head speaker out|valve bass gtr head speaker out'
+  ),
+  source(
+    'power-amp',
+    68,
+    'power amp|power amp out|power amp output|poweramp out|amp rack out|power amplifier out|power amplifier|poweramp|endstufe|pa amp out|powered mixer speaker out|power amp outs'
+  ),
+  // DIs
+  di(
+    undefined,
+    'di|d.i|di box|direct box|direct injection|di unit|d i|di boxes|mono di|di pedal|dibox|direct injection box|boite de direct|di mono|direct inject'
+  ),
+  di(
+    undefined,
+    'dual di|two channel di|2 channel di|2ch di|2 ch di|stereo di|twin di|double di|stereo di box|dual di box|two way di|di dual|di stereo',
+    true
+  ),
+  di('active-di', 'active di|active di box|active direct box|di active|aktive di|active box'),
+  di('passive-di', 'passive di|passive di box|passive direct box|transformer di|di passive|passive box'),
+  di(
+    'active-di-10m',
+    '10 meg di|10 meg active di|10 megohm di|10 mohm di|high impedance di|10 meg di box|piezo di|di 10 meg'
+  ),
+  di(
+    'preamp-di',
+    'preamp di|preamp di pedal|preamp di box|di preamp|preamp with di|preamp w di|preamp pedal|preamp pedal with di|preamp pedal w di|acoustic preamp di|acoustic preamp pedal|acoustic di preamp|di preamp pedal|tone preamp|preamp box|pedal preamp|acoustic pedal|eq preamp pedal|preamp di unit|acoustic preamp|acoustic preamp with di|bass preamp pedal|bass preamp di pedal|preamp floor pedal'
+  ),
+  di(
+    'media-di',
+    'media di|mono media di|media di mono|mono sum media di|mono summing media di|summing di|laptop di|pc di|av di|minijack di|multimedia di|media box|mono sum di|stereo to mono media di|stereo to mono media box|playback di'
+  ),
+  di(
+    'media-di-stereo',
+    'stereo media di|media di stereo|stereo laptop di|stereo pc di|dual media di|two channel media di|stereo av di|stereo minijack di|stereo media box|stereo playback di|stereo multimedia di'
+  ),
+  di(
+    'speaker-di',
+    'speaker di|speaker level di|speaker box di|speaker emulating di|amp di box|load di|cab sim di|speaker box|speaker level box|speaker tap di'
+  ),
+  di('passive-di-economy', 'cheap di|cheap passive di|economy di|economy passive di|budget di|economy passive box'),
+  [{ is: 'preamp' }, 'preamp|pre amp|vorverstarker|vorverstärker'],
+  // Boxes
+  box(
+    'buffer',
+    'buffer|buffer pedal|line buffer|buffered bypass pedal|booster pedal|clean boost|pedalboard buffer|buffer box'
+  ),
+  box(
+    'mic-booster',
+    'inline booster|in line booster|mic booster|inline mic booster|inline preamp|in line preamp|booster|mic activator|ribbon booster|inline mic preamp|microphone booster'
+  ),
+  box(
+    'phono-preamp',
+    'phono preamp|phono pre|phono stage|phono preamplifier|riaa preamp|riaa|phono amp|entzerrer|riaa pre'
+  ),
+  box(
+    'load-box',
+    'load box|loadbox|reactive load|load box line out|attenuator line out|dummy load|reactive load box|power soak'
+  ),
+  box(
+    'patch-bay',
+    'patch bay|patchbay|jackfield|jack field|patch panel|tie line|tie lines|tieline|wall box|wallbox|steckfeld|patch field|normalled patchbay'
+  ),
+  box(
+    'isolator',
+    'isolator|line isolator|line iso|iso|isolation transformer|isolating transformer|line transformer|iso transformer|1 1 iso|1 1 isolator|1 1 transformer|iso box|ground loop isolator|hum eliminator|hum isolator|transformer isolator|line iso transformer|trennubertrager|übertrager|transformer box|isos'
+  ),
+  box(
+    'splitter',
+    'splitter|mic splitter|transformer split|transformer splitter|1 2 transformer splitter|1 2 splitter|split|split box|mic split|splitter box|isolated split|press split|two way split|passive split|transformer isolated split'
+  ),
+  box('reamp-box', 'reamp box|re amp box|reamper|reamp|re amp|reamping box|reamp di'),
+  box('reversed-di', 'reversed di|reversed box|di backwards|passive di backwards|backwards di|reverse di'),
+  box(
+    'inline-pad',
+    'inline pad|in line pad|xlr pad|barrel pad|inline attenuator|attenuator|in line attenuator|pad barrel'
+  ),
+  box(
+    'converter-up',
+    '-10 to +4 converter|-10 to +4|10 to 4 converter|consumer to pro converter|unbalanced to balanced converter|up converter|match box|line level converter|-10 +4 converter|level converter up|rca to xlr converter|consumer to pro|converter to pro'
+  ),
+  box(
+    'converter-down',
+    '+4 to -10 converter|+4 to -10|4 to 10 converter|pro to consumer converter|balanced to unbalanced converter|down converter|level converter down|pro to consumer|+4 -10 converter'
+  ),
+  box(
+    'small-mixer',
+    'small mixer|little mixer|sub mixer|submixer|line mixer|keyboard mixer|keys mixer|mini mixer|stage mixer|mixer|rack mixer|sidecar mixer|4 channel mixer|8 channel mixer'
+  ),
+  box('merge-box', 'merge box|summing box|stereo to mono summing box|summing lead'),
+  box('balun', 'balun|rca balun'),
+  box(
+    'jack-to-xlr',
+    'jack to xlr|jack to xlr lead|jack to xlr leads|jack to xlr cable|trs to xlr|trs to xlr lead|ts to xlr|jack xlr|trs xlr|jack to xlr adapter|trs to xlr leads|jack to xlr adapters|jack-xlr lead|trs xlr lead|klinke auf xlr|klinke xlr|xlr to trs lead from jack'
+  ),
+  box(
+    'rca-to-jack',
+    'rca to jack|rca to jack adapter|rca to jack adapters|rca to jack lead|rca to jack leads|phono to jack|rca to ts|phono plug to jack|rca jack adapter|rca to quarter inch|rca to trs|cinch auf klinke|rca jack lead|rca to 1 4'
+  ),
+  box(
+    'rca-to-xlr',
+    'rca to xlr|rca to xlr lead|rca to xlr leads|rca to xlr cable|rca to xlr adapter|phono to xlr|rca xlr|rca xlr lead|cinch auf xlr|phono plug to xlr|rca to xlr adapters'
+  ),
+  box(
+    'xlr-to-rca-grounded',
+    'xlr to rca|xlr to rca lead|xlr to rca leads|xlr to phono|xlr to phono plug|xlr to phono plug lead|xlr to phono plug leads|xlr to rca adapter|xlr rca|xlr auf cinch|xlr to phono leads'
+  ),
+  box(
+    'xlr-to-jack',
+    'xlr to jack|xlr to jack lead|xlr to jack leads|xlr to trs|xlr to trs lead|xlr to ts lead|xlr to jack cable|xlr to jack adapter|xlr jack lead|xlr auf klinke|xlr to quarter inch'
+  ),
+  box(
+    'jack-to-rca',
+    'jack to rca|jack to rca lead|jack to phono lead|ts to rca|jack to rca leads|jack to rca adapter|jack to phono'
+  ),
+  box('jack-to-mini', 'jack to minijack|jack to minijack adapter|jack to 3.5|jack to 3.5 mm|jack to 3.5 adapter'),
+  box('mini-to-jack', '3.5 to jack adapter|minijack to jack adapter|3.5 to 6.35 adapter|3.5 mm to jack adapter'),
+  // Ends
+  input(
+    'mic-in',
+    'mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
+  ),
+  input(
+    'mic-in',
+    'sb|stage box|stagebox|stgbox|stg box|stbx|sbx|s box|snake|snk|multi|multicore|mc|multicore box|snake box|stage rack|stage box input|stage snake|sub snake|drop snake|subsnake|wall panel|floor box|floorbox|stageboks|snake head|multicore input|multi core|sb a|sb b|satellite stage box|stage input|stage in'
+  ),
+  input(
+    'line-in',
+    'line in|line ins|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|line return|tape return|recorder line in'
+  ),
+  input(
+    'combo-in',
+    'combo in|combo|combo input|combi in|combi|combo jack|combi input|interface combo in|xlr combo in|combo socket|combi socket'
+  ),
+  input(
+    'instrument-in',
+    'hi z|hiz|hi z in|hi z input|hiz in|high z in|high z input|high impedance input|high impedance in|inst in|instrument in|instrument input|inst input|interface hi z|interface hi z in|interface instrument in|instrument input on interface|hi z instrument input|hi z channel|guitar input|hi-z in'
+  ),
+  input(
+    'consumer-in',
+    'rca in|rca ins|rca input|rca inputs|rca in of hi fi amp|rca in of hifi amp|hi fi amp rca in|hi fi amp|hifi amp|hi fi|hifi|domestic amp|rca ins of domestic amp|stereo amp rca in|consumer input|home amp|living room amp|tape in|cinch eingang|phono plug in'
+  ),
+  input(
+    'aux-in',
+    'aux in|aux input|aux ins|aux in of powered speaker|aux in of monitor controller|minijack in|3.5 in|3.5 mm in|aux|minijack input|3.5 input'
+  ),
+  input(
+    'phono-in',
+    'phono in|phono input|phono ins|phono in of mixer|phono in of dj mixer|turntable input|phono channel'
+  ),
+  input(
+    'camera-in',
+    'camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera|camera xlr in'
+  ),
+  input(
+    'recorder-in',
+    'recorder|recorder in|recorder ins|recorder input|multitrack|multitrack recorder|field recorder|recorder line|recording interface in|stereo recorder|recorder inputs|audio recorder'
+  ),
+  input(
+    'power-amp-in',
+    'power amp in|power amp input|power amp inputs|poweramp in|amp rack in|power amp ins|amplifier input|power amplifier input|to power amp|powered amp in|zone amp|pa amp in|100 v amp in'
+  ),
+  input(
+    'insert-return',
+    'insert return|insert|insert rtn|insert ret|insert in|channel insert|desk insert|insert point'
+  ),
+  input(
+    'loop-amp-in',
+    'loop amp|hearing loop amp|induction loop amp|loop amplifier|induction loop|hearing loop amplifier|loop amp in|loop driver|hearing loop driver|t loop amp|loop amp input|hearing loop input'
+  ),
+  input(
+    'iem-sender-in',
+    'iem sender|iem transmitter|iem transmitter in|iem tx|in ear sender|in ear transmitter|iem pack in|iem|iem rack|iems|in ears|in ear|iem in|ear sender|iem send'
+  ),
+  input(
+    'beltpack-in',
+    'bodypack|body pack|beltpack|belt pack|beltpack transmitter|wireless bodypack|wireless beltpack|transmitter pack|bodypack transmitter|pack|tx pack|radio pack|wireless transmitter|taschensender|belt pack transmitter|transmitter|wireless pack|instrument transmitter'
+  ),
+  input(
+    'speaker-in',
+    'powered speaker|active speaker|powered monitor|powered monitors|powered wedge|active monitor|active monitors|active wedge|powered sub|active sub|keyboard amp|keys amp|acoustic amp|self powered speaker|studio monitor|studio monitors'
+  ),
+  [
+    { is: 'amp', model: 'cabinet' },
+    'passive wedge|passive speaker|passive speakers|passive monitor|passive monitor speakers|passive monitors|wedge|wedges|passive cab|passive cabinet|speaker|speakers|loudspeaker|loudspeakers|cabinet|cab|cabs|speaker cab|speaker cabinet|passive sub|monitor speakers|passive speaker under the set|4x12|2x12|1x12|guitar cab|gtr cab|bass cab|passive loudspeaker|lautsprecher'
+  ],
+  [
+    { is: 'amp', model: 'amp-in' },
+    'guitar amp|guitar amp in|gtr amp|gtr amp in|amp|amp in|amp input|bass amp|bass amp in|bass rig|guitar combo|combo amp|guitar rig|backline amp|amplifier|guitar head|bass head|bass combo|amp head|verstarker|amp front|front of amp'
+  ],
+  // Cables and plugs
+  cable(
+    'instrument',
+    'jack|jack lead|jack cable|ts|ts lead|ts cable|instrument lead|instrument cable|guitar lead|guitar cable|klinke|klinkenkabel|quarter inch|quarter inch lead|1 4|1 4 inch|jack jack|mono jack|6.35|6.3|patch lead|patch cable|jackkabel|lead from guitar|gtr lead|twin jack|jacks|ts leads'
+  ),
+  cable(
+    'mic',
+    'xlr|xlr cable|xlr lead|mic cable|mic lead|microphone cable|xlr m f|xlr mf|m f|balanced cable|balanced lead|trs|trs lead|trs cable|xlr xlr|kabel xlr|xlrs|balanced jack|trs jack'
+  ),
+  cable('star-quad', 'star quad|starquad|quad cable'),
+  cable(
+    'rca',
+    'rca|rca lead|rca cable|phono plug|phono plugs|phono lead|cinch|rca plugs|phonos|cinchkabel|rca leads|rcas'
+  ),
+  cable(
+    'mini',
+    'minijack|mini jack|3.5|3.5 mm|3.5mm|3.5 ts|3.5 trs|3.5 mm jack|minijack lead|stereo minijack|stereo minijack lead|mini jack lead|3.5 to twin jack|3.5 to twin jack lead|minijack to twin jack|minijack to twin jack lead|klinke 3.5|jack 3.5|3.5 jack|minijack to 2 jacks|3.5 stereo|small jack|mini klinke|miniklinke|minijack cable|3.5 mm stereo|stereo lead|y lead minijack'
+  ),
+  cable(
+    'speaker',
+    'speaker cable|speaker lead|speaker wire|speaker line|lautsprecherkabel|loudspeaker cable|speaker cables'
+  ),
+  // Sides and counts
+  [
+    { is: 'sides' },
+    'stereo|pair|stereo pair|in stereo|left and right|left right|matched pair|spaced pair|xy pair|ortf pair|xy|ortf'
+  ],
+  [{ is: 'mono' }, 'mono|single|left only|l only|right only|r only|mono sum|mono only|summed'],
+  [{ is: 'click' }, '+ click|+ clk|and click|plus click|plus clk|& click|& clk'],
+  [
+    { is: 'channel' },
+    'ch|chan|channel|chnl|chs|chans|channels|kanal|kanaal|canal|ch no|channel no|inputs|input|in|desk channel|desk ch|desk channels|kan'
+  ],
+  [{ is: 'count', count: 2 }, 'two|both|twin|couple of|2 off|duo'],
+  [{ is: 'count', count: 3 }, 'three|trio|3 off'],
+  [{ is: 'count', count: 4 }, 'four|quartet|4 off'],
+  [{ is: 'count', count: 5 }, 'five'],
+  [{ is: 'count', count: 6 }, 'six'],
+  // Qualities
+  [{ is: 'quality', quality: 'active' }, 'active|aktiv|actif|actieve|battery powered preamp'],
+  [{ is: 'quality', quality: 'passive' }, 'passive|passiv|passif|passieve'],
+  [
+    { is: 'quality', quality: 'balanced' },
+    'balanced|bal|balanced out|balanced outs|balanced xlr out|balanced xlr outs|trs balanced outs|symmetrical|balanced output|impedance balanced|balanced outputs'
+  ],
+  [{ is: 'mode', mode: 'active' }, 'active mode|in active mode|mode active|switched active'],
+  [{ is: 'mode', mode: 'passive' }, 'passive mode|in passive mode|mode passive|switched passive'],
+  // Stands and notes
+  [
+    { is: 'note' },
+    'short boom|tall boom|boom|boom stand|short|tall|tall stand|short stand|straight|straight stand|round base|round base stand|round base straight|clip|no stand|stand|no clip|small boom|big boom|mini boom|table stand|desk stand|low boom|high boom|low stand|sandbag|fixed|spare|drum clip|claw|clamp|rim clip|galgen|gr. stativ|kl. stativ|stativ|own stand|rim mount|handheld|h h|control room|at the desk|house left|house right|runner|stage left|stage right|sr|sl|usl|usr|dsl|dsr|us|ds|ours|theirs|house|provided|own|we bring|festival|local|backline'
+  ],
+  // What only joins the others together
+  [
+    { is: 'filler' },
+    'and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same'
+  ]
+];

@@ -1,0 +1,260 @@
+import { hasTrait, modelOf } from '../../gear/catalogue';
+import type { InstrumentId } from '../../gear/instruments';
+import { type MicPlace, micLevel } from '../../gear/mic-places';
+import type { Setting } from '../../gear/types';
+import type { Piece, Read } from './cut';
+
+/** Which of the pieces say what is played, what stands between and where it goes: the heaviest of what was said, the rest tells whose or where. */
+
+type Of<I extends Read['is']> = Piece & { readonly read: Extract<Read, { is: I }> };
+const isOf =
+  <I extends Read['is']>(...names: I[]) =>
+  (piece: Piece): piece is Of<I> =>
+    (names as string[]).includes(piece.read.is);
+
+export interface Device {
+  model: string;
+  settings: Record<string, Setting>;
+  /** Where in the text it was said; none for what was not said. */
+  at: number | null;
+}
+
+/** What is said before the colon is a name first: it counts so much less. */
+const NAMED = 40;
+const MICS = new Set(['dynamic-mic', 'condenser-mic', 'ribbon']);
+const ACOUSTIC = new Set([
+  'acoustic-guitar',
+  'bouzouki',
+  'mandolin',
+  'violin',
+  'viola',
+  'cello',
+  'upright-bass',
+  'harp',
+  'dulcimer',
+  'banjo'
+]);
+
+export interface Source extends Device {
+  readonly instrument: InstrumentId | null;
+  /** It follows from the instrument: how it is picked up was not said. */
+  readonly assumed: boolean;
+}
+
+/** The piece beside one in its own part, passing over what only joins. */
+function beside(pieces: readonly Piece[], k: number, step: 1 | -1): Piece | null {
+  for (let n = k + step; n >= 0 && n < pieces.length; n += step) {
+    if (pieces[n].part !== pieces[k].part) return null;
+    if (!['filler', 'ohm', 'ratio', 'times', 'count', 'number', 'lift', 'phantom', 'pad'].includes(pieces[n].read.is))
+      return pieces[n];
+  }
+  return null;
+}
+
+/** Whether "active" or "passive" is said of a DI: the one right behind it, or else right before it. */
+function isOfDi(pieces: readonly Piece[], k: number): boolean {
+  const next = beside(pieces, k, 1);
+  if (next?.read.is === 'di') return true;
+  const before = beside(pieces, k, -1);
+  return before?.read.is === 'di' && next?.read.is !== 'instrument';
+}
+
+/** What is played and how it is picked up; null where nothing tells. */
+export function sourceOf(pieces: readonly Piece[]): Source | null {
+  const instruments = pieces.filter(isOf('instrument'));
+  // The first that is no name, and of names the first; five strings say which bass.
+  const five = instruments.find((p) => p.read.instrument === 'five-string-bass');
+  const bass = instruments.some((p) => ['bass-guitar', 'five-string-bass'].includes(p.read.instrument));
+  const body = instruments.filter((p) => !p.named && p.read.instrument !== 'programme');
+  const instrument =
+    (five && bass ? five : null) ??
+    body[0] ??
+    instruments.find((p) => p.read.instrument !== 'programme') ??
+    instruments[0] ??
+    null;
+  const played = instrument?.read.instrument ?? null;
+  const qualities = pieces.flatMap((p, k) =>
+    p.read.is === 'quality' && !(p.read.quality !== 'balanced' && isOfDi(pieces, k)) ? [p.read.quality] : []
+  );
+  // "mixer out" behind a small mixer is that mixer's.
+  const behindMixer = (p: Piece): boolean =>
+    /^mixer/i.test(p.text) &&
+    pieces.some((o) => o.read.is === 'box' && o.read.model === 'small-mixer' && o.from < p.from);
+  const sources = pieces.filter(isOf('source')).filter((p) => !behindMixer(p));
+  const found = sources.map((p) => ({
+    model: p.read.model as string,
+    weight: p.read.weight - (p.named ? NAMED : 0),
+    at: p.from,
+    of: p.read.instrument ?? null
+  }));
+  const also = (model: string, weight: number, at: number, of: InstrumentId | null = null): void =>
+    void found.push({ model, weight, at, of });
+  pieces.forEach((p, k) => {
+    if (p.read.is === 'magnetic')
+      also(
+        played === 'upright-bass'
+          ? 'upright-magnetic'
+          : bass
+            ? 'passive-bass'
+            : played === 'acoustic-guitar'
+              ? 'soundhole-magnetic'
+              : 'single-coil',
+        57,
+        p.from
+      );
+    // A preamp before a DI is one with it, behind "mic" it is the desk's; on an acoustic instrument it is built in.
+    if (p.read.is === 'preamp' && played !== null && ACOUSTIC.has(played) && beside(pieces, k, 1)?.read.is !== 'di')
+      also('acoustic-preamp', 56, p.from);
+    if (p.read.is === 'mode' && bass) also('active-bass', 56, p.from);
+  });
+  if (instrument && qualities.includes('active') && !found.some((f) => f.weight > 50)) {
+    if (bass) also('active-bass', 55, instrument.from);
+    else if (played === 'guitar') also('active-guitar', 55, instrument.from);
+    else if (played !== null && ACOUSTIC.has(played)) also('acoustic-preamp', 55, instrument.from);
+  }
+  if (instrument && qualities.includes('passive') && bass) also('passive-bass', 55, instrument.from);
+  const amp = pieces.some((p) => p.read.is === 'amp');
+  const best = found.sort((a, b) => b.weight - a.weight || a.at - b.at)[0] ?? null;
+  const usual = instrument?.read.model ?? null;
+  // A guitar or a bass "cab" and nothing else is what a microphone stands before.
+  const cab =
+    amp &&
+    !best &&
+    instrument &&
+    pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from) &&
+    !pieces.some((p) => p.read.is === 'di');
+  // A desk is where a bass goes, not what it comes from.
+  const least = usual !== null && played !== 'programme' ? 15 : 10;
+  let model = best && best.weight > least ? best.model : cab ? 'dynamic-mic' : (usual ?? best?.model ?? null);
+  if (model === null) return null;
+  const assumed = best === null || best.weight <= least;
+  const text =
+    qualities.includes('balanced') || pieces.some((p) => p.read.is === 'level' && /\+\s?4/.test(p.read.text));
+  // A balanced or +4 dBu output is no consumer's, and a keyboard's is the balanced one.
+  if (text && model === 'consumer-player') model = 'line-balanced';
+  if (qualities.includes('balanced') && model === 'line-unbalanced') model = 'line-impedance-balanced';
+  if (model === 'active-bass' && five === null && played === 'five-string-bass') model = 'active-bass';
+  const settings: Device['settings'] = {};
+  const of = (assumed ? null : best?.of) ?? played;
+  if (of && modelOf(model).signal && modelOf(model).signal!.instrument !== of) settings.instrument = of;
+  const place: MicPlace | undefined = MICS.has(model)
+    ? pieces.some((p) => p.read.is === 'amp')
+      ? 'cabinet'
+      : instrument?.read.mic
+    : undefined;
+  const level = place && micLevel(model, place);
+  if (level) {
+    const { nominal, crest } = modelOf(model).params;
+    if (nominal && level.nominal >= nominal.low && level.nominal <= nominal.high) settings.nominal = level.nominal;
+    if (crest && level.crest !== crest.typ) settings.crest = level.crest;
+  }
+  return { model, settings, at: best?.at ?? instrument?.from ?? null, instrument: of, assumed };
+}
+
+export interface Boxes {
+  readonly list: Device[];
+  /** How many DIs were said; a dual one is two. */
+  readonly dis: number | null;
+  /** The kind of DI was not said. */
+  readonly assumed: boolean;
+}
+
+const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
+/** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
+export const usualDi = (source: string): string =>
+  modelOf(source).ports[0].level === 'speaker'
+    ? 'speaker-di'
+    : HIGH_IMPEDANCE.has(modelOf(source).signal?.nature ?? '')
+      ? 'active-di'
+      : 'passive-di';
+
+/** What stands between, in the order in which it was said. */
+export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {
+  const body = pieces.some((p) => !p.named && p.read.is === 'di');
+  const list: Device[] = [];
+  let di: (Device & { sure: boolean }) | null = null;
+  let dis: number | null = null;
+  let kind: 'active' | 'passive' | null = null;
+  let ten = false;
+  pieces.forEach((p, k) => {
+    const { read } = p;
+    if (read.is === 'quality' && read.quality !== 'balanced' && isOfDi(pieces, k)) kind = read.quality;
+    if (read.is === 'ohm' && read.ohm === 10e6) ten = true;
+    if (read.is === 'box' && !(p.named && pieces.some((o) => !o.named && o.read.is === 'box'))) {
+      // "mixer out" behind a small mixer is the same one.
+      if (!list.some((b) => b.model === read.model)) list.push({ model: read.model, settings: {}, at: p.from });
+    }
+    if (read.is === 'pad' && read.inline && !list.some((b) => b.model === 'inline-pad'))
+      list.push({ model: 'inline-pad', settings: {}, at: p.from });
+    if (read.is !== 'di' || (p.named && body)) return;
+    const count = pieces
+      .slice(0, k)
+      .reverse()
+      .find((o) => o.part === p.part && !['quality', 'filler', 'ohm'].includes(o.read.is));
+    const after = pieces.slice(k + 1).find((o) => o.part === p.part || o.read.is === 'times');
+    const n = [count, after]
+      .map((o) =>
+        o && (o.read.is === 'times' || o.read.is === 'count')
+          ? o.read.count
+          : o && o === count && o.read.is === 'number'
+            ? o.read.value
+            : 0
+      )
+      .find((v) => v > 0);
+    if (read.dual) dis = Math.max(dis ?? 0, 2);
+    if (n && n < 17) dis = Math.max(dis ?? 0, n);
+    if (!di) {
+      di = { model: read.model ?? '', settings: {}, at: p.from, sure: read.model !== undefined };
+      list.push(di);
+    } else if (!di.sure && read.model) Object.assign(di, { model: read.model, sure: true });
+  });
+  const found = di as (Device & { sure: boolean }) | null;
+  let assumed = false;
+  if (found) {
+    if (!found.sure || found.model === 'active-di' || found.model === 'passive-di') {
+      if (kind) found.model = kind === 'active' ? 'active-di' : 'passive-di';
+      else if (!found.sure) found.model = ten ? 'active-di-10m' : usualDi(source.model);
+      assumed = !found.sure && kind === null && !ten;
+      if (found.model === 'active-di' && ten) found.model = 'active-di-10m';
+    }
+    if (
+      found.model === 'media-di' &&
+      stereo &&
+      /stereo/.test(pieces.find((p) => p.from === found.at)?.text.toLowerCase() ?? '')
+    )
+      found.model = 'media-di-stereo';
+    delete (found as { sure?: boolean }).sure;
+  }
+  return { list, dis, assumed };
+}
+
+/** Where it goes; null where nobody said so. */
+export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonly Device[]): Device | null {
+  const mic = MICS.has(source.model) || source.model === 'lavalier';
+  const speaker = modelOf(source.model).ports[0].level === 'speaker';
+  const candidates = pieces.flatMap((p, k): { model: string; at: number; weight: number }[] => {
+    const { read } = p;
+    if (read.is === 'input')
+      return [{ model: read.model, at: p.from, weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) }];
+    if (read.is === 'preamp' && !boxes.some((b) => b.model === 'preamp-di') && source.model !== 'acoustic-preamp')
+      return [{ model: 'mic-in', at: p.from, weight: 2 }];
+    // An amplifier is what a microphone stands before; for all else it is where it goes.
+    if (read.is === 'amp' && !mic && !p.named && p.from > (source.at ?? -1))
+      return [{ model: read.model, at: p.from, weight: read.model === 'cabinet' && !speaker ? 0.5 : 2 }];
+    return [];
+  });
+  const best = candidates.sort((a, b) => b.weight - a.weight || b.at - a.at)[0];
+  if (!best) return null;
+  return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
+}
+const channelled = (pieces: readonly Piece[], k: number): boolean => pieces[k + 1]?.read.is === 'channels';
+
+/** The input one takes to be meant: a microphone input of the desk, or where a line has no box a line input. */
+export function usualInput(source: string, boxes: readonly Device[]): string {
+  const last = boxes[boxes.length - 1]?.model;
+  const port = modelOf(last ?? source).ports.find((p) => p.way === 'out');
+  const level = modelOf(source).ports[0].level;
+  if (last === undefined && level === 'speaker') return 'cabinet';
+  if (last === undefined && hasTrait(source, 'volume-knob') && port?.level === 'line') return 'line-in';
+  return 'mic-in';
+}

@@ -1,0 +1,290 @@
+import { checkSetting, defaultKind, givesPhantom, modelOf, wantsPhantom } from '../../gear/catalogue';
+import { CABLES, type CableKindId, MAX_METRES } from '../../gear/cables';
+import type { CableSpec, LineSpec } from '../../plan/spec';
+import { MOST_BOXES } from '../../plan/spec';
+import { cutText } from '../../text/well-formed';
+import { fromDbu, fromDbv } from '../../units/quantity';
+import { cut, type Piece } from './cut';
+import { boxesOf, type Device, inputOf, type Source, sourceOf, usualInput } from './parts';
+
+export type Assumed = 'source' | 'di' | 'input' | 'lead' | 'run' | 'phantom' | 'level';
+
+export interface TradeReading {
+  readonly pieces: readonly Piece[];
+  /** The lines that were said, those of a pair beside each other; none where no source can be made out. */
+  readonly specs: readonly LineSpec[];
+  readonly assumed: readonly Assumed[];
+  /** What was not understood, or said and has no place. */
+  readonly ignored: readonly Piece[];
+  /** What was taken for something near to it. */
+  readonly guessed: readonly Piece[];
+  /** Switches and values that were said, whichever device they are of. */
+  readonly said: Readonly<Record<string, string | number>>;
+  /** All lengths said, of each line, metres; null where none was. */
+  readonly metres: number | null;
+}
+interface Options {
+  /** A row of a list, which begins by its channel. */
+  readonly row?: boolean;
+  /** Name that another column has told. */
+  readonly name?: string;
+  readonly channel?: number;
+  /** Where rows go that say nothing of it. */
+  readonly input?: string;
+}
+
+const DEFAULT_LEAD = 3;
+const DEFAULT_RUN = 5;
+const DEFAULT_PATCH = 1;
+const MOST_LINES = 32;
+
+/** Reads what an engineer types: any order, the trade's short forms, left out what goes without saying. Never throws. */
+export function readTrade(text: string, options: Options = {}): TradeReading {
+  const pieces = cut(text, options.row);
+  const guessed = pieces.filter((p) => p.as !== undefined);
+  const source = sourceOf(pieces);
+  const unknown = pieces.filter((p) => p.read.is === 'unknown');
+  if (!source) return { pieces, specs: [], assumed: [], ignored: unknown, guessed, said: {}, metres: null };
+  const assumed = new Set<Assumed>(source.assumed ? ['source'] : []);
+  const sides = sidesOf(pieces);
+  const channels = options.channel !== undefined ? [options.channel] : channelsSaid(pieces);
+  const boxes = boxesOf(pieces, source, sides > 1 || channels.length > 1);
+  if (boxes.assumed) assumed.add('di');
+  const list = boxes.list.slice(0, MOST_BOXES);
+  const said = inputOf(pieces, source, list);
+  const input: Device = said ?? { model: options.input ?? usualInput(source.model, list), settings: {}, at: null };
+  if (!said) assumed.add('input');
+  const left = new Set<Piece>();
+  const saidSettings = applySettings(pieces, source, list, input, left);
+  if (list.some(wantsPhantom) || wantsPhantom(source)) {
+    if (givesPhantom(input.model) && input.settings.phantom === undefined) {
+      input.settings.phantom = 'on';
+      assumed.add('phantom');
+    }
+  }
+  const lengths = pieces.filter((p) => p.read.is === 'length');
+  const metres =
+    lengths.length === 0 ? null : lengths.reduce((sum, p) => sum + (p.read.is === 'length' ? p.read.metres : 0), 0);
+  const { cables, assumed: cablesAssumed } = cablesOf(pieces, source, list, input);
+  cablesAssumed.forEach((a) => assumed.add(a));
+  const name = options.name ?? nameOf(text, pieces, source, unknown);
+  const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
+  const specs = Array.from({ length: count }, (_, k): LineSpec => {
+    const side = sideName(pieces, sides, count, k);
+    return {
+      name: cutText(count > 1 ? `${name} ${side}` : name, 80),
+      ...(channels[k] !== undefined
+        ? { channel: channels[k] }
+        : channels[0] !== undefined && count > 1
+          ? { channel: channels[0] + k }
+          : {}),
+      ...(sides > 1 && k < 2 && count > 1 ? { pair: cutText(name, 80) } : {}),
+      source: plain(source),
+      lead: cables[0],
+      box: list[0] ? plain(list[0]) : null,
+      run: list.length > 0 ? cables[1] : null,
+      ...(list.length > 1 ? { more: list.slice(1).map((box, n) => ({ box: plain(box), run: cables[n + 2] })) } : {}),
+      input: plain(input)
+    };
+  });
+  const named = new Set(namePieces(pieces, source, unknown));
+  const ignored = [
+    ...unknown.filter((p) => !named.has(p)),
+    ...left,
+    ...pieces.filter((p) => p.read.is === 'number' && !named.has(p) && !counted(pieces, p))
+  ];
+  return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };
+}
+
+const plain = ({ model, settings }: Device) => {
+  const { params, options } = modelOf(model);
+  const own = Object.entries(settings).filter(
+    ([key, value]) => value !== params[key]?.typ && value !== options[key]?.default
+  );
+  return { model, settings: Object.fromEntries(own) };
+};
+
+/** How many sides of one thing were said: two of a pair, three with a click beside them. */
+function sidesOf(pieces: readonly Piece[]): number {
+  const mono = pieces.some((p) => p.read.is === 'mono');
+  const both = pieces.some((p) => p.read.is === 'sides' || /stereo/i.test(p.text));
+  const click = pieces.some(
+    (p, k) => p.read.is === 'click' || (p.read.is === 'instrument' && /^cl(?:ic)?k$/i.test(p.text) && k > 0 && both)
+  );
+  return both && !mono ? (click ? 3 : 2) : 1;
+}
+const channelsSaid = (pieces: readonly Piece[]): number[] => {
+  const lists = pieces.flatMap((p) => (p.read.is === 'channels' ? [p.read.list] : []));
+  return [...(lists.sort((a, b) => b.length - a.length)[0] ?? [])];
+};
+const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
+  const next = pieces[pieces.indexOf(piece) + 1];
+  return next !== undefined && ['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is);
+};
+
+function countOf(
+  pieces: readonly Piece[],
+  sides: number,
+  dis: number | null,
+  channels: readonly number[],
+  options: Options
+): number {
+  if (options.channel !== undefined) return 1;
+  if (channels.length > 1) return channels.length;
+  const times = pieces.flatMap((p, k) => {
+    if (p.read.is === 'times' || p.read.is === 'count') return [p.read.count];
+    if (
+      p.read.is === 'number' &&
+      p.read.value > 1 &&
+      p.read.value <= 16 &&
+      counted(pieces, p) &&
+      pieces[k - 1]?.read.is !== 'instrument'
+    )
+      return [p.read.value];
+    return [];
+  });
+  const mono = pieces.some((p) => p.read.is === 'mono');
+  const most = Math.max(sides, mono ? 1 : (dis ?? 1), ...times);
+  return mono && times.length === 0 ? 1 : most;
+}
+
+function sideName(pieces: readonly Piece[], sides: number, count: number, k: number): string {
+  if (sides > 1 && count <= 3) return k === 2 ? 'click' : k === 0 ? 'L' : 'R';
+  return count === 2 && sides > 1 ? (k === 0 ? 'L' : 'R') : String(k + 1);
+}
+
+/** Words that make the name: those before a colon, or what is played with what nobody knows beside it. */
+function namePieces(pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): Piece[] {
+  const before = pieces.filter((p) => p.named);
+  if (before.some((p) => ['unknown', 'instrument', 'source', 'note', 'number'].includes(p.read.is)))
+    return before.filter((p) => !['input', 'channel', 'sides'].includes(p.read.is));
+  const first =
+    pieces.find((p) => p.read.is === 'instrument') ?? unknown[0] ?? pieces.find((p) => p.from === source.at);
+  if (!first) return [];
+  return pieces.filter(
+    (p) =>
+      p.part === first.part &&
+      ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&
+      !(p.read.is === 'number' && counted(pieces, p) && pieces[pieces.indexOf(p) + 1].read.is !== 'instrument')
+  );
+}
+function nameOf(text: string, pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): string {
+  const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());
+  const name = words.join(' ') || pieces.find((p) => p.from === source.at)?.text || 'Line';
+  return name[0].toUpperCase() + name.slice(1);
+}
+
+/** Pads, lifts, phantom and the like to the device that has them; what none has is left. */
+function applySettings(
+  pieces: readonly Piece[],
+  source: Source,
+  boxes: readonly Device[],
+  input: Device,
+  left: Set<Piece>
+): Record<string, string | number> {
+  const done: Record<string, string | number> = {};
+  const chain: Device[] = [...boxes, input, source];
+  const put = (piece: Piece, device: Device | undefined, key: string, value: string | number): void => {
+    if (device && !checkSetting(modelOf(device.model), key, value)) device.settings[key] = done[key] = value;
+    else left.add(piece);
+  };
+  const has = (key: string, value: string | number): Device | undefined =>
+    chain.find((d) => !checkSetting(modelOf(d.model), key, value));
+  pieces.forEach((piece, k) => {
+    const { read } = piece;
+    if (read.is === 'pad') put(piece, has('pad', String(read.db)), 'pad', String(read.db));
+    else if (read.is === 'lift') put(piece, has('lift', 'lifted'), 'lift', read.lifted ? 'lifted' : 'joined');
+    else if (read.is === 'polarity') put(piece, has('polarity', 'inverted'), 'polarity', 'inverted');
+    else if (read.is === 'cut') put(piece, input, 'lowCut', read.hz);
+    else if (read.is === 'phantom') {
+      if (givesPhantom(input.model)) put(piece, input, 'phantom', read.on ? 'on' : 'off');
+      else if (read.on) left.add(piece);
+    } else if (read.is === 'level') {
+      const n = Number(read.text.replace(/db[uv]/i, '').replace(/\s/g, ''));
+      put(piece, source, 'nominal', /dbv/i.test(read.text) ? fromDbv(n) : fromDbu(n));
+    } else if (read.is === 'ohm' && read.ohm !== 10e6) {
+      // Said of an output or an input: of whichever stands nearest before it.
+      const before = pieces
+        .slice(0, k)
+        .reverse()
+        .find((p) => ['input', 'source', 'instrument'].includes(p.read.is) || /^out/.test(p.text.toLowerCase()));
+      const near = before?.read.is === 'input' || pieces[k + 1]?.read.is === 'input' ? input : source;
+      put(piece, near, near === input ? 'zin' : 'R', read.ohm);
+    }
+  });
+  return done;
+}
+
+/** Cables by what was said of each: its plugs tell lead from run, and so does its place among the boxes. */
+function cablesOf(
+  pieces: readonly Piece[],
+  source: Source,
+  boxes: readonly Device[],
+  input: Device
+): { cables: CableSpec[]; assumed: Assumed[] } {
+  const slots = Math.max(boxes.length, 0) + 1;
+  const metres: (number | undefined)[] = Array.from({ length: slots });
+  const kinds: (CableKindId | undefined)[] = Array.from({ length: slots });
+  pieces.forEach((p, k) => {
+    if (p.read.is !== 'length') return;
+    const kind = kindNear(pieces, k);
+    const order = boxes.findIndex((b) => (b.at ?? Infinity) > p.from);
+    let slot = order < 0 ? slots - 1 : order;
+    if (slots > 1 && (kind === 'mic' || kind === 'multicore' || kind === 'star-quad') && slot === 0) slot = slots - 1;
+    if (slots > 1 && kind === 'instrument' && slot === slots - 1) slot = 0;
+    if (metres[slot] !== undefined && slots > 1) {
+      const free = metres.findIndex((m) => m === undefined);
+      if (free >= 0) slot = free;
+    }
+    metres[slot] = Math.min((metres[slot] ?? 0) + p.read.metres, MAX_METRES);
+    if (kind && kind !== 'multicore') kinds[slot] = kind;
+  });
+  const assumed: Assumed[] = [];
+  const models = [source.model, ...boxes.map((b) => b.model)];
+  const cables = models.map((from, k): CableSpec => {
+    const last = k === models.length - 1;
+    const usual =
+      k === 0
+        ? boxes.length === 0 && last && modelOf(source.model).ports[0].carries === 'balanced'
+          ? DEFAULT_RUN
+          : DEFAULT_LEAD
+        : last
+          ? DEFAULT_RUN
+          : DEFAULT_PATCH;
+    if (metres[k] === undefined) assumed.push(k === 0 ? 'lead' : 'run');
+    const length = metres[k] ?? usual;
+    const to = models[k + 1] ?? input.model;
+    return { kind: fits(kinds[k], from, to) ?? defaultKind(k === 0 ? 'lead' : 'run', from, length), metres: length };
+  });
+  return { cables, assumed };
+}
+
+/** A kind of cable that was said stands only where it goes in at both ends. */
+function fits(kind: CableKindId | undefined, from: string, to: string): CableKindId | undefined {
+  if (!kind) return undefined;
+  const out = modelOf(from).ports.filter((p) => p.way === 'out');
+  const into = modelOf(to).ports.filter((p) => p.way === 'in');
+  const goes = (sockets: readonly { socket: string }[]): boolean =>
+    sockets.some((p) =>
+      CABLES[kind].plugs.some(
+        (plug) =>
+          plug === p.socket ||
+          (p.socket === 'combo' && ['xlr', 'trs', 'ts'].includes(plug)) ||
+          (p.socket === 'trs' && plug === 'ts') ||
+          (p.socket === 'ts' && plug === 'trs')
+      )
+    );
+  return goes(out) && goes(into) ? kind : undefined;
+}
+
+/** What kind of cable a length is of: said right behind or right before it, in its own part. */
+function kindNear(pieces: readonly Piece[], k: number): CableKindId | undefined {
+  for (const step of [1, -1] as const)
+    for (let n = k + step; n >= 0 && n < pieces.length && pieces[n].part === pieces[k].part; n += step) {
+      const { read } = pieces[n];
+      if (read.is === 'cable') return read.kind;
+      if (read.is === 'input' && /^(?:snake|multi|mc)/i.test(pieces[n].text)) return 'multicore';
+      if (read.is !== 'filler') break;
+    }
+  return undefined;
+}
