@@ -5,9 +5,9 @@ import { readLine } from '../core/reader/read-line';
 
 /** Lines of the usual kinds, in turn. */
 const TEXTS = [
-  'upright bass piezo, 3 m, active box 10m, 40 m, mic',
-  'dulcimer piezo, 6 m, passive box, 40 m, mic',
-  'guitar single coil, 9 m, active box, 40 m, mic',
+  'upright bass piezo, 3 m, active DI 10m, 40 m, mic',
+  'dulcimer piezo, 6 m, passive DI, 40 m, mic',
+  'guitar single coil, 9 m, active DI, 40 m, mic',
   'theremin wall-wart, 5 m, 40 m, line'
 ];
 

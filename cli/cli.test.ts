@@ -9,9 +9,7 @@ import { planFromWords, Wrong } from './inputs';
 import { serveVenue } from './venue';
 
 it('judges and solves a line in words, reads units', () => {
-  expect(run(['line', 'dulcimer piezo, 6 m, passive box, 40 m, mic']).text).toContain(
-    '147\u202FHz is 9.9\u202FdB down'
-  );
+  expect(run(['line', 'dulcimer piezo, 6 m, passive DI, 40 m, mic']).text).toContain('147\u202FHz is 9.9\u202FdB down');
   const { hz, gainDb } = run(['solve', '--say', 'keyboard (R 10k), 1 m, resistor 10k']).data as Record<
     string,
     number[]
@@ -122,7 +120,7 @@ function writeTo(file: string, plan: unknown): string {
 }
 
 it('a stand-in venue answers over HTTP, the same every time, and tells the truth only when asked', async () => {
-  const plan = planFromWords('guitar single coil, 3 m, active box on battery, 20 m, mic 1');
+  const plan = planFromWords('guitar single coil, 3 m, active DI on battery, 20 m, mic 1');
   const server = serveVenue(plan, 'try', 3);
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const { port } = server.address() as { port: number };

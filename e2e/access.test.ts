@@ -13,7 +13,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'why' }).first().click();
     await expect(page.locator('canvas')).toBeVisible();
     await expectAccessible(page);
-    await row(page, 'Modular rack').getByRole('button', { name: 'Active box 1 MΩ' }).click();
+    await row(page, 'Modular rack').getByRole('button', { name: 'Active DI 1 MΩ' }).click();
     await expectAccessible(page);
     await page.keyboard.press('Escape');
     await row(page, 'Modular rack').getByRole('button', { name: /^3.m$/ }).click();

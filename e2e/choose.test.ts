@@ -13,7 +13,7 @@ test('all ways of a line: compared, one put in by its key, undone', async ({ pag
   await expect(page.locator('[data-needs]')).toContainText('level, a higher impedance and balancing');
   // The way it is planned on lost, and says by what.
   await expect(page.locator('[data-route="passive"] [data-standing]').first()).toHaveText(/^bass −1\d/);
-  await expect(page.locator('[data-school="active"]')).toContainText('active box, 1 MΩ');
+  await expect(page.locator('[data-school="active"]')).toContainText('active DI, 1 MΩ');
   const folded = await ways.count();
   await page.getByRole('button', { name: 'Show them', exact: true }).click();
   expect(await ways.count()).toBeGreaterThan(folded);
@@ -24,14 +24,14 @@ test('all ways of a line: compared, one put in by its key, undone', async ({ pag
   await page.keyboard.press('1');
   await settled(page);
   const line = row(page, 'Hammered dulcimer');
-  await expect(line.getByRole('button', { name: 'Active box 10 MΩ', exact: true })).toBeVisible();
+  await expect(line.getByRole('button', { name: 'Active DI 10 MΩ', exact: true })).toBeVisible();
   await expect(line.locator('[data-verdict]')).toHaveAttribute('data-verdict', 'note');
   await expect(header(page)).toHaveText('Saved');
   await page.reload();
   await settled(page);
-  await expect(line.getByRole('button', { name: 'Active box 10 MΩ', exact: true })).toBeVisible();
+  await expect(line.getByRole('button', { name: 'Active DI 10 MΩ', exact: true })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(line.getByRole('button', { name: 'Passive box', exact: true })).toBeVisible();
+  await expect(line.getByRole('button', { name: 'Passive DI', exact: true })).toBeVisible();
 });
 
 test('a plan from the kit: no stop is left, one line locked, one refused, all undone in a step', async ({
@@ -72,7 +72,7 @@ test('schools side by side; choosing one is an edit and decides the proposal', a
   const active = page.locator('[data-school="box active"]');
   await active.getByRole('button', { name: /^differs on \d lines, \d worse/ }).click({ timeout: 60_000 });
   await expect(active.locator('[data-differs]').filter({ hasText: 'Upright bass' })).toContainText(
-    'active box, 1 MΩ instead of active box, 10 MΩ'
+    'active DI, 1 MΩ instead of active DI, 10 MΩ'
   );
   await expect(active.locator('[data-differs]').filter({ hasText: 'Upright bass' })).toContainText('less even');
   await expectAccessible(page);
@@ -81,7 +81,7 @@ test('schools side by side; choosing one is an edit and decides the proposal', a
   await expect(header(page)).toHaveText('Saved');
   await page.goto(`${app.url}/show/${id}/propose`);
   const upright = page.locator('[data-proposal]').filter({ hasText: 'Upright bass' });
-  await expect(upright.getByText('Active box 1 MΩ')).toBeVisible();
+  await expect(upright.getByText('Active DI 1 MΩ')).toBeVisible();
 });
 
 test('asked for in words, taking protective earth away is refused with the safe ways', async ({ page, app }) => {
@@ -182,7 +182,7 @@ test('wishes of a line, a pair and a low cut, in the open line', async ({ page, 
   await page.keyboard.press('Escape');
   await settled(page);
   await page.keyboard.press('n');
-  await page.keyboard.type('Fiddle: violin piezo, 3 m, active box 10m, 20 m, mic');
+  await page.keyboard.type('Fiddle: violin piezo, 3 m, active DI 10m, 20 m, mic');
   await page.keyboard.press('Enter');
   const fiddle = row(page, 'Fiddle');
   await expect(fiddle.locator('[data-hint="low-cut"]')).toContainText('A low cut at 80');
@@ -197,10 +197,10 @@ test('a show with a list of its own; what the plan takes of it; a phone', async 
   await expect(page.locator('[data-use="active-di"]')).toContainText('2 of 3');
   await expect(page.locator('[data-short]')).toContainText('RCA lead');
   await page.getByRole('button', { name: 'a list of its own' }).click();
-  await page.getByLabel('Add to the kit, in words').fill('1 active box');
+  await page.getByLabel('Add to the kit, in words').fill('1 active DI');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('row', { name: /active box, 1 MΩ/ })).toContainText('1 of 1');
-  await expect(page.locator('[data-short]')).toContainText('1 × active box, 1 MΩ');
+  await expect(page.getByRole('row', { name: /active DI, 1 MΩ/ })).toContainText('1 of 1');
+  await expect(page.locator('[data-short]')).toContainText('1 × active DI, 1 MΩ');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('[data-item]')).toHaveCount(0);
@@ -219,7 +219,7 @@ test('one source to several inputs: begun by a key, shown below its line, undone
   const name = (text: string) => page.getByRole('button', { name: text, exact: true });
   await name('Upright bass').focus();
   await page.keyboard.press('a');
-  const field = page.getByRole('combobox', { name: 'Say a line' });
+  const field = page.getByRole('combobox', { name: 'Type a line' });
   await expect(field).toHaveValue('from Upright bass, ');
   await field.pressSequentially('3 m, guitar amp');
   await expect(page.locator('#say-reading')).toContainText('from Upright bass');
@@ -229,20 +229,20 @@ test('one source to several inputs: begun by a key, shown below its line, undone
   await expect(branch).toBeVisible();
   const order = await rows.locator('.name').allTextContents();
   expect(order[order.indexOf('Upright bass') + 1]).toBe('Upright bass → guitar amp');
-  await expect(branch.getByRole('button', { name: 'Leaves Upright bass at the active box, 10 MΩ' })).toHaveText('Thru');
+  await expect(branch.getByRole('button', { name: 'Leaves Upright bass at the active DI, 10 MΩ' })).toHaveText('Thru');
   await page.keyboard.press('Escape');
   // Two boxes more in it by pointing, and one of them out again.
   await page.keyboard.press('b');
   const dialog = page.getByRole('dialog', { name: 'Build Upright bass → guitar amp' });
-  await dialog.getByLabel('Box', { exact: true }).selectOption({ label: 'passive box' });
+  await dialog.getByLabel('Box', { exact: true }).selectOption({ label: 'passive DI' });
   await dialog.getByRole('button', { name: 'another box behind it' }).click();
-  await dialog.getByLabel('Box 2').selectOption({ label: 'passive box used backwards' });
+  await dialog.getByLabel('Box 2').selectOption({ label: 'passive DI used backwards' });
   await dialog.getByRole('button', { name: 'Change' }).click();
-  await expect(branch.getByRole('button', { name: 'Passive box' })).toBeVisible();
-  await expect(branch.getByRole('button', { name: 'Box, reversed' })).toBeVisible();
+  await expect(branch.getByRole('button', { name: 'Passive DI' })).toBeVisible();
+  await expect(branch.getByRole('button', { name: 'DI, reversed' })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('Control+z');
-  await expect(branch.getByRole('button', { name: 'Box, reversed' })).toHaveCount(0);
+  await expect(branch.getByRole('button', { name: 'DI, reversed' })).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await expect(rows).toHaveCount(12);
 });

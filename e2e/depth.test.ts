@@ -30,11 +30,11 @@ test('hiss, hum, contacts and tolerance of a line, one key away each', async ({ 
 test('a valve amp without its load is a danger, told in a caution', async ({ page, app }) => {
   await freshShow(page, app.url, 'Rope Room');
   await page.keyboard.press('n');
-  await page.keyboard.type('Backline: valve amp, 3 m, active box, 20 m, mic');
+  await page.keyboard.type('Backline: valve amp, 3 m, active DI, 20 m, mic');
   await page.keyboard.press('Enter');
   const line = row(page, 'Backline');
   await expect(line.locator('[data-verdict]')).toHaveAttribute('data-verdict', 'danger');
-  await expect(line.locator('[data-caution]')).toContainText('A speaker-level box is no load');
+  await expect(line.locator('[data-caution]')).toContainText('A speaker-level DI is no load');
   await expect(line.locator('[data-finding="no-load"]')).toContainText('instead of 8\u202FΩ');
   await expectAccessible(page);
 });

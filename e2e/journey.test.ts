@@ -34,23 +34,23 @@ test('from the demo to a repaired line that is still there tomorrow', async ({ p
 test('a new line in words, corrected in place, edited in words', async ({ page, app }) => {
   await freshShow(page, app.url, 'Rope Room');
   await page.keyboard.press('n');
-  const field = page.getByRole('combobox', { name: 'Say a line' });
+  const field = page.getByRole('combobox', { name: 'Type a line' });
   await expect(field).toBeFocused();
   await field.pressSequentially('Low rope: upright bass pie');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(field).toHaveValue('Low rope: upright bass piezo');
-  await field.pressSequentially(', 3 m, actve, 40 m, mic');
-  await expect(page.getByText('“actve” is not understood.')).toBeVisible();
-  await page.getByRole('button', { name: 'active box', exact: true }).first().click();
-  await expect(page.locator('#say-reading')).toContainText('active box, 1 MΩ');
+  await field.pressSequentially(', 3 m, actve DI, 40 m, mic, blorp');
+  await expect(page.locator('[data-assumed]')).toContainText('“actve DI” read as “active di”');
+  await expect(page.locator('#say-reading')).toContainText('active DI, 1 MΩ');
+  await expect(page.getByText('Don’t know “blorp”.')).toBeVisible();
   await field.press('Enter');
   const low = row(page, 'Low rope');
   await expect(low.locator('[data-finding="bass-loss"]')).toContainText('41\u202FHz is 11\u202FdB down');
   await page.keyboard.press('e');
   const editor = page.getByRole('combobox', { name: 'The line in words' });
-  await expect(editor).toHaveValue(/active box, 40\u202Fm, mic/);
-  await editor.fill((await editor.inputValue()).replace('active box', 'active box 10m'));
+  await expect(editor).toHaveValue(/active DI, 40\u202Fm, mic/);
+  await editor.fill((await editor.inputValue()).replace('active DI', 'active DI 10m'));
   await editor.press('Enter');
   await expect(low.locator('[data-verdict]')).toHaveAttribute('data-verdict', 'clean');
   await saved(page);
@@ -62,8 +62,8 @@ test('a new line in words, corrected in place, edited in words', async ({ page, 
 test('the same by pointing: device, switch, value, cable, name', async ({ page, app }) => {
   await freshShow(page, app.url, 'The Salt Road');
   const dulcimer = row(page, 'Hammered dulcimer');
-  await dulcimer.getByRole('button', { name: 'Passive box', exact: true }).click();
-  await page.getByRole('dialog').getByLabel('Kind').selectOption({ label: 'active box, 10 MΩ' });
+  await dulcimer.getByRole('button', { name: 'Passive DI', exact: true }).click();
+  await page.getByRole('dialog').getByLabel('Kind').selectOption({ label: 'active DI, 10 MΩ' });
   await page.getByRole('group', { name: 'Ground' }).getByRole('button', { name: 'lifted' }).click();
   const zin = page.getByLabel('Input impedance');
   await zin.fill('5 kg');
@@ -74,7 +74,7 @@ test('the same by pointing: device, switch, value, cable, name', async ({ page, 
   await expect(zin).toHaveValue('5\u202FMΩ');
   await page.keyboard.press('Escape');
   // Closing gives the focus back to what opened the dialog.
-  await expect(dulcimer.getByRole('button', { name: 'Active box 10 MΩ' })).toBeFocused();
+  await expect(dulcimer.getByRole('button', { name: 'Active DI 10 MΩ' })).toBeFocused();
   await dulcimer.getByRole('button', { name: /6.m, 1 coupler/ }).click();
   await page.getByLabel('Couplers').selectOption('none');
   await page.getByRole('dialog').getByLabel('Length').fill('3 m');
@@ -137,8 +137,8 @@ test('a line built by pointing, a box put in and taken out, lines over the clipb
   await dialog.getByRole('button', { name: 'Add' }).click();
   const harp = row(page, 'Small harp');
   await expect(harp.locator('[data-verdict]')).toHaveAttribute('data-verdict', 'stop');
-  await harp.getByRole('button', { name: 'no box' }).click();
-  await dialog.getByLabel('Box').selectOption({ label: 'active box, 10 MΩ' });
+  await harp.getByRole('button', { name: 'no DI' }).click();
+  await dialog.getByLabel('Box').selectOption({ label: 'active DI, 10 MΩ' });
   await dialog.getByLabel('Input').selectOption({ label: 'microphone input' });
   await dialog.getByRole('button', { name: 'Change' }).click();
   await expect(harp.locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);

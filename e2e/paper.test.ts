@@ -9,13 +9,13 @@ test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label tha
   await page.getByRole('link', { name: 'Paper', exact: true }).click();
   const paper = page.locator('.paper');
   await expect(paper.getByRole('heading', { name: 'Patch by channel' })).toBeVisible();
-  await expect(paper.getByRole('row', { name: /Upright bass .* Active box 10 MΩ/ })).toBeVisible();
+  await expect(paper.getByRole('row', { name: /Upright bass .* Active DI 10 MΩ/ })).toBeVisible();
   await expectAccessibleInBoth(page);
 
   // What is ticked off stays so for whoever looks next.
   const sheet = (name: string) => page.getByRole('button', { name, exact: true }).click();
   await sheet('Packing');
-  const box = paper.getByRole('checkbox', { name: /^Done: .*passive box/ });
+  const box = paper.getByRole('checkbox', { name: /^Done: .*passive DI/ });
   await box.check();
   await expect(paper.locator('[data-ticked]')).toContainText('1 of');
   await page.reload();
@@ -32,13 +32,13 @@ test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label tha
   await expect(paper.locator('[data-mark]')).toHaveCount(0);
   await page.getByRole('link', { name: 'Lines', exact: true }).click();
   await settled(page);
-  await row(page, 'Hammered dulcimer').getByRole('button', { name: 'Passive box', exact: true }).click();
+  await row(page, 'Hammered dulcimer').getByRole('button', { name: 'Passive DI', exact: true }).click();
   await page.getByRole('dialog').getByLabel('Ground').getByText('lifted').click();
   await page.keyboard.press('Escape');
   await expect(page.locator('header').getByRole('status')).toHaveText('Saved');
   await page.getByRole('link', { name: 'Paper', exact: true }).click();
   await expect(paper.locator('[data-mark="changed"]')).toHaveCount(1);
-  await expect(paper.locator('[data-mark="changed"]')).toContainText('Passive box, ground lifted');
+  await expect(paper.locator('[data-mark="changed"]')).toContainText('Passive DI, ground lifted');
   await sheet('Cards');
   await expect(paper.getByRole('group', { name: 'Ground: lifted' })).toBeVisible();
   await expectAccessibleInBoth(page);

@@ -87,8 +87,8 @@ test('a show of 64 lines is judged whole while one types', async ({ page, path }
   expect(made.status(), await made.text()).toBe(201);
   const { id } = (await made.json()) as { id: string };
   await page.goto(path(`/show/${id}`));
-  const field = page.getByRole('combobox', { name: 'Say a line' });
-  await field.pressSequentially('guitar humbucker, 6 m, active box, 30 m, mic');
+  const field = page.getByRole('combobox', { name: 'Type a line' });
+  await field.pressSequentially('guitar humbucker, 6 m, active DI, 30 m, mic');
   await expect(page.locator('[data-verdict]')).toHaveCount(64);
   await page.locator('[data-open]').last().scrollIntoViewIfNeeded();
   await field.press('Enter');

@@ -23,17 +23,17 @@ const plain = (text: string): string => text.replaceAll('\u202F', ' ');
 
 describe('the first remedy', () => {
   it.each([
-    ['upright bass piezo, 3 m, active box, 40 m, mic', 'Active box, 10 MΩ instead of the active box, 1 MΩ'],
-    ['dulcimer piezo, 6 m, passive box, 40 m, mic', 'Active box, 10 MΩ instead of the passive box'],
-    ['guitar humbucker, 3 m, active box lifted, 20 m, mic', 'Join the ground at the box, and pad −20 dB at the input'],
-    ['piezo, 2 m, active box 10m, 20 m, mic, phantom off', 'Switch phantom on at the input'],
-    ['bouzouki single coil, 9 m, active box, 40 m, mic', 'Move the box to within 6 m of the player'],
-    ['laptop, 3 m, mic', 'Put in a passive media box, stereo to mono'],
+    ['upright bass piezo, 3 m, active DI, 40 m, mic', 'Active DI, 10 MΩ instead of the active DI, 1 MΩ'],
+    ['dulcimer piezo, 6 m, passive DI, 40 m, mic', 'Active DI, 10 MΩ instead of the passive DI'],
+    ['guitar humbucker, 3 m, active DI lifted, 20 m, mic', 'Join the ground at the box, and pad −20 dB at the input'],
+    ['piezo, 2 m, active DI 10m, 20 m, mic, phantom off', 'Switch phantom on at the input'],
+    ['bouzouki single coil, 9 m, active DI, 40 m, mic', 'Move the box to within 6 m of the player'],
+    ['laptop, 3 m, mic', 'Put in a passive media DI, stereo to mono'],
     ['guitar single coil, 3 m, line', 'Into an instrument input'],
-    ['guitar single coil, 3 m 2 couplers, active box, 20 m, mic', 'One lead in a piece, no couplers'],
-    ['theremin wall-wart, 2 m, 10 m, mic, phantom on', 'Put in a passive box'],
-    ['theremin wall-wart, 5 m, 40 m, line', 'Put in a passive box, and into a microphone input'],
-    ['rca player earthed on Stage, 12 m, rca input', 'Put in a passive box, and lift the signal ground at the box'],
+    ['guitar single coil, 3 m 2 couplers, active DI, 20 m, mic', 'One lead in a piece, no couplers'],
+    ['theremin wall-wart, 2 m, 10 m, mic, phantom on', 'Put in a passive DI'],
+    ['theremin wall-wart, 5 m, 40 m, line', 'Put in a passive DI, and into a microphone input'],
+    ['rca player earthed on Stage, 12 m, rca input', 'Put in a passive DI, and lift the signal ground at the box'],
     ['balanced line on Stage, 20 m, rca input', 'Into a line input, and turn the output down 6 dB']
   ])('%s → %s', (text, best) => {
     const before = plan(text);
@@ -42,7 +42,7 @@ describe('the first remedy', () => {
     expect(remedies.map((r) => plain(remedyText(r.what)))[0]).toBe(best);
   });
 
-  it.each(['piezo, 2 m, active box 10m, 20 m, mic', 'guitar single coil, 3 m, active box, 40 m, mic'])(
+  it.each(['piezo, 2 m, active DI 10m, 20 m, mic', 'guitar single coil, 3 m, active DI, 40 m, mic'])(
     '%s needs none',
     (text) => {
       const fine = plan(text);
@@ -54,7 +54,7 @@ describe('the first remedy', () => {
 describe('what a remedy may touch', () => {
   const texts = [
     'rca player earthed on Stage, 12 m, rca input',
-    'modular rack earthed on Stage, 3 m, active box on battery, 40 m, mic',
+    'modular rack earthed on Stage, 3 m, active DI on battery, 40 m, mic',
     'keyboard earthed on Stage, 20 m, line'
   ];
   it.each(texts)('%s: protective earth stays, and what the house has', (text) => {
@@ -71,7 +71,7 @@ describe('what a remedy may touch', () => {
     }
   });
   it('what it does to other lines is told, and true', () => {
-    const before = plan('keyboard wall-wart, 3 m, active box on battery, 20 m, mic');
+    const before = plan('keyboard wall-wart, 3 m, active DI on battery, 20 m, mic');
     addThru(before, device('line-in'));
     const line = traceLines(before).find((l) => l.id === 'in')!;
     const was = judgePlan(before).find((r) => r.id === 'amp')!;
@@ -86,7 +86,7 @@ describe('what a remedy may touch', () => {
     }
   });
   it('what the kit has comes first, and what it lacks is named', () => {
-    const before = plan('dulcimer piezo, 6 m, passive box, 40 m, mic');
+    const before = plan('dulcimer piezo, 6 m, passive DI, 40 m, mic');
     const [line] = traceLines(before);
     const kit = (model: string) => new Stock({ one: { kind: 'device', model, ...PLAIN } });
     const from = (model: string) => remediesFor(before, line, kit(model));
@@ -111,16 +111,16 @@ describe('what a remedy may touch', () => {
     expect(remedies.length).toBeGreaterThan(2);
   });
   it('a longer lead moved to the run is not lost on the way', () => {
-    const before = plan('bouzouki single coil, 9 m, active box, 40 m, mic');
+    const before = plan('bouzouki single coil, 9 m, active DI, 40 m, mic');
     const [line] = traceLines(before);
     const [move] = remediesFor(before, line);
     const applied = applyEdit(before, { ops: [...move.ops] });
     if (!applied.ok) throw new Error();
     const spec = specOf(applied.plan, traceLines(applied.plan)[0])!;
-    expect(plain(tellLine(spec))).toContain('single coil, 6 m, active box, 43 m, mic');
+    expect(plain(tellLine(spec))).toContain('single coil, 6 m, active DI, 43 m, mic');
   });
   it('a line more than words can say still gets those that fit it', () => {
-    const before = plan('keyboard wall-wart, 3 m, active box on battery, 20 m, mic');
+    const before = plan('keyboard wall-wart, 3 m, active DI on battery, 20 m, mic');
     addThru(before, device('load-resistor'));
     const line = traceLines(before).find((l) => l.id === 'in')!;
     expect(problems(judgeLine(before, line)).map((f) => f.code)).toContain('clips');

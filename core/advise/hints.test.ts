@@ -47,24 +47,24 @@ describe('an equaliser', () => {
       { numRuns: 12 }
     ));
   it('is offered for a long lead, and takes most of what the lead did; none for a short one', () => {
-    const long = hints(show(['guitar single coil, 14 m, active box, 20 m, mic'])).eq!;
+    const long = hints(show(['guitar single coil, 14 m, active DI, 20 m, mic'])).eq!;
     expect(long.after).toBeLessThan(long.before * 0.7);
     expect(plain(eqText(long))).toMatch(/^[+−]\d+ dB .* brings? it to within ±[\d.]+ dB of the source/);
-    expect(hints(show(['keyboard, 3 m, active box, 20 m, mic'])).eq).toBeNull();
+    expect(hints(show(['keyboard, 3 m, active DI, 20 m, mic'])).eq).toBeNull();
   });
   it('a desk may cut below the lowest note: 1 dB there, by the filter’s own formula', () => {
     const f = deskCutHz(82);
     expect(10 * Math.log10(1 + (f / 82) ** 4)).toBeCloseTo(1, 9);
-    const { deskCut } = hints(show(['violin acoustic preamp, 3 m, passive box, 20 m, mic']));
+    const { deskCut } = hints(show(['violin acoustic preamp, 3 m, passive DI, 20 m, mic']));
     expect(plain(deskCutText(deskCut!))).toContain('may stand at 140 Hz: it takes 1 dB off the lowest note, 196 Hz.');
-    expect(hints(show(['upright bass piezo, 3 m, active box 10m, 20 m, mic'])).deskCut).toBeNull();
+    expect(hints(show(['upright bass piezo, 3 m, active DI 10m, 20 m, mic'])).deskCut).toBeNull();
   });
 });
 
 describe('loudness', () => {
   it('of a stereo programme puts each channel LUFS under the largest sine; of a mono one 3 dB higher', () => {
     const plan = show(
-      ['laptop, 3 m, media box, 10 m, mic', { loudness: -16 }],
+      ['laptop, 3 m, media DI, 10 m, mic', { loudness: -16 }],
       ['Tape: rca player, 3 m, rca input', { loudness: -20 }]
     );
     // A rail of 2.26 V holds a sine of 0.8 V RMS; the player gives at most 2 V.

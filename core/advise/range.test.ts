@@ -23,15 +23,15 @@ const cut = (text: string) => {
 
 describe('a low cut by the instrument’s own range', () => {
   it.each([
-    ['violin piezo, 3 m, active box 10m, 20 m, mic', 80],
-    ['dulcimer piezo, 3 m, preamp box, 20 m, mic', 40],
-    ['upright bass piezo, 3 m, active box 10m, 20 m, mic', null],
-    ['violin piezo, 3 m, active box 10m low cut 80, 20 m, mic', null],
-    ['violin piezo, 3 m, passive box, 20 m, mic', null]
+    ['violin piezo, 3 m, active DI 10m, 20 m, mic', 80],
+    ['dulcimer piezo, 3 m, preamp DI, 20 m, mic', 40],
+    ['upright bass piezo, 3 m, active DI 10m, 20 m, mic', null],
+    ['violin piezo, 3 m, active DI 10m low cut 80, 20 m, mic', null],
+    ['violin piezo, 3 m, passive DI, 20 m, mic', null]
   ])('%s: %s', (text, hz) => expect(cut(text).cut?.hz ?? null).toBe(hz));
 
   it('is never higher than the one before the note is missed', () => {
-    const { plan, cut: found } = cut('violin piezo, 3 m, active box 10m, 20 m, mic');
+    const { plan, cut: found } = cut('violin piezo, 3 m, active DI 10m, 20 m, mic');
     expect(found!.lossDb).toBeGreaterThan(0);
     expect(found!.lossDb).toBeLessThanOrEqual(1);
     const applied = applyEdit(plan, { ops: [...found!.ops] });
@@ -42,13 +42,13 @@ describe('a low cut by the instrument’s own range', () => {
     expect(near(was, 20) - near(is, 20)).toBeCloseTo(found!.rumbleDb, 1);
     expect(is.findings.some((f) => f.code === 'cut-too-high' && f.severity !== 'clean')).toBe(false);
     expect(plain(lowCutText(found!))).toMatch(
-      /^A low cut at 80 Hz in the active box, 10 MΩ takes 0\.\d dB off the lowest note/
+      /^A low cut at 80 Hz in the active DI, 10 MΩ takes 0\.\d dB off the lowest note/
     );
   });
 });
 
 describe('stereo pairs', () => {
-  const left = 'organ piezo, 3 m, active box 10m, 20 m, mic';
+  const left = 'organ piezo, 3 m, active DI 10m, 20 m, mic';
   function pair(right: string, name = 'organ') {
     const plan = show(left, right);
     for (const id of ['l0-in', 'l1-in']) plan.lines[id].pair = name;
@@ -62,24 +62,24 @@ describe('stereo pairs', () => {
     expect(pairText(same, 'Right')).toBe('Both sides arrive alike.');
   });
   it('another lead moves the level, another box the response too', () => {
-    const [long] = pair('organ piezo, 9 m, active box 10m, 20 m, mic');
+    const [long] = pair('organ piezo, 9 m, active DI 10m, 20 m, mic');
     expect(long.levelDb).toBeLessThan(-2);
     expect(long.sameBoxes).toBe(true);
-    const [other] = pair('organ piezo, 3 m, active box, 20 m, mic');
+    const [other] = pair('organ piezo, 3 m, active DI, 20 m, mic');
     expect(other.responseDb).toBeGreaterThan(2);
     expect(plain(pairText(other, 'Right'))).toMatch(
       /^Right arrives .* lower: trim it up by that; .*, and their boxes differ\.$/
     );
   });
   it('a pad on one side is a level to be trimmed, and nothing else', () => {
-    const [padded] = pair('organ piezo, 3 m, active box 10m, 20 m, mic (pad 20)');
+    const [padded] = pair('organ piezo, 3 m, active DI 10m, 20 m, mic (pad 20)');
     expect(Math.abs(padded.levelDb)).toBeLessThan(0.5);
   });
   it('a side with its polarity turned over is told, turned over twice it is not', () => {
-    const [turned] = pair('organ piezo, 3 m, active box 10m inverted, 20 m, mic');
+    const [turned] = pair('organ piezo, 3 m, active DI 10m inverted, 20 m, mic');
     expect(turned.opposite).toBe(true);
     expect(pairText(turned, 'Right')).toContain('summed to mono, the middle cancels');
-    const [twice] = pair('organ piezo, 3 m, active box 10m inverted, 20 m mic cable swapped, mic');
+    const [twice] = pair('organ piezo, 3 m, active DI 10m inverted, 20 m mic cable swapped, mic');
     expect(twice.opposite).toBe(false);
   });
   it('one side, or three, are no pair', () => {

@@ -31,10 +31,10 @@ const plain = (text: string): string => text.replaceAll('\u202F', ' ');
 
 describe('the best way', () => {
   it.each([
-    ['upright bass piezo, 3 m, passive box, 40 m, mic', 'active-di-10m', 'mic-in'],
-    ['bouzouki single coil, 3 m, passive box, 40 m, mic', 'active-di', 'mic-in'],
+    ['upright bass piezo, 3 m, passive DI, 40 m, mic', 'active-di-10m', 'mic-in'],
+    ['bouzouki single coil, 3 m, passive DI, 40 m, mic', 'active-di', 'mic-in'],
     ['laptop, 3 m, mic', 'media-di', 'mic-in'],
-    ['modular rack earthed on Stage, 3 m, active box, 40 m, mic', 'passive-di', 'mic-in'],
+    ['modular rack earthed on Stage, 3 m, active DI, 40 m, mic', 'passive-di', 'mic-in'],
     ['turntable, 2 m, line', '', 'phono-in'],
     ['dynamic mic, 30 m, line', '', 'mic-in']
   ])('%s: %s into %s', (text, box, input) => {
@@ -52,7 +52,7 @@ describe('the best way', () => {
 });
 
 it('a way that lost tells the number it lost by', () => {
-  const ways = routes('upright bass piezo, 3 m, active box 10m, 40 m, mic');
+  const ways = routes('upright bass piezo, 3 m, active DI 10m, 40 m, mic');
   const lost = (id: string) => {
     const at = ways.findIndex((r) => r.way.id === id && r.way.input === 'mic-in');
     return plain(standing(ways[at], at));
@@ -63,10 +63,10 @@ it('a way that lost tells the number it lost by', () => {
 
 describe('every way', () => {
   const texts = [
-    'upright bass piezo, 3 m, active box, 40 m, mic',
+    'upright bass piezo, 3 m, active DI, 40 m, mic',
     'rca player earthed on Stage, 18 m, rca input',
     'balanced line on Stage, 30 m, line',
-    'bass guitar passive bass, 3 m, active box, 20 m, mic'
+    'bass guitar passive bass, 3 m, active DI, 20 m, mic'
   ];
   it.each(texts)('%s: put into the plan it is what was promised', (text) => {
     const made = plan(text);
@@ -107,7 +107,7 @@ describe('what a source needs', () => {
   const needs = (text: string) => needsOf(routes(text))!;
   it('a microphone beside the desk needs no box', () => expect(needs('dynamic mic, 10 m, mic').plain).toBe(true));
   it('a piezo far away needs level, impedance and balancing', () =>
-    expect(needs('upright bass piezo, 3 m, active box 10m, 40 m, mic').needed.map((n) => n.need)).toEqual([
+    expect(needs('upright bass piezo, 3 m, active DI 10m, 40 m, mic').needed.map((n) => n.need)).toEqual([
       'level',
       'impedance',
       'balancing'
@@ -123,7 +123,7 @@ describe('from a kit', () => {
     broken: { kind: 'device', model: 'passive-di', ...PLAIN, condition: 'repair' }
   };
   it('leads are as long as they come, and what is missing is named', () => {
-    const ways = routes('upright bass piezo, 3 m, passive box, 40 m multicore, mic', kit);
+    const ways = routes('upright bass piezo, 3 m, passive DI, 40 m multicore, mic', kit);
     expect(ways[0].report.cables).toHaveLength(2);
     expect(ways[0].chain.cables[0].metres).toBe(4.5);
     expect(ways[0].missing).toEqual([]);
@@ -147,7 +147,7 @@ describe('lines that share something', () => {
       look(applied.plan, way);
     }
   };
-  const TRACK = 'Track: bouzouki single coil, 3 m, active box, 40 m, mic';
+  const TRACK = 'Track: bouzouki single coil, 3 m, active DI, 40 m, mic';
 
   it('a box with something on its thru is exchanged for one with a thru, and what hangs on it stays', () => {
     const made = show(TRACK, 'from Track, 2 m, guitar amp');
@@ -235,7 +235,7 @@ describe('stock', () => {
 });
 
 describe('two ways at once', () => {
-  const text = 'bass guitar passive bass, 3 m, passive box, 30 m, mic';
+  const text = 'bass guitar passive bass, 3 m, passive DI, 30 m, mic';
   const wanting = (want: 'direct' | 'both') => {
     const made = plan(text);
     made.lines.in.want = want;

@@ -13,11 +13,11 @@ import { type Route, routesFor } from './routes';
 import { chosenOf, type Option, pickOf, type Question, QUESTIONS, type School, schoolPick, schoolsOf } from './schools';
 
 const LINES = [
-  'Bass: upright bass piezo, 3 m, active box 10m, 40 m, mic',
-  'Bouzouki: bouzouki single coil, 4 m, active box, 40 m, mic',
-  'Player: rca player earthed on Stage, 3 m, media box, 20 m, mic',
-  'Laptop: laptop, 3 m, media box, 9 m, mic',
-  'Keys: keyboard earthed on Stage, 3 m, passive box pad 10, 40 m, mic'
+  'Bass: upright bass piezo, 3 m, active DI 10m, 40 m, mic',
+  'Bouzouki: bouzouki single coil, 4 m, active DI, 40 m, mic',
+  'Player: rca player earthed on Stage, 3 m, media DI, 20 m, mic',
+  'Laptop: laptop, 3 m, media DI, 9 m, mic',
+  'Keys: keyboard earthed on Stage, 3 m, passive DI pad 10, 40 m, mic'
 ];
 function show(): Plan {
   const plan = onTwoSupplies(blankPlan());

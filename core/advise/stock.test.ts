@@ -20,10 +20,10 @@ const named = (parts: readonly { what: string; metres: number }[]): string[] =>
 
 describe('what a line takes', () => {
   it.each([
-    ['piezo, 3 m, active box, 40 m multicore, mic', ['active box, 1 MΩ', '3 m jack lead']],
+    ['piezo, 3 m, active DI, 40 m multicore, mic', ['active DI, 1 MΩ', '3 m jack lead']],
     [
-      'piezo, 6 m 1 coupler, active box on battery, 20 m mic cable, mic',
-      ['active box, 1 MΩ', 'battery', '3 m jack lead', '3 m jack lead', '20 m microphone cable']
+      'piezo, 6 m 1 coupler, active DI on battery, 20 m mic cable, mic',
+      ['active DI, 1 MΩ', 'battery', '3 m jack lead', '3 m jack lead', '20 m microphone cable']
     ],
     ['laptop, 3 m, mic', ['3 m 3.5 mm stereo lead, 3.5 mm stereo to XLR']],
     ['dynamic mic, 40 m multicore, mic', []]
@@ -37,7 +37,7 @@ describe('what a line takes', () => {
 });
 
 describe('what there is', () => {
-  const stock = new Stock(kit('2 active boxes, 3 x 3 m TS, 2 x 6 m TS'));
+  const stock = new Stock(kit('2 active DIs, 3 x 3 m TS, 2 x 6 m TS'));
   const lead = (metres: number) => ({ what: 'lead:instrument:ts-ts', metres });
   it('a longer lead does for a shorter one', () => {
     expect([lead(3), lead(4), lead(6), lead(7)].map((p) => stock.count(p))).toEqual([5, 2, 2, 0]);
@@ -65,8 +65,8 @@ describe('what there is', () => {
     expect(new Stock(ill).count({ what: 'balun', metres: 0 })).toBe(2);
   });
   it('a show draws from what it says', () => {
-    const plan = show('piezo, 3 m, active box, 40 m, mic');
-    const crew = kit('2 active boxes');
+    const plan = show('piezo, 3 m, active DI, 40 m, mic');
+    const crew = kit('2 active DIs');
     expect(kitFor(plan, crew)).toBeNull();
     expect(kitFor({ ...plan, policy: { ...plan.policy, kit: 'crew' } }, crew)).toBe(crew);
     expect(kitFor({ ...plan, policy: { ...plan.policy, kit: 'own' } }, crew)).toEqual({});
@@ -74,8 +74,8 @@ describe('what there is', () => {
 });
 
 describe('what a show uses', () => {
-  const piezo = 'piezo, 3 m, active box, 40 m multicore, mic';
-  const crew = kit('2 active boxes, 1 x 3 m TS, 2 x 6 m TS');
+  const piezo = 'piezo, 3 m, active DI, 40 m multicore, mic';
+  const crew = kit('2 active DIs, 1 x 3 m TS, 2 x 6 m TS');
   it('deals out the shortest lead that reaches, and names what is short', () => {
     const use = usedOf(show(piezo, piezo, piezo), crew);
     expect([...use.used]).toEqual([

@@ -5,10 +5,10 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'a-box-used-as-a-plug-adapter',
     what: 'a box used as a plug adapter',
-    says: 'balanced line on Stage, 3 m, passive box, 20 m, mic',
+    says: 'balanced line on Stage, 3 m, passive DI, 20 m, mic',
     finds: { code: 'box-as-adapter', severity: 'care', value: 0 },
-    right: 'keyboard wall-wart, 3 m, passive box, 20 m, mic',
-    remedy: 'Take the passive box out, one cable instead into a line input, and turn the output down 6 dB'
+    right: 'keyboard wall-wart, 3 m, passive DI, 20 m, mic',
+    remedy: 'Take the passive DI out, one cable instead into a line input, and turn the output down 6 dB'
   },
   {
     id: 'a-guitar-into-a-line-jack-because-it-fit',
@@ -24,7 +24,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'rca player wall-wart, 2 m, 10 m, mic',
     finds: { code: 'equal-impedances', severity: 'stop', value: 1.438 },
     right: 'rca player wall-wart, 2 m, rca input',
-    remedy: 'Put in a passive box'
+    remedy: 'Put in a passive DI'
   },
   {
     id: 'a-long-unbalanced-run-of-coupled-leads',
@@ -44,10 +44,10 @@ export const MISTAKES: readonly Mistake[] = [
   },
   {
     id: 'a-passive-box-into-a-line-input',
-    what: 'a passive box into a line input',
-    says: 'guitar single coil, 3 m, passive box, 20 m, line',
+    what: 'a passive DI into a line input',
+    says: 'guitar single coil, 3 m, passive DI, 20 m, line',
     finds: { code: 'too-quiet', severity: 'stop', value: 44.1 },
-    right: 'guitar single coil, 3 m, passive box, 20 m, mic',
+    right: 'guitar single coil, 3 m, passive DI, 20 m, mic',
     remedy: 'Into a microphone input'
   },
   {
@@ -72,7 +72,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'rca player wall-wart, 2 m, phono input',
     finds: { code: 'line-into-phono', severity: 'stop', value: 28.09 },
     right: 'turntable, 1 m, phono input',
-    remedy: 'Put in a passive box'
+    remedy: 'Put in a passive DI'
   },
   {
     id: 'phono-into-line',
@@ -87,8 +87,8 @@ export const MISTAKES: readonly Mistake[] = [
     what: 'a stereo plug in a balanced mono input',
     says: 'laptop, 3 m, mic',
     finds: { code: 'stereo-cancels', severity: 'stop', value: -79.82 },
-    right: 'laptop, 3 m, media box, 9 m, mic',
-    remedy: 'Put in a passive media box, stereo to mono'
+    right: 'laptop, 3 m, media DI, 9 m, mic',
+    remedy: 'Put in a passive media DI, stereo to mono'
   },
   {
     id: 'a-plain-y-joining-left-and-right',
@@ -97,7 +97,7 @@ export const MISTAKES: readonly Mistake[] = [
     finds: { code: 'outputs-joined', severity: 'stop', value: 20 },
     right: 'laptop, 1 m, merge box, 2 m jack lead, line',
     remedy:
-      'Passive media box, stereo to mono instead of the plain Y, left and right twisted together, and into a microphone input'
+      'Passive media DI, stereo to mono instead of the plain Y, left and right twisted together, and into a microphone input'
   },
   {
     id: 'an-aux-input-with-no-trim',
@@ -110,35 +110,35 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'phantom-missing',
     what: 'phantom missing',
-    says: 'piezo, 2 m, active box 10m, 20 m, mic, phantom off',
+    says: 'piezo, 2 m, active DI 10m, 20 m, mic, phantom off',
     finds: { code: 'phantom-off', severity: 'stop', value: 0 },
-    right: 'piezo, 2 m, active box 10m, 20 m, mic',
+    right: 'piezo, 2 m, active DI 10m, 20 m, mic',
     remedy: 'Switch phantom on at the input'
   },
   {
     id: 'phantom-insufficient',
     what: 'phantom insufficient',
-    says: 'piezo, 2 m, active box 10m (draw 10 mA), 20 m, mic (phantomMost 4 mA)',
+    says: 'piezo, 2 m, active DI 10m (draw 10 mA), 20 m, mic (phantomMost 4 mA)',
     finds: { code: 'phantom-weak', severity: 'care', value: 34.37 },
-    right: 'piezo, 2 m, active box 10m, 20 m, mic',
+    right: 'piezo, 2 m, active DI 10m, 20 m, mic',
     remedy: 'Run the box on a battery'
   },
   {
     id: 'phantom-of-the-whole-desk',
     what: 'more boxes on phantom than the desk feeds',
-    says: 'piezo, 2 m, active box 10m (draw 8 mA), 20 m, mic',
-    also: ['piezo, 2 m, active box 10m (draw 8 mA), 20 m, mic', 'piezo, 2 m, active box 10m (draw 8 mA), 20 m, mic'],
+    says: 'piezo, 2 m, active DI 10m (draw 8 mA), 20 m, mic',
+    also: ['piezo, 2 m, active DI 10m (draw 8 mA), 20 m, mic', 'piezo, 2 m, active DI 10m (draw 8 mA), 20 m, mic'],
     phantomMost: 0.02,
     finds: { code: 'phantom-spent', severity: 'stop', value: 24 },
-    right: 'piezo, 2 m, active box 10m (draw 8 mA), 20 m, mic',
+    right: 'piezo, 2 m, active DI 10m (draw 8 mA), 20 m, mic',
     remedy: 'Run the box on a battery'
   },
   {
     id: 'phantom-with-no-way-home',
     what: 'phantom with no way home',
-    says: 'piezo, 2 m, active box 10m, 20 m mic cable shield open, mic',
+    says: 'piezo, 2 m, active DI 10m, 20 m mic cable shield open, mic',
     finds: { code: 'phantom-weak', severity: 'stop', value: 0 },
-    right: 'piezo, 2 m, active box 10m, 20 m mic cable, mic',
+    right: 'piezo, 2 m, active DI 10m, 20 m mic cable, mic',
     remedy: 'Run the box on a battery'
   },
   {
@@ -147,7 +147,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'keyboard wall-wart, 2 m, 10 m, mic, phantom on',
     finds: { code: 'phantom-into-source', severity: 'stop', value: 6.476 },
     right: 'dynamic mic, 10 m, mic, phantom on',
-    remedy: 'Put in a passive box, and pad −10 dB at the box'
+    remedy: 'Put in a passive DI, and pad −10 dB at the box'
   },
   {
     id: 'phantom-on-a-mis-wired-ribbon',
@@ -163,40 +163,40 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'clip-on mic, 2 m, line',
     finds: { code: 'plug-in-missing', severity: 'stop', value: 0 },
     right: 'clip-on mic, 2 m, camera',
-    remedy: 'Put in an active box, 10 MΩ, into an instrument input, and run the source on its battery'
+    remedy: 'Put in an active DI, 10 MΩ, into an instrument input, and run the source on its battery'
   },
   {
     id: 'lift-on-an-un-earthed-source',
     what: 'lift on an un-earthed source',
-    says: 'guitar humbucker, 3 m, passive box lifted, 20 m, mic',
+    says: 'guitar humbucker, 3 m, passive DI lifted, 20 m, mic',
     finds: { code: 'floats-lifted', severity: 'care', value: 0 },
-    right: 'guitar humbucker, 3 m, passive box, 20 m, mic',
+    right: 'guitar humbucker, 3 m, passive DI, 20 m, mic',
     remedy: 'Join the ground at the box'
   },
   {
     id: 'lift-expected-to-cure-induced-hum',
     what: 'lift expected to cure induced hum',
-    says: 'guitar single coil (area 40 m²), 3 m, passive box lifted, 20 m, mic',
+    says: 'guitar single coil (area 40 m²), 3 m, passive DI lifted, 20 m, mic',
     finds: { code: 'lift-no-help', severity: 'note', value: 27.48 },
-    right: 'guitar humbucker, 3 m, passive box lifted, 20 m, mic',
+    right: 'guitar humbucker, 3 m, passive DI lifted, 20 m, mic',
     remedy: null
   },
   {
     id: 'lift-on-a-box-that-is-not-isolated',
     what: 'lift on a box that is not isolated',
-    says: 'keyboard earthed on Stage, 3 m, active box lifted pad 20, 40 m, mic',
+    says: 'keyboard earthed on Stage, 3 m, active DI lifted pad 20, 40 m, mic',
     finds: { code: 'lift-leaks', severity: 'stop', value: 46.32 },
-    right: 'keyboard earthed on Stage, 3 m, passive box lifted pad 20, 40 m, mic',
-    remedy: 'Passive box instead of the active box, 1 MΩ, and pad −10 dB at the box'
+    right: 'keyboard earthed on Stage, 3 m, passive DI lifted pad 20, 40 m, mic',
+    remedy: 'Passive DI instead of the active DI, 1 MΩ, and pad −10 dB at the box'
   },
   {
     id: 'a-thru-that-joins-what-the-lift-parts',
     what: 'a thru that joins what the lift parts',
-    says: 'Keys: keyboard earthed on Stage, 2 m, passive box lifted, 20 m, mic',
+    says: 'Keys: keyboard earthed on Stage, 2 m, passive DI lifted, 20 m, mic',
     also: ['from Keys, 2 m, guitar amp, on Annex'],
     last: true,
     finds: { code: 'thru-joins', severity: 'stop', value: 22.45 },
-    right: 'keyboard earthed on Stage, 2 m, passive box lifted, 20 m, mic',
+    right: 'keyboard earthed on Stage, 2 m, passive DI lifted, 20 m, mic',
     remedy: 'Run the source on its battery, and pad −20 dB at the input'
   },
   {
@@ -234,9 +234,9 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'a-low-cut-above-a-basss-fundamental',
     what: 'a low cut above a bass’s fundamental',
-    says: 'upright bass piezo, 3 m, active box 10m low cut 120, 20 m, mic',
+    says: 'upright bass piezo, 3 m, active DI 10m low cut 120, 20 m, mic',
     finds: { code: 'cut-too-high', severity: 'stop', value: -13.1 },
-    right: 'upright bass piezo, 3 m, active box 10m, 20 m, mic',
+    right: 'upright bass piezo, 3 m, active DI 10m, 20 m, mic',
     remedy: null
   },
   {
@@ -245,15 +245,15 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'balanced line on Stage, 3 m, reversed box, 2 m, line',
     finds: { code: 'steps-up', severity: 'care', value: 17.31 },
     right: 'balanced line on Stage, 3 m, isolator, 2 m, line',
-    remedy: 'Take the passive box used backwards out, one cable instead, and turn the output down 6 dB'
+    remedy: 'Take the passive DI used backwards out, one cable instead, and turn the output down 6 dB'
   },
   {
     id: 'a-preamps-output-sent-through-a-box',
     what: 'a preamp’s output sent through a box',
-    says: 'interface output, 2 m, active box, 20 m, mic',
+    says: 'interface output, 2 m, active DI, 20 m, mic',
     finds: { code: 'box-as-adapter', severity: 'care', value: 0 },
     right: 'interface output, 2 m, line',
-    remedy: 'Take the active box, 1 MΩ out, one cable instead into a line input, and turn the output down 6 dB'
+    remedy: 'Take the active DI, 1 MΩ out, one cable instead into a line input, and turn the output down 6 dB'
   },
   {
     id: 'half-a-balanced-signal',
@@ -274,17 +274,17 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: '3-v-of-rail-taken-for-3-v-rms',
     what: '3 V of rail taken for 3 V RMS',
-    says: 'laptop (rail 3 V, nominal 3 V), 2 m, media box, 9 m, mic',
+    says: 'laptop (rail 3 V, nominal 3 V), 2 m, media DI, 9 m, mic',
     finds: { code: 'over-rail', severity: 'care', value: 9.031 },
-    right: 'laptop (rail 3 V, nominal 0.3 V), 2 m, media box, 9 m, mic',
+    right: 'laptop (rail 3 V, nominal 0.3 V), 2 m, media DI, 9 m, mic',
     remedy: null
   },
   {
     id: 'two-strings-at-once',
     what: 'two strings at once',
-    says: 'upright bass piezo (nominal -14 dBu), 2 m, active box 10m, 20 m, mic',
+    says: 'upright bass piezo (nominal -14 dBu), 2 m, active DI 10m, 20 m, mic',
     finds: { code: 'double-stops', severity: 'note', value: 4.151 },
-    right: 'upright bass piezo, 2 m, active box 10m pad 15, 20 m, mic',
+    right: 'upright bass piezo, 2 m, active DI 10m pad 15, 20 m, mic',
     remedy: 'Pad −20 dB at the input'
   },
   {
@@ -293,6 +293,6 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'rca player earthed on Stage, 12 m, rca input',
     finds: { code: 'loop', severity: 'stop', value: 7.319 },
     right: 'rca player wall-wart, 2 m, rca input',
-    remedy: 'Put in a passive box, and lift the signal ground at the box'
+    remedy: 'Put in a passive DI, and lift the signal ground at the box'
   }
 ];

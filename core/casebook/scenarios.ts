@@ -42,7 +42,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'a player straight into a far speaker',
     says: 'rca player wall-wart, 15 m, powered speaker',
     finds: { code: 'long-unbalanced', severity: 'stop', value: 15 },
-    remedy: 'Put in a passive box, and mode mic at the input'
+    remedy: 'Put in a passive DI, and mode mic at the input'
   },
   {
     id: 'speaker-tap',
@@ -54,7 +54,7 @@ export const SCENARIOS: readonly Case[] = [
   {
     id: 'bass-direct',
     what: 'a passive bass direct',
-    says: 'bass guitar passive bass, 3 m, active box, 30 m, mic',
+    says: 'bass guitar passive bass, 3 m, active DI, 30 m, mic',
     finds: { code: 'double-stops', severity: 'note', value: 5.53 },
     remedy: 'Pad −20 dB at the input'
   },
@@ -89,7 +89,7 @@ export const SCENARIOS: readonly Case[] = [
   {
     id: 'acoustic-preamp',
     what: 'an acoustic instrument with its own preamp',
-    says: 'guitar acoustic preamp, 3 m, passive box, 30 m, mic',
+    says: 'guitar acoustic preamp, 3 m, passive DI, 30 m, mic',
     finds: { code: 'bridges', severity: 'clean', value: 244.3 },
     remedy: null
   },
@@ -105,7 +105,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'left and right summed by resistors',
     says: 'laptop, 1 m, merge box, 5 m, line',
     finds: { code: 'loads', severity: 'stop', value: 2.005 },
-    remedy: 'Passive media box, stereo to mono instead of the merge box, stereo to mono, and into a microphone input'
+    remedy: 'Passive media DI, stereo to mono instead of the merge box, stereo to mono, and into a microphone input'
   },
   {
     id: 'tape-over-a-balun',
@@ -116,17 +116,17 @@ export const SCENARIOS: readonly Case[] = [
   },
   {
     id: 'player-into-a-media-box',
-    what: 'a player into a media box',
-    says: 'rca player wall-wart on Stage, 2 m, media box, 30 m, mic',
+    what: 'a player into a media DI',
+    says: 'rca player wall-wart on Stage, 2 m, media DI, 30 m, mic',
     finds: { code: 'headroom', severity: 'note', value: 9.84 },
-    remedy: 'Passive box instead of the passive media box, stereo to mono'
+    remedy: 'Passive DI instead of the passive media DI, stereo to mono'
   },
   {
     id: 'phone-on-its-battery',
     what: 'a phone on its battery into an aux input',
     says: 'phone from battery, 1 m, aux',
     finds: { code: 'headroom', severity: 'note', value: 7.735 },
-    remedy: 'Put in a passive media box, stereo to mono'
+    remedy: 'Put in a passive media DI, stereo to mono'
   },
   {
     id: 'pro-to-consumer-transformer',
@@ -169,25 +169,25 @@ export const SCENARIOS: readonly Case[] = [
   {
     id: 'clip-on-into-a-box',
     what: 'a clip-on microphone into a box',
-    says: 'clip-on mic from battery, 1 m, active box, 20 m, mic',
+    says: 'clip-on mic from battery, 1 m, active DI, 20 m, mic',
     finds: { code: 'hissy', severity: 'stop', value: 54.32 },
-    remedy: 'Turn the active box, 1 MΩ up 10 dB'
+    remedy: 'Turn the active DI, 1 MΩ up 10 dB'
   },
   {
     id: 'clip-on-into-a-recorder',
     what: 'a clip-on microphone into a recorder',
     says: 'clip-on mic from battery, 2 m, aux',
     finds: { code: 'hissy', severity: 'stop', value: 51.08 },
-    remedy: 'Put in an active box, 10 MΩ, and turn the active box, 10 MΩ up 10 dB'
+    remedy: 'Put in an active DI, 10 MΩ, and turn the active DI, 10 MΩ up 10 dB'
   },
   {
     id: 'amp-next-door',
     what: 'a pickup to the desk and, over a tie line, to an amplifier next door',
-    says: 'Track: bouzouki single coil, 3 m, active box, 15 m, mic',
-    also: ['from Track, 3 m, active box on battery, 30 m multicore, reversed box, 2 m, guitar amp'],
+    says: 'Track: bouzouki single coil, 3 m, active DI, 15 m, mic',
+    also: ['from Track, 3 m, active DI on battery, 30 m multicore, reversed box, 2 m, guitar amp'],
     last: true,
     finds: { code: 'loop', severity: 'stop', value: 19.41 },
-    remedy: 'Passive box instead of the active box, 1 MΩ, and lift the signal ground at the box'
+    remedy: 'Passive DI instead of the active DI, 1 MΩ, and lift the signal ground at the box'
   },
   {
     id: 'one-output-three-inputs',
@@ -221,7 +221,7 @@ export const SCENARIOS: readonly Case[] = [
     says: 'Guitar: guitar single coil, 4 m, instrument input',
     also: ['from Guitar, 3 m, guitar amp'],
     finds: { code: 'loop', severity: 'stop', value: 6.095 },
-    remedy: 'A passive box, its ground lifted, instead of the Y lead'
+    remedy: 'A passive DI, its ground lifted, instead of the Y lead'
   },
   {
     id: 'amp-of-that-guitar',
@@ -230,12 +230,12 @@ export const SCENARIOS: readonly Case[] = [
     also: ['from Guitar, 3 m, guitar amp'],
     last: true,
     finds: { code: 'loop', severity: 'stop', value: 8.148 },
-    remedy: 'A passive box, its ground lifted, instead of the Y lead'
+    remedy: 'A passive DI, its ground lifted, instead of the Y lead'
   },
   {
     id: 'long-thru',
     what: 'a long lead on the thru',
-    says: 'Guitar: guitar single coil, 3 m, active box, 20 m, mic',
+    says: 'Guitar: guitar single coil, 3 m, active DI, 20 m, mic',
     also: ['from Guitar, 14 m, guitar amp'],
     finds: { code: 'treble-loss', severity: 'care', value: -7.47 },
     remedy: 'Thru buffered at the box'

@@ -135,7 +135,7 @@ const RAIL_LOSS = 2.8;
 /** RMS level that fits between rails so far apart. */
 const railClip = (volts: number): number => Math.max(volts - RAIL_LOSS, 0.1) / 2 / Math.SQRT2;
 
-/** Supply voltage inside an active box fed by phantom: what the feed resistors leave, at most the box's regulator. */
+/** Supply voltage inside an active DI fed by phantom: what the feed resistors leave, at most the box's regulator. */
 const phantomRail = (ampere: number, regulator: number): number =>
   Math.min(regulator, PHANTOM_VOLTS - (ampere * PHANTOM_LEG_OHM) / 2);
 

@@ -148,7 +148,7 @@ export class DeviceSettings {
   }
   get feed(): Feed {
     const own = this.settings.feed as Feed | undefined;
-    // An active box runs on its battery when its power switch says so.
+    // An active DI runs on its battery when its power switch says so.
     if (this.choice('power') === 'battery') return 'battery';
     return own ?? this.model.feeds[0];
   }

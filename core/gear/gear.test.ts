@@ -142,7 +142,7 @@ describe('what the networks measure is what the tables say', () => {
     expect(impedance(bench('instrument-in'), 'in', 20) / 1e6).toBeCloseTo(1, 2);
   });
 
-  it('active boxes show their own impedance, padded or not', () => {
+  it('active DIs show their own impedance, padded or not', () => {
     for (const pad of ['off', '10', '20', '40']) {
       expect(impedance(bench('active-di', { pad }), 'in', 30) / 1e6).toBeCloseTo(1, 1);
       expect(impedance(bench('active-di-10m', { pad }), 'in', 30) / 10e6).toBeCloseTo(1, 1);
@@ -158,14 +158,14 @@ describe('what the networks measure is what the tables say', () => {
     expect(Math.abs(passive + Number(pad))).toBeLessThan(1.2);
   });
 
-  it('a passive box divides by its turns, an active one by its gain setting', () => {
+  it('a passive DI divides by its turns, an active one by its gain setting', () => {
     expect(gain('passive-di', {}, 1000)).toBeCloseTo(-20 * Math.log10(12), 1);
     expect(gain('active-di', {}, 1000)).toBeCloseTo(0, 2);
     expect(gain('active-di', { gain: -10 }, 1000)).toBeCloseTo(-10, 2);
     expect(gain('media-di', {}, 1000)).toBeCloseTo(-20 * Math.log10(8), 0);
   });
 
-  it('the reflected load of a passive box is the square of its turns', () => {
+  it('the reflected load of a passive DI is the square of its turns', () => {
     const b = bench('passive-di');
     const out = b.ports.get('out')!;
     b.net.resistor('load', out.hot, out.cold, 2000);

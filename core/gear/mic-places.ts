@@ -4,7 +4,7 @@ import { fromDbu, toDbu } from '../units/quantity';
  * Sound pressure at a microphone's capsule, average of the playing, dB SPL, and crest factor, dB: usual middles of what is measured at such places
  * (94 dB SPL is 1 Pa, ISO 1683).
  */
-export const MIC_PLACES = {
+const MIC_PLACES = {
   speech: { spl: 82, crest: 15 },
   vocal: { spl: 104, crest: 18 },
   choir: { spl: 78, crest: 16 },

@@ -1,6 +1,6 @@
 import type { InstrumentId } from './instruments';
 import { k, levels, nF, pF } from './stages';
-import { defineModel, type Model, param, type StampContext } from './types';
+import { type Model, param, type StampContext } from './types';
 
 /** Sources without electronics: coils and piezo elements. */
 

@@ -43,7 +43,7 @@ describe('low cut', () => {
   });
 });
 
-describe('tone controls of a preamp box', () => {
+describe('tone controls of a preamp DI', () => {
   it('lift or lower one end and leave the other', () => {
     const flat = through('preamp-di', {}, [20, 20000], 'line-unbalanced', 'line-in');
     const bass = through('preamp-di', { low: 10 }, [20, 20000], 'line-unbalanced', 'line-in');

@@ -38,30 +38,30 @@ const of = (report: LineReport, code: Code) =>
 
 describe('mistakes that people make', () => {
   it.each<[string, Code, Severity, number | null]>([
-    ['dulcimer piezo, 6 m, passive box, 40 m, mic', 'bass-loss', 'stop', -9.9],
-    ['upright bass piezo, 3 m, active box, 40 m, mic', 'bass-loss', 'stop', -10.8],
+    ['dulcimer piezo, 6 m, passive DI, 40 m, mic', 'bass-loss', 'stop', -9.9],
+    ['upright bass piezo, 3 m, active DI, 40 m, mic', 'bass-loss', 'stop', -10.8],
     ['upright bass piezo, 3 m, line', 'bass-loss', 'stop', null],
     ['guitar single coil, 3 m, line', 'treble-loss', 'stop', null],
     ['guitar humbucker, 20 m, instrument input', 'treble-loss', 'stop', null],
     ['bass guitar passive bass, 3 m, passive economy, 20 m, mic', 'bass-loss', 'note', null],
-    ['bouzouki single coil, 9 m, active box, 40 m, mic', 'long-unbalanced', 'care', 9],
+    ['bouzouki single coil, 9 m, active DI, 40 m, mic', 'long-unbalanced', 'care', 9],
     ['keyboard wall-wart, 5 m, 40 m, line', 'long-unbalanced', 'stop', 45],
-    ['keyboard wall-wart, 3 m 2 couplers, passive box, 20 m, mic', 'coupled', 'care', 2],
+    ['keyboard wall-wart, 3 m 2 couplers, passive DI, 20 m, mic', 'coupled', 'care', 2],
     ['laptop, 3 m, mic', 'stereo-cancels', 'stop', null],
     ['laptop, 3 m, instrument input', 'right-shorted', 'care', 10],
-    ['keyboard wall-wart, 3 m, active box on battery, 20 m, mic', 'clips', 'stop', null],
+    ['keyboard wall-wart, 3 m, active DI on battery, 20 m, mic', 'clips', 'stop', null],
     ['keyboard wall-wart, 3 m, passive economy, 20 m, mic', 'core-saturates', 'stop', null],
-    ['dulcimer piezo, 2 m, active box 10m, 20 m, line', 'too-quiet', 'stop', null],
+    ['dulcimer piezo, 2 m, active DI 10m, 20 m, line', 'too-quiet', 'stop', null],
     ['dynamic mic, 20 m, mic', 'much-gain', 'care', null],
-    ['modular rack wall-wart, 3 m, active box pad 10, 20 m, mic', 'too-hot', 'care', null],
+    ['modular rack wall-wart, 3 m, active DI pad 10, 20 m, mic', 'too-hot', 'care', null],
     ['balanced line on Stage, 20 m, rca input', 'leg-on-shield', 'note', 6],
     ['rca player wall-wart, 2 m, 10 m, mic', 'equal-impedances', 'stop', 1.4],
     ['rca player earthed on Stage, 12 m, rca input', 'loop', 'stop', null],
-    ['piezo, 2 m, active box 10m, 20 m, mic, phantom off', 'phantom-off', 'stop', null],
-    ['piezo, 2 m, active box 10m (draw 10 mA, capacity 50 mAh) on battery, 20 m, mic', 'battery-short', 'care', 5],
-    ['piezo, 2 m, active box 10m, 20 m, line', 'phantom-none', 'stop', null],
+    ['piezo, 2 m, active DI 10m, 20 m, mic, phantom off', 'phantom-off', 'stop', null],
+    ['piezo, 2 m, active DI 10m (draw 10 mA, capacity 50 mAh) on battery, 20 m, mic', 'battery-short', 'care', 5],
+    ['piezo, 2 m, active DI 10m, 20 m, line', 'phantom-none', 'stop', null],
     ['keyboard wall-wart, 2 m, 10 m, mic, phantom on', 'phantom-into-source', 'stop', null],
-    ['guitar humbucker, 3 m, active box lifted, 20 m, mic', 'floats-lifted', 'care', null]
+    ['guitar humbucker, 3 m, active DI lifted, 20 m, mic', 'floats-lifted', 'care', null]
   ])('%s: %s', (text, code, severity, value) => {
     const found = of(judged(text), code);
     expect(found?.severity, JSON.stringify(problems(judged(text)).map((f) => f.code))).toBe(severity);
@@ -69,14 +69,14 @@ describe('mistakes that people make', () => {
   });
 
   it.each([
-    'upright bass piezo, 3 m, active box 10m, 40 m, mic',
-    'guitar single coil, 3 m, active box, 40 m, mic',
+    'upright bass piezo, 3 m, active DI 10m, 40 m, mic',
+    'guitar single coil, 3 m, active DI, 40 m, mic',
     'guitar single coil, 3 m, instrument input',
-    'active bass, 3 m, passive box, 20 m, mic',
-    'theremin wall-wart, 3 m, passive box, 40 m, mic',
+    'active bass, 3 m, passive DI, 20 m, mic',
+    'theremin wall-wart, 3 m, passive DI, 40 m, mic',
     'dynamic mic (nominal -45 dBu), 45 m, mic',
-    'laptop, 2 m, media box, 20 m, mic',
-    'piezo, 2 m, active box 10m on battery, 20 m, mic'
+    'laptop, 2 m, media DI, 20 m, mic',
+    'piezo, 2 m, active DI 10m on battery, 20 m, mic'
   ])('%s is clean', (text) => expect(problems(judged(text)).map(sentence)).toEqual([]));
 
   it('a plug that does not go in is said, and the rest still judged', () => {
@@ -111,19 +111,19 @@ describe('numbers by hand', () => {
     const report = judged('active bass (nominal +2 dBu), 3 m, instrument input');
     expect(report.points[0].near.peak).toBeCloseTo(report.points[0].near.clip!, 1);
   });
-  it('phantom leaves an active box what 6.81 kΩ twice and its current allow', () => {
+  it('phantom leaves an active DI what 6.81 kΩ twice and its current allow', () => {
     const clip = (draw: string) =>
-      judged(`piezo, 1 m, active box (draw ${draw}, regulator 48 V), 5 m, mic`).points[1].near.clip!;
+      judged(`piezo, 1 m, active DI (draw ${draw}, regulator 48 V), 5 m, mic`).points[1].near.clip!;
     const rms = (volts: number): number => (volts - 2.8) / 2 / Math.SQRT2;
     expect(clip('10 mA')).toBeCloseTo(20 * Math.log10(rms(48 - 34.05) / Math.sqrt(0.6)), 2);
     expect(clip('2 mA')).toBeGreaterThan(clip('10 mA') + 9);
   });
   it('a transformer takes twice the level an octave higher', () => {
-    const clip = (what: string) => judged(`${what}, 3 m, passive box, 20 m, mic`).points[0].far.clip!;
+    const clip = (what: string) => judged(`${what}, 3 m, passive DI, 20 m, mic`).points[0].far.clip!;
     expect(clip('guitar humbucker') - clip('bass guitar humbucker')).toBeCloseTo(20 * Math.log10(82 / 41), 6);
   });
   it('a second load on the thru is part of what the pickup sees', () => {
-    const plan = show('bass guitar passive bass, 3 m, active box, 20 m, mic');
+    const plan = show('bass guitar passive bass, 3 m, active DI, 20 m, mic');
     const alone = of(judgePlan(plan)[0], 'keeps-response')!;
     addThru(plan, device('load-resistor', { zin: 20e3 }), 'l0-mid');
     const both = judgePlan(plan).find((r) => r.id === 'l0-in')!;
@@ -133,7 +133,7 @@ describe('numbers by hand', () => {
   });
   it('policy moves the limit and says so', () => {
     const strict = judged(
-      'guitar single coil, 5 m, active box, 20 m, mic',
+      'guitar single coil, 5 m, active DI, 20 m, mic',
       (p) => void (p.policy.unbalanced = 'strict')
     );
     expect(of(strict, 'long-unbalanced')).toMatchObject({ severity: 'care', limit: 3, school: 'unbalanced' });

@@ -243,8 +243,8 @@ describe('limits where they act', () => {
     expectEdge(edge(plan, codes, room(-2), room(2)), 0, 'clips stop', 'double-stops care');
   });
   it('a thru is heard on both sides of nothing: a second load on it changes the first', () => {
-    const plain = show(['Bass: passive bass, 3 m, passive box, 20 m, mic']);
-    const loaded = show(['Bass: passive bass, 3 m, passive box, 20 m, mic']);
+    const plain = show(['Bass: passive bass, 3 m, passive DI, 20 m, mic']);
+    const loaded = show(['Bass: passive bass, 3 m, passive DI, 20 m, mic']);
     addThru(loaded, device('load-resistor', { zin: 20e3 }), 'l0-mid');
     const loss = (p: Plan): number => seen(p, ['treble-loss', 'keeps-response', 'bass-loss'])!.value;
     expect(Math.abs(loss(loaded))).toBeGreaterThan(Math.abs(loss(plain)));

@@ -69,7 +69,7 @@ export const HARM_AMPERE = 1e-3;
 /** A show with its soundcheck, hours: a battery should last longer. */
 export const BATTERY_HOURS = 6;
 
-/** Least voltage that an active box works from, volts. */
+/** Least voltage that an active DI works from, volts. */
 export const LEAST_RAIL = 9;
 
 /**

@@ -24,7 +24,7 @@ function show(...texts: string[]): Plan {
   );
   return plan;
 }
-const KEYS = 'keyboard earthed on Stage, 3 m, passive box, 30 m, mic';
+const KEYS = 'keyboard earthed on Stage, 3 m, passive DI, 30 m, mic';
 const MIC = 'dynamic mic, 30 m, mic';
 
 describe('what cannot be computed', () => {
@@ -136,8 +136,8 @@ describe('loops of a rig', () => {
     expect(opened.opened).toBeLessThan(opened.volts / 1000);
   });
   it('are none where one end is not earthed', () => {
-    expect(new SolvedRig(show('keyboard from battery, 3 m, passive box, 30 m, mic', MIC)).loops()).toEqual([]);
-    expect(new SolvedRig(show('keyboard earthed on Stage, 3 m, passive box lifted, 30 m, mic')).loops()).toEqual([]);
+    expect(new SolvedRig(show('keyboard from battery, 3 m, passive DI, 30 m, mic', MIC)).loops()).toEqual([]);
+    expect(new SolvedRig(show('keyboard earthed on Stage, 3 m, passive DI lifted, 30 m, mic')).loops()).toEqual([]);
   });
   it('may be closed by another line only: two sources of one rack into a desk on battery', () => {
     const plan = show(KEYS, KEYS);

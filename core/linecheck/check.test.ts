@@ -17,7 +17,7 @@ import type { PairReading } from './pair-reading';
 import { variantsOf } from './variants';
 import { venueOf } from './venue';
 
-const BASS = 'bass guitar passive bass, 3 m, active box, 30 m, mic 1';
+const BASS = 'bass guitar passive bass, 3 m, active DI, 30 m, mic 1';
 const of = (plan: Plan, k = 0) => {
   const line = resolve(plan).line(`l${k}-in`)!;
   return { line, report: judgePlan(plan).find((r) => r.id === line.id)! };
@@ -59,14 +59,14 @@ describe('a reading', () => {
     });
     const pair = { pair: 'organ' };
     const two = show(
-      ['organ piezo, 3 m, active box 10m, 20 m, mic 1', pair],
-      ['organ piezo, 3 m, active box 10m, 20 m, mic 2', pair]
+      ['organ piezo, 3 m, active DI 10m, 20 m, mic 1', pair],
+      ['organ piezo, 3 m, active DI 10m, 20 m, mic 2', pair]
     );
     expect(first(two, { gainDb: null, hum: null, content: 'wrong' })).toMatchObject({
       code: 'other-source',
       pair: true
     });
-    const loud = show(['active bass (nominal 4 dBu), 3 m, active box on battery pad 10, 20 m, mic']);
+    const loud = show(['active bass (nominal 4 dBu), 3 m, active DI on battery pad 10, 20 m, mic']);
     expect(of(loud).report.room!).toBeGreaterThan(0);
     expect(first(loud, { gainDb: null, hum: null, content: 'distorted' })).toMatchObject({ code: 'battery-weak' });
   });
@@ -113,7 +113,7 @@ describe('the stand-in venue', () => {
 });
 
 describe('two sides of a pair', () => {
-  const STEREO = 'keyboard, 3 m, active box, 30 m, mic';
+  const STEREO = 'keyboard, 3 m, active DI, 30 m, mic';
   const two = (change: (plan: Plan) => void = () => undefined) => {
     const plan = show([`${STEREO} 1`, { pair: 'Keys' }], [`${STEREO} 2`, { pair: 'Keys' }]);
     change(plan);

@@ -25,10 +25,10 @@ const plain = (text: string): string => text.replaceAll('\u202f', ' ');
 const rows = (sheet: Sheet): string[][] => sheet.groups.flatMap((g) => g.rows.map((r) => r.cells.map(plain)));
 
 const EVENING = show(
-  ['Cello: cello piezo, 3 m, active box 10m pad 10, 30 m multicore, mic 3', { place: 'Riser', act: 'One' }],
+  ['Cello: cello piezo, 3 m, active DI 10m pad 10, 30 m multicore, mic 3', { place: 'Riser', act: 'One' }],
   ['Voice: dynamic mic, 20 m, mic 1', { place: 'Front' }],
-  ['Keys: keyboard, 4 m, passive box lifted, 20 m mic cable, mic 2', { act: 'One' }],
-  ['Harp: harp piezo, 3 m, active box 10m, 30 m multicore, mic 3', { act: 'Two' }],
+  ['Keys: keyboard, 4 m, passive DI lifted, 20 m mic cable, mic 2', { act: 'One' }],
+  ['Harp: harp piezo, 3 m, active DI 10m, 30 m multicore, mic 3', { act: 'Two' }],
   ['Amp: from Cello, 2 m, guitar amp', { act: 'One' }]
 );
 
@@ -38,9 +38,9 @@ describe('the patch sheet', () => {
     expect(groups.map((g) => g.name)).toEqual(['Desk', 'Standing for themselves']);
     expect(groups[0].rows.map((r) => plain(r.cells.join(' | ')))).toEqual([
       '1 | Voice | Dynamic mic | 20 m microphone cable |  |  | Mic, Desk | ',
-      '2 | Keys | Line, unbalanced, at House | 4 m jack lead | Passive box, ground lifted | 20 m microphone cable | Mic, Desk | ',
-      '3 | Cello | Piezo, no preamp (cello) | 3 m jack lead | Active box 10 MΩ, pad −10 dB | 30 m multicore pair | Mic, Desk | 48 V',
-      '3 | Harp | Piezo, no preamp (harp) | 3 m jack lead | Active box 10 MΩ | 30 m multicore pair | Mic, Desk | 48 V'
+      '2 | Keys | Line, unbalanced, at House | 4 m jack lead | Passive DI, ground lifted | 20 m microphone cable | Mic, Desk | ',
+      '3 | Cello | Piezo, no preamp (cello) | 3 m jack lead | Active DI 10 MΩ, pad −10 dB | 30 m multicore pair | Mic, Desk | 48 V',
+      '3 | Harp | Piezo, no preamp (harp) | 3 m jack lead | Active DI 10 MΩ | 30 m multicore pair | Mic, Desk | 48 V'
     ]);
     expect(plain(groups[1].rows[0].cells.join(' | '))).toContain('Amp | Thru of Cello | 2 m jack lead');
   });
@@ -55,7 +55,7 @@ describe('the patch sheet', () => {
 
 it('small things are counted with the lines that want them, a shared one once, spares on top', () => {
   const plan = show(
-    ['Bass: active bass guitar, 3 m, active box on battery, 20 m, mic 1'],
+    ['Bass: active bass guitar, 3 m, active DI on battery, 20 m, mic 1'],
     ['Pad: keyboard, 3 m 1 coupler, jack-to-xlr adapter, 20 m, line 2'],
     ['Box: from Bass, 2 m, guitar amp']
   );
@@ -139,20 +139,20 @@ describe('cables', () => {
     expect(new Set(labels.map((l) => l.key)).size).toBe(labels.length);
     expect(labels.filter((l) => l.tag === '2A').map((l) => l.at)).toEqual([
       'out of Line, unbalanced',
-      'into Passive box'
+      'into Passive DI'
     ]);
     expect(plain(cablesSheet(input(EVENING)).groups[0].name)).toBe('Jack lead, mono jack: 4, 12 m in all');
   });
 });
 
 it('packing counts what the acts take at once, with spares of what is left, and names what is missing', () => {
-  const kit = kitOf('3 active boxes 10m, 2 passive boxes, 8 × 3 m TS, 1 × 6 m TS, 1 × 20 m XLR');
+  const kit = kitOf('3 active DIs 10m, 2 passive DIs, 8 × 3 m TS, 1 × 6 m TS, 1 × 20 m XLR');
   for (const item of Object.values(kit)) item.place = item.kind === 'lead' ? 'Cable case' : 'Box case';
   const sheet = sheetOf('packing', input(EVENING, kit));
   const of = (what: RegExp) => rows(sheet).find((r) => what.test(r[2]))!;
   // Cello and harp are never on together: one box serves both, and one is spare.
-  expect([of(/^active box, 10/)[1], of(/^active box, 10/)[4]]).toEqual(['2', '1']);
-  expect(of(/^passive box/)[1]).toBe('2');
+  expect([of(/^active DI, 10/)[1], of(/^active DI, 10/)[4]]).toEqual(['2', '1']);
+  expect(of(/^passive DI/)[1]).toBe('2');
   for (const { key, cells } of sheet.groups.flatMap((g) => g.rows))
     if (key in kit) expect(Number(cells[1])).toBeLessThanOrEqual(kit[key].count);
   const none = sheetOf('packing', input(EVENING, {}));
@@ -168,7 +168,7 @@ it('a changeover mutes before it unplugs, plugs before phantom, and unmutes last
   expect(order).toEqual([...order].sort((a, b) => a - b));
   expect(order.every((n) => n >= 0)).toBe(true);
   expect(steps.lastIndexOf('Unplug')).toBeLessThan(at('Plug'));
-  expect(groups[0].rows.find((r) => r.cells[1] === 'Move')!.cells[2]).toMatch(/active box, 10 MΩ from Cello to 3 Harp/);
+  expect(groups[0].rows.find((r) => r.cells[1] === 'Move')!.cells[2]).toMatch(/active DI, 10 MΩ from Cello to 3 Harp/);
 });
 
 describe('any show', () => {

@@ -22,7 +22,7 @@ const branches = (plan: Plan) => [...branchesOf(plan, traceLines(plan))].map(([i
 const level = (plan: Plan, id: string): number => judgePlan(plan).find((r) => r.id === id)!.arrives!;
 
 describe('lines that leave other lines', () => {
-  const BASS = 'Bass: passive bass, 3 m, passive box, 30 m, mic 1';
+  const BASS = 'Bass: passive bass, 3 m, passive DI, 30 m, mic 1';
 
   it.each([
     ['the thru of a box', BASS, 'from Bass, 2 m, guitar amp', 'l0-mid', 'thru'],

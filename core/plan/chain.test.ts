@@ -13,7 +13,7 @@ import type { Plan } from './schema';
 import { putLine } from './put';
 
 const TEXTS = [
-  'Bass: upright bass piezo, 3 m, active box 10m lifted, 40 m, mic 3, exposed',
+  'Bass: upright bass piezo, 3 m, active DI 10m lifted, 40 m, mic 3, exposed',
   'Player: rca player, 12 m, rca input',
   'Feed: balanced line, 30 m, rca input',
   'Laptop: laptop, 3 m, mic',
@@ -22,7 +22,7 @@ const TEXTS = [
 function show(text: string): Plan {
   const plan = blankPlan();
   // A neighbour that nothing may touch.
-  putLine(plan, readLine('keyboard, 3 m, active box, 20 m, mic').spec!, (role) => `other-${role}`);
+  putLine(plan, readLine('keyboard, 3 m, active DI, 20 m, mic').spec!, (role) => `other-${role}`);
   putLine(plan, readLine(text).spec!, (role) => role);
   return plan;
 }

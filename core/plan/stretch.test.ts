@@ -14,7 +14,7 @@ import { stretchOf } from './stretch';
 
 const ROOTS = [
   'keyboard, 3 m, line',
-  'bass guitar passive bass, 3 m, active box, 20 m, mic',
+  'bass guitar passive bass, 3 m, active DI, 20 m, mic',
   'dynamic mic, 5 m, splitter, 20 m, mic',
   'balanced line, 20 m, powered speaker',
   'rca player, 3 m, rca input'
@@ -23,7 +23,7 @@ const ENDS = [
   '3 m, guitar amp',
   '6 m mic cable, mic',
   '8 m, powered speaker',
-  '2 m, active box on battery, 20 m, reversed box, 2 m, guitar amp'
+  '2 m, active DI on battery, 20 m, reversed box, 2 m, guitar amp'
 ];
 
 /** A show of a few lines and of branches that leave any line said before them. */

@@ -42,12 +42,12 @@ export function complete(text: string, caret: number, reading: Reading, known: K
         p.main &&
         p.meaning.role !== 'filler' &&
         p.meaning.role !== 'place' &&
-        p.text.startsWith(typed) &&
-        (p.text !== typed || start === 0) &&
+        p.text.toLowerCase().startsWith(typed) &&
+        (p.text.toLowerCase() !== typed || start === 0) &&
         (typed !== '' || open(p.meaning.role) < 2.5)
     )
       .sort((a, b) => open(a.meaning.role) - open(b.meaning.role) || a.text.length - b.text.length)
-      .filter((p) => p.text !== typed)
+      .filter((p) => p.text.toLowerCase() !== typed)
       .slice(0, most);
     if (found.length > 0)
       return found.map((p) => ({ text: p.text, role: p.meaning.role, from: caret - typed.length, to: caret }));

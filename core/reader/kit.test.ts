@@ -19,8 +19,8 @@ const told = (text: string): string[] =>
 
 describe('a kit in words', () => {
   it.each([
-    ['4 active boxes, 10 × 3 m TS, 2 RCA to TS', ['4 active-di', '10 3 instrument ts-ts', '2 rca-to-jack']],
-    ['3 active box 10m and two splitters', ['3 active-di-10m', '2 splitter']],
+    ['4 active DIs, 10 × 3 m TS, 2 RCA to TS', ['4 active-di', '10 3 instrument ts-ts', '2 rca-to-jack']],
+    ['3 active DI 10m and two splitters', ['3 active-di-10m', '2 splitter']],
     ['2 jack Ys, 3 XLR Y leads, a Y lead, 1 plain y', ['2 y-jack', '3 y-xlr', '1 y-jack', '1 plain-y']],
     ['6 x 20 m XLR; 4 mic cables 10 m', ['6 20 mic xlr-xlr', '4 10 mic xlr-xlr']],
     ['3 m RCA to TS, 6 1,5 m TS', ['1 3 rca rca-ts', '6 1.5 instrument ts-ts']],
@@ -31,11 +31,11 @@ describe('a kit in words', () => {
     expect(readKit(text).faults).toEqual([]);
   });
   it('names what it does not understand, with its place, and reads the rest', () => {
-    const { items, faults } = readKit('2 flutes, 3 active boxes, 4 TS');
+    const { items, faults } = readKit('2 flutes, 3 active DIs, 4 TS');
     expect(items).toHaveLength(1);
     expect(faults).toMatchObject([
       { code: 'not-understood', text: '2 flutes', at: 0 },
-      { code: 'no-length', text: '4 TS', at: 26 }
+      { code: 'no-length', text: '4 TS', at: 24 }
     ]);
     expect(faults.map(kitFaultText).join(' ')).toContain('“4 TS”');
   });
@@ -69,13 +69,13 @@ describe('a kit in words', () => {
     let n = 0;
     const add = (kit: Parameters<typeof addItems>[0], text: string) =>
       addItems(kit, readKit(text).items, () => `k${n++}`);
-    const kit = add(add({}, '4 active boxes, 2 batteries'), '3 active boxes');
+    const kit = add(add({}, '4 active DIs, 2 batteries'), '3 active DIs');
     expect(Object.values(kit).map((i) => i.count)).toEqual([7, 2]);
   });
 });
 
 describe('a kit as rows', () => {
-  const { items } = readKit('4 active boxes, 10 × 3 m TS, 6 batteries, 2 RCA to TS');
+  const { items } = readKit('4 active DIs, 10 × 3 m TS, 6 batteries, 2 RCA to TS');
   it('comes back as it went', () => expect(itemsOf(rowsOf(items))).toEqual({ items, faults: [] }));
   it('every bad row says which, where and what; the good ones are read', () => {
     const { items: read, faults } = itemsOf([
@@ -120,8 +120,8 @@ describe('protective earth', () => {
   ])('%s: refused', (text) => expect(earthAsked(text)).not.toBeNull());
   it.each([
     'rca player earthed on Stage, 18 m, rca input',
-    'keyboard, 3 m, passive box lifted, 20 m, mic',
-    'guitar, 3 m, active box ground lifted, 20 m, mic',
+    'keyboard, 3 m, passive DI lifted, 20 m, mic',
+    'guitar, 3 m, active DI ground lifted, 20 m, mic',
     'pro line earth removed, 3 m, line',
     'lift the ground at the box'
   ])('%s: not what is meant', (text) => expect(earthAsked(text)).toBeNull());

@@ -6,7 +6,7 @@ import { KIT_LIMITS, type KitItem, type OWNED_CABLES, PLAIN } from '../kit/schem
 import { parseQuantity } from '../units/parse';
 import { VOCABULARY } from './vocabulary';
 
-/** A list of what there is, as one says it: `4 active boxes, 10 × 3 m TS, 2 RCA to TS`. */
+/** A list of what there is, as one says it: `4 active DIs, 10 × 3 m TS, 2 RCA to TS`. */
 
 export type KitFault =
   | { code: 'not-understood'; text: string; at: number }
@@ -109,12 +109,15 @@ function readItem(part: string): KitItem | 'not-understood' | 'no-length' {
 }
 
 const singular = (words: string): string =>
-  words.replace(/boxes\b/g, 'box').replace(/([a-z]{3,})s\b/g, (w, stem) => (w === 'ts' || w === 'trs' ? w : stem));
+  words
+    .replace(/boxes\b/g, 'box')
+    .replace(/\bdis\b/g, 'di')
+    .replace(/([a-z]{3,})s\b/g, (w, stem) => (w === 'ts' || w === 'trs' ? w : stem));
 
 /** A box by any of the words it is said by, one of several too. */
 function modelIn(words: string): string | null {
   for (const text of [words, singular(words), `${singular(words)} box`]) {
-    const phrase = VOCABULARY.find((p) => p.text === text && p.meaning.role === 'box');
+    const phrase = VOCABULARY.find((p) => p.text.toLowerCase() === text && p.meaning.role === 'box');
     if (phrase?.meaning.role === 'box') return phrase.meaning.model;
     if (findModel(text.replaceAll(' ', '-'))?.family === 'box') return text.replaceAll(' ', '-');
   }
@@ -170,7 +173,7 @@ function endsIn(words: string): [Plug, Plug] | null {
 /** A lead by its kind (`jack lead`, `mic cable`) or by its plugs (`TS`, `RCA to TS`). */
 function leadIn(words: string): { cable: (typeof OWNED_CABLES)[number]; plugs: [Plug, Plug] } | null {
   for (const text of [words, singular(words)]) {
-    const phrase = VOCABULARY.find((p) => p.text === text && p.meaning.role === 'cable');
+    const phrase = VOCABULARY.find((p) => p.text.toLowerCase() === text && p.meaning.role === 'cable');
     if (phrase?.meaning.role === 'cable' && phrase.meaning.kind !== 'multicore') {
       const { kind } = phrase.meaning;
       const usual = plugFor(kind, kind === 'mic' || kind === 'star-quad' ? 'xlr' : kind === 'instrument' ? 'ts' : kind);

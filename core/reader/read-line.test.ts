@@ -24,17 +24,17 @@ describe('a line in words', () => {
     input: { model: 'mic-in', settings: { phantom: 'on' } }
   };
   it.each([
-    'upright bass piezo, 3 m, active box, 40 m, mic',
-    'upright bass piezo 3 m active box 40 m mic',
-    'Upright bass: piezo, 3 m, active box, 40 m multicore, mic, phantom on',
+    'upright bass piezo, 3 m, active DI, 40 m, mic',
+    'upright bass piezo 3 m active DI 40 m mic',
+    'Upright bass: piezo, 3 m, active DI, 40 m multicore, mic, phantom on',
     'upright bass, mic, 40 m run, active di, 3 m lead',
-    'active box, upright bass with a piezo, 3 m lead, 40 m run into mic',
+    'active DI, upright bass with a piezo, 3 m lead, 40 m run into mic',
     'upright bass piezo, lead 3 m, active, run 40 m, microphone'
   ])('%s', (text) => expect(spec(text)).toMatchObject(bass));
 
   it('reads switches, values, couplers, channel, supply, exposure', () => {
     expect(
-      spec('Lead guitar: humbucker (R 9k, C 200p), 20 ft 2 couplers, active box pad 20 lifted, 15 m, mic 7, exposed')
+      spec('Lead guitar: humbucker (R 9k, C 200p), 20 ft 2 couplers, active DI pad 20 lifted, 15 m, mic 7, exposed')
     ).toMatchObject({
       name: 'Lead guitar',
       channel: 7,
@@ -53,8 +53,8 @@ describe('a line in words', () => {
       source: { settings: { eddy: 'off' } },
       lead: { metres: expect.closeTo(500 / 110, 9) }
     });
-    expect(spec('piezo, 2 m, active box 10M, 20 m, mic').box!.model).toBe('active-di-10m');
-    expect(spec('cue laptop, 2 m, media box, 20 m, mic').lead!.kind).toBe('mini');
+    expect(spec('piezo, 2 m, active DI 10M, 20 m, mic').box!.model).toBe('active-di-10m');
+    expect(spec('cue laptop, 2 m, media DI, 20 m, mic').lead!.kind).toBe('mini');
   });
 
   it('keeps the pad of an input apart from the words “mic input”', () => {
@@ -69,7 +69,7 @@ describe('a line in words', () => {
       { code: 'unknown', piece: { text: 'actve', from: 12, to: 17 } },
       { code: 'unknown' }
     ]);
-    expect(faults[0]).toMatchObject({ suggestions: expect.arrayContaining(['active box']) });
+    expect(faults[0]).toMatchObject({ suggestions: expect.arrayContaining(['active DI']) });
     expect(pieces.length).toBeGreaterThan(4);
     const first = (text: string) => readLine(text).faults[0];
     expect(first('piezo, 3 m, mic, line')).toMatchObject({ code: 'twice' });
@@ -114,7 +114,7 @@ describe('a line in words', () => {
                 '(',
                 'R',
                 '4k7',
-                'active box',
+                'active DI',
                 'mic',
                 ':',
                 '−',
@@ -138,8 +138,8 @@ describe('a line in words', () => {
   it('offers what may come next', () => {
     const offer = (text: string) => complete(text, text.length, readLine(text)).map((o) => o.text);
     expect(offer('upri')).toContain('upright bass');
-    expect(offer('piezo, 3 m, act')[0]).toBe('active box');
-    expect(offer('piezo, 3 m, active box, 40 m, mi')).toContain('mic');
+    expect(offer('piezo, 3 m, act')[0]).toBe('active DI');
+    expect(offer('piezo, 3 m, active DI, 40 m, mi')).toContain('mic');
     expect(offer('piezo, 3')).toEqual([]);
     const [option] = complete('piezo, pas', 10, readLine('piezo, pas'));
     expect(option).toMatchObject({ from: 7, to: 10 });

@@ -1,7 +1,7 @@
 import type { LineSpec } from '../plan/spec';
 import { type Reading, readLine } from './read-line';
 import type { Known } from './tokens';
-import { type Assumed, readTrade, type TradeReading } from './trade/read';
+import type { Assumed, readTrade, TradeReading } from './trade/read';
 
 /** What was typed, however it was said. */
 export interface Typed {
@@ -26,8 +26,9 @@ export interface Typed {
 /**
  * Reads a line. In the words in which a line is told back it is read strictly, so that nothing changes on its way through the field; what holds any
  * other word, or leaves out where it goes, is read as engineers type.
+ * @param asTrade reads what engineers type; null as long as it is not loaded
  */
-export function readTyped(text: string, known: Known = {}): Typed {
+export function readTyped(text: string, known: Known, asTrade: typeof readTrade | null): Typed {
   const strict = readLine(text, known);
   const every = strict.pieces.every(
     (p) => p.read.role !== 'unknown' && !(p.read.role === 'value' && !strictValue(strict))
@@ -38,7 +39,7 @@ export function readTyped(text: string, known: Known = {}): Typed {
   );
   if (strict.spec && every)
     return { strict, trade: null, specs: [strict.spec], assumed: strict.assumed, ignored: [], guessed: [] };
-  const trade = form ? null : readTrade(text);
+  const trade = form || !asTrade ? null : asTrade(text);
   if (!trade || trade.specs.length === 0)
     return {
       strict,
@@ -63,6 +64,6 @@ export function readTyped(text: string, known: Known = {}): Typed {
   };
 }
 
-/** "active box, 15 M": a megohm beside no input is a length to whoever typed it. */
+/** "active DI, 15 M": a megohm beside no input is a length to whoever typed it. */
 const strictValue = ({ pieces }: Reading): boolean =>
   !pieces.some((p) => p.read.role === 'value' && /^\d+(?:\.\d+)?\s+M$/.test(p.text));

@@ -50,17 +50,17 @@ const MODEL_PHRASES: Readonly<Record<ModelId, readonly [string, ...string[]]>> =
   'power-amp': ['power amp', 'power amplifier'],
   'valve-amp': ['valve amp', 'valve amplifier'],
   'dynamic-mic': ['dynamic mic', 'dynamic microphone'],
-  'active-di-10m': ['active box 10m', 'active 10m', '10m active box', '10 meg active box'],
-  'active-di': ['active box', 'active di', 'active'],
-  'passive-di-economy': ['economy passive box', 'economy box', 'passive economy'],
-  'passive-di': ['passive box', 'passive di', 'passive'],
-  'media-di': ['media box', 'stereo box'],
-  'preamp-di': ['preamp box', 'acoustic preamp box'],
-  'speaker-di': ['speaker box', 'speaker-level box', 'speaker tap'],
-  'media-di-stereo': ['media pair', 'stereo media box'],
+  'active-di-10m': ['active DI 10m', 'active box 10m', 'active 10m', '10m active box', '10 meg active box'],
+  'active-di': ['active DI', 'active box', 'active'],
+  'passive-di-economy': ['economy passive DI', 'economy passive box', 'economy DI', 'economy box', 'passive economy'],
+  'passive-di': ['passive DI', 'passive box', 'passive'],
+  'media-di': ['media DI', 'media box', 'stereo box'],
+  'preamp-di': ['preamp DI', 'preamp box', 'acoustic preamp box'],
+  'speaker-di': ['speaker DI', 'speaker box', 'speaker-level DI', 'speaker-level box', 'speaker tap'],
+  'media-di-stereo': ['stereo media DI', 'media pair', 'stereo media box'],
   isolator: ['isolator', 'isolating transformer'],
   balun: ['balun'],
-  'reversed-di': ['reversed box', 'reversed passive box', 'box backwards'],
+  'reversed-di': ['reversed DI', 'reversed box', 'reversed passive DI', 'reversed passive box', 'box backwards'],
   'reamp-box': ['re-amp box', 'reamp box', 're-amp'],
   'converter-down': ['down converter', 'converter down'],
   'converter-up': ['up converter', 'converter up'],
@@ -210,7 +210,7 @@ export interface Phrase {
 }
 
 const phrases = ([texts, meaning]: readonly [readonly string[], Meaning]): Phrase[] =>
-  texts.map((text, k) => ({ text, words: text.split(' '), meaning, main: k === 0 }));
+  texts.map((text, k) => ({ text, words: text.toLowerCase().split(' '), meaning, main: k === 0 }));
 
 /** Instruments are called what they are called. */
 export const sayInstrument = (id: InstrumentId): string =>

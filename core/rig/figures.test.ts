@@ -67,7 +67,7 @@ describe('response against independent figures', () => {
   });
 });
 
-describe('passive box against independent figures', () => {
+describe('passive DI against independent figures', () => {
   const line3nF = run(1, { settings: { cShield: 0, cCores: 3e-9 } });
   const box = device('passive-di', { Ciw: 0 });
   const mic = device('mic-in', { mismatch: 0 });
@@ -130,7 +130,7 @@ describe('hum through one line at 50 Hz, 100 mV between earth points', () => {
     });
     expect(Math.abs(hum - -24.7)).toBeLessThan(0.5);
   });
-  it('passive box, ground joined, then lifted', () => {
+  it('passive DI, ground joined, then lifted', () => {
     const parts = (lift: string) => ({
       source: KEYS,
       lead: { kind: 'instrument' as const, metres: 3 },
@@ -154,7 +154,7 @@ describe('hum through one line at 50 Hz, 100 mV between earth points', () => {
     for (const Rs of [30, 60]) expect(Math.abs(lifted(Rs) - byHand(Rs))).toBeLessThan(0.2);
     expect(Math.abs(lifted(60) - -149.9)).toBeLessThan(0.2);
   });
-  it('active box, ground joined, then lifted', () => {
+  it('active DI, ground joined, then lifted', () => {
     // 140 Ω in each leg of its output.
     const parts = (lift: string) => ({
       source: KEYS,

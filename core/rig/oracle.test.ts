@@ -35,14 +35,14 @@ const pages = (tables: [number, number][][]): [number, number][][] => {
 };
 
 const LINES = {
-  'passive bass through a passive box': {
+  'passive bass through a passive DI': {
     source: device('passive-bass'),
     lead: lead(6),
     box: device('passive-di'),
     run: run(40),
     input: device('mic-in')
   },
-  'piezo through an active box, padded and cut': {
+  'piezo through an active DI, padded and cut': {
     source: device('piezo'),
     lead: lead(3),
     box: device('active-di-10m', { pad: '20', cut: '80' }),

@@ -331,7 +331,7 @@ describe('each way out of a loop, predicted', () => {
     ['a shorter lead', hum({ lead: lead(1) }), 5],
     ['a heavier shield', hum({ lead: lead(3, { settings: { rShield: 0.01 } }) }), 5]
   ])('%s', (_, dbu, better) => expect(joined - dbu).toBeGreaterThan(better));
-  it('the lift of an active box that is not isolated is worth what its 100 kΩ are, no more', () => {
+  it('the lift of an active DI that is not isolated is worth what its 100 kΩ are, no more', () => {
     const [open, closed] = ['lifted', 'joined'].map((lift) => hum({ box: device('active-di', { lift }) }));
     expect(closed - open).toBeGreaterThan(15);
     expect(open).toBeGreaterThan(hum({ box: device('passive-di', { lift: 'lifted' }) }) + 40);

@@ -19,7 +19,7 @@ import { cureText } from '../words/trace';
 
 const withTouch = (plan: Plan, a: string, b: string): Plan => ({ ...plan, touches: { t: { a, b } } });
 const hum = (plan: Plan, line: string): number => judgePlan(plan).find((r) => r.id === line)!.hum!.dbu;
-const bass = (): Plan => onTwoSupplies(show(['Bass: passive bass, 5 m, passive box, 30 m, mic 1']));
+const bass = (): Plan => onTwoSupplies(show(['Bass: passive bass, 5 m, passive DI, 30 m, mic 1']));
 const mapOf = (plan: Plan) => {
   const whole = new SolvedRig(plan);
   const reports = judgeWhole(whole);
@@ -54,7 +54,7 @@ describe('metal that touches metal', () => {
   });
   it('joins what was two pieces: two chassis on one rail are solved together', () => {
     const plan = onTwoSupplies(
-      show(['Keys: keyboard earthed, 3 m, passive box, 20 m, mic 1'], ['Rack: interface earthed, 20 m, line 2'])
+      show(['Keys: keyboard earthed, 3 m, passive DI, 20 m, mic 1'], ['Rack: interface earthed, 20 m, line 2'])
     );
     plan.devices['l0-src'].supply = 'stage';
     plan.devices['l1-src'].supply = 'annex';

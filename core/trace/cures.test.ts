@@ -17,7 +17,7 @@ const SOURCES = [
   'rca player earthed',
   'keyboard wall-wart'
 ];
-const WAYS = ['3 m, passive box, 30 m, mic', '3 m, active box, 30 m, mic', '8 m, line', '12 m, rca input'];
+const WAYS = ['3 m, passive DI, 30 m, mic', '3 m, active DI, 30 m, mic', '8 m, line', '12 m, rca input'];
 
 /** Small shows on two supplies of which some lines close a ring. */
 const shows = fc
@@ -57,7 +57,7 @@ describe('cures of any ring', () => {
     ));
   it('come step by step, so that somebody who waits for something else gets between', () => {
     const plan = onTwoSupplies(
-      show(['Keys: keyboard earthed, 3 m, passive box, 30 m, mic'], ['Rack: rca player earthed, 12 m, rca input'])
+      show(['Keys: keyboard earthed, 3 m, passive DI, 30 m, mic'], ['Rack: rca player earthed, 12 m, rca input'])
     );
     for (const d of Object.values(plan.devices)) if (d.supply !== undefined) d.supply = 'stage';
     const pieces: Pieces = new Map();

@@ -47,15 +47,15 @@ describe('what people can say before anything is tried', () => {
       shareOf(trace, one, ...answers) / shareOf(trace, other, ...answers);
     const grows = (trace: Trace, id: string, answer: Answer): number =>
       odds(trace, id, 'low-level', answer) / odds(trace, id, 'low-level');
-    const organ = traceOf('Organ: piezo, 5 m, active box, 20 m, mic 1 phantom');
+    const organ = traceOf('Organ: piezo, 5 m, active DI, 20 m, mic 1 phantom');
     expect(grows(organ, 'electric:l0-src', { ask: 'noticed', is: 'touching' })).toBeGreaterThan(8);
     expect(grows(organ, 'electric:l0-src', { ask: 'noticed', is: 'nothing' })).toBeLessThan(0.7);
-    const guitar = traceOf('Guitar: single coil, 5 m, passive box, 20 m, mic 1');
+    const guitar = traceOf('Guitar: single coil, 5 m, passive DI, 20 m, mic 1');
     expect(grows(guitar, 'pickup:l0-src', { ask: 'noticed', is: 'turning' })).toBeGreaterThan(5);
     expect(grows(guitar, 'pickup:l0-src', { ask: 'noticed', is: 'lighting' })).toBeLessThan(1.5);
   });
   it('is counted once: what was noticed and then done on purpose speaks by the test alone', () => {
-    const trace = traceOf('Guitar: single coil, 5 m, passive box, 20 m, mic 1');
+    const trace = traceOf('Guitar: single coil, 5 m, passive DI, 20 m, mic 1');
     const noticed: Answer = { ask: 'noticed', is: 'touching' };
     const tried: Answer = { ask: 'touch', is: 'gone' };
     for (const { hypothesis: h } of trace.beliefs([]))
@@ -104,14 +104,14 @@ describe('pin 1 on the board', () => {
 
 describe('phantom off', () => {
   it('a box without it passes nothing on: what comes in before it ends, what comes in behind it stays', () => {
-    const trace = between('Keys: keyboard earthed, 3 m, active box, 30 m, mic 1 phantom', 'l0-src');
+    const trace = between('Keys: keyboard earthed, 3 m, active DI, 30 m, mic 1 phantom', 'l0-src');
     for (const id of ['own-supply:l0-src', 'shield:l0-lead', 'loop'])
       expect([id, change(trace, id, 'phantom-off') < -18]).toEqual([id, true]);
     expect(change(trace, 'leg:l0-run', 'phantom-off')).toBeCloseTo(0, 0);
   });
   it('is asked for where something needs it, and nowhere else', () => {
     const probes = (text: string): string[] => traceOf(text).probes.map((p) => p.id);
-    expect(probes('Bass: passive bass, 5 m, active box, 20 m, mic 1 phantom')).toContain('phantom-off');
-    expect(probes('Guitar: single coil, 5 m, passive box, 20 m, mic 1 phantom')).not.toContain('phantom-off');
+    expect(probes('Bass: passive bass, 5 m, active DI, 20 m, mic 1 phantom')).toContain('phantom-off');
+    expect(probes('Guitar: single coil, 5 m, passive DI, 20 m, mic 1 phantom')).not.toContain('phantom-off');
   });
 });

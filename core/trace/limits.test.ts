@@ -70,7 +70,7 @@ describe('what people say of a noise', () => {
 
 describe('what a reading does to a belief', () => {
   const plan = () => {
-    const made = onTwoSupplies(show(['Keys: keyboard earthed, 3 m, passive box, 30 m, mic']));
+    const made = onTwoSupplies(show(['Keys: keyboard earthed, 3 m, passive DI, 30 m, mic']));
     made.supplies.stage.emf = 0;
     return made;
   };

@@ -42,14 +42,14 @@ describe('the map of earths', () => {
     expect(new Set(loops.map((l) => [...l.cables].sort().join(' ')))).toEqual(new Set(map.rings.map((r) => r.key)));
   });
   it('a lifted box leaves a gap and takes the ring away', () => {
-    const text = 'Keys: keyboard earthed, 3 m, passive box, 30 m, mic 1';
+    const text = 'Keys: keyboard earthed, 3 m, passive DI, 30 m, mic 1';
     const staged = (words: string): Plan => {
       const plan = onTwoSupplies(show([words]));
       plan.devices['l0-src'].supply = 'stage';
       return plan;
     };
     const joined = mapped(staged(text));
-    const lifted = mapped(staged(text.replace('passive box', 'passive box lifted')));
+    const lifted = mapped(staged(text.replace('passive DI', 'passive DI lifted')));
     expect([joined.map.threads[0].open, lifted.map.threads[0].open]).toEqual([false, true]);
     expect(joined.map.rings.length).toBeGreaterThan(lifted.map.rings.length);
   });

@@ -10,7 +10,7 @@ import { PROBE_IDS } from './probes';
 import { customary, faultyRig, Stagehand, stageOfSeed, traced } from './rigs';
 
 const keys = () => {
-  const plan = onTwoSupplies(show(['Keys: keyboard earthed, 3 m, passive box, 30 m, mic 1']));
+  const plan = onTwoSupplies(show(['Keys: keyboard earthed, 3 m, passive DI, 30 m, mic 1']));
   plan.devices['l0-src'].supply = 'stage';
   return { plan, line: resolve(plan).line('l0-in')! };
 };

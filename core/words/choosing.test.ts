@@ -25,17 +25,17 @@ function ways(says: string, stock?: Stock): readonly Route[] {
   const plan = planOf({ says });
   return routesFor(plan, resolve(plan).line('in')!, stock ? { stock } : {});
 }
-const bass = ways('upright bass piezo, 3 m, passive box, 40 m, mic');
+const bass = ways('upright bass piezo, 3 m, passive DI, 40 m, mic');
 const of = (list: readonly Route[], id: string, input = 'mic-in'): Route =>
   list.find((r) => r.way.id === id && r.way.input === input)!;
 
 describe('ways in words', () => {
   it.each([
-    ['active-10m', 'Active box 10 MΩ, into a mic input', 'active box, 10 MΩ'],
+    ['active-10m', 'Active DI 10 MΩ, into a mic input', 'active DI, 10 MΩ'],
     [
       'active-10m-isolated',
-      'Active box 10 MΩ, then isolator 1:1, into a mic input',
-      'active box, 10 MΩ, then 1:1 isolating transformer'
+      'Active DI 10 MΩ, then isolator 1:1, into a mic input',
+      'active DI, 10 MΩ, then 1:1 isolating transformer'
     ],
     ['microphone', 'Microphone, into a mic input', 'microphone'],
     ['direct', 'Straight into a mic input', 'straight in']
@@ -56,15 +56,15 @@ describe('ways in words', () => {
   });
   it('what a way asks for, from a kit and from anything', () => {
     expect(asksFor(of(bass, 'active-10m'), false)).toBe('needs phantom, cheap, 2 parts');
-    const kit = { box: readKit('1 active box 10m').items[0] };
-    const poor = ways('upright bass piezo, 3 m, passive box, 40 m multicore, mic', new Stock(kit));
+    const kit = { box: readKit('1 active DI 10m').items[0] };
+    const poor = ways('upright bass piezo, 3 m, passive DI, 40 m multicore, mic', new Stock(kit));
     expect(plain(asksFor(of(poor, 'active-10m'), true))).toBe('needs phantom, cheap, not in your kit: 3 m jack lead');
     expect(plain(asksFor(of(poor, 'economy'), true))).toContain(
-      'not in your kit: economy passive box and 3 m jack lead'
+      'not in your kit: economy passive DI and 3 m jack lead'
     );
   });
   it('switches that are not as they come are said', () => {
-    const hot = ways('modular rack earthed on Stage, 3 m, active box, 40 m, mic');
+    const hot = ways('modular rack earthed on Stage, 3 m, active DI, 40 m, mic');
     expect(plain(switchesText(of(hot, 'passive')))).toBe('ground lifted, box padded −10 dB');
     expect(switchesText(of(bass, 'active-10m'))).toBe('');
     const feed = ways('balanced line on Stage, 30 m, line');

@@ -20,7 +20,7 @@ export const LESSON_TEXTS: Readonly<Record<Lesson, { readonly title: string; rea
   'low-level': {
     title: 'Hiss that nobody plugged in',
     teaches:
-      'Hiss comes up with the gain. Where the level is too low, by a passive box into a line input say, the gain brings up the input’s own noise. Bring the level up early, and the gain down.'
+      'Hiss comes up with the gain. Where the level is too low, by a passive DI into a line input say, the gain brings up the input’s own noise. Bring the level up early, and the gain down.'
   },
   electric: {
     title: 'A buzz that stops when it is touched',

@@ -31,7 +31,7 @@ const INPUTS: Readonly<Record<string, string>> = {
   'camera-in': 'the camera'
 };
 
-/** What a way is, in as few words as say it: `passive box, into a mic input`. */
+/** What a way is, in as few words as say it: `passive DI, into a mic input`. */
 export function wayName({ way }: Pick<Route, 'way'>): string {
   const into = `into ${INPUTS[way.input] ?? modelName(way.input)}`;
   if (way.source === 'microphone') return `Microphone, ${into}`;
@@ -39,7 +39,14 @@ export function wayName({ way }: Pick<Route, 'way'>): string {
   const and = way.source === 'both' ? ', and a microphone' : '';
   if (way.boxes.length === 0) return upper(`straight ${into}${and}`);
   return upper(
-    `${way.boxes.map((id) => modelShort(id).toLowerCase().replace('mω', 'MΩ')).join(', then ')}, ${into}${and}`
+    `${way.boxes
+      .map((id) =>
+        modelShort(id)
+          .toLowerCase()
+          .replace('mω', 'MΩ')
+          .replace(/\bdi\b/, 'DI')
+      )
+      .join(', then ')}, ${into}${and}`
   );
 }
 
@@ -63,7 +70,7 @@ const leadParts = (what: string): { kind: CableKindId; plugs: [Plug, Plug] } => 
   return { kind: kind as CableKindId, plugs: plugs.split('-') as [Plug, Plug] };
 };
 
-/** One thing of a kit: `3 m jack lead`, `RCA lead to mono jack`, `active box, 1 MΩ`. */
+/** One thing of a kit: `3 m jack lead`, `RCA lead to mono jack`, `active DI, 1 MΩ`. */
 export function partName({ what, metres }: Part): string {
   if (what === 'battery') return 'battery';
   if (!what.startsWith('lead:')) return modelName(what);

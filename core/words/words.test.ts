@@ -64,7 +64,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'box-as-adapter': [
     finding('box-as-adapter', 'care', 0, [model, fact('source', 'id', 'line-balanced')]),
-    'The passive box serves as a plug adapter: a professional line output is balanced and low in impedance already.',
+    'The passive DI serves as a plug adapter: a professional line output is balanced and low in impedance already.',
     'box as adapter'
   ],
   'contacts-swapped': [
@@ -104,7 +104,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'steps-up': [
     finding('steps-up', 'care', 19, [fact('model', 'id', 'reversed-di')]),
-    'The passive box used backwards does not lower the level: it raises it by 19 dB.',
+    'The passive DI used backwards does not lower the level: it raises it by 19 dB.',
     'steps up'
   ],
   'converted-twice': [
@@ -114,7 +114,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'double-stops': [
     finding('double-stops', 'note', 4, [model], 6),
-    'One string has 4.0 dB of room at the passive box; two at once want 6.0 dB.',
+    'One string has 4.0 dB of room at the passive DI; two at once want 6.0 dB.',
     'double stops'
   ],
   'over-rail': [
@@ -145,7 +145,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'thru-joins': [
     finding('thru-joins', 'stop', 20, [model]),
-    'The lift of the passive box is open, but its thru joins the two grounds all the same: hum is 20 dB under the playing.',
+    'The lift of the passive DI is open, but its thru joins the two grounds all the same: hum is 20 dB under the playing.',
     'thru joins grounds'
   ],
   'hum-low': [finding('hum-low', 'clean', 90), 'Hum stays 90 dB under the playing.', 'hum −90 dB'],
@@ -161,7 +161,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'lift-leaks': [
     finding('lift-leaks', 'stop', 45, [fact('model', 'id', 'active-di')]),
-    'The lift of the active box, 1 MΩ is no isolation: hum is still 45 dB under the playing.',
+    'The lift of the active DI, 1 MΩ is no isolation: hum is still 45 dB under the playing.',
     'lift leaks'
   ],
   'earth-removed': [
@@ -171,7 +171,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'phantom-weak': [
     finding('phantom-weak', 'stop', 4, [fact('model', 'id', 'active-di')], 9),
-    'Phantom is on, but only 4 V are left for the active box, 1 MΩ.',
+    'Phantom is on, but only 4 V are left for the active DI, 1 MΩ.',
     'phantom weak'
   ],
   'phantom-enough': [
@@ -186,12 +186,12 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'battery-lasts': [
     finding('battery-lasts', 'clean', 125, [fact('model', 'id', 'active-di')]),
-    'On its battery the active box, 1 MΩ plays for 125 hours.',
+    'On its battery the active DI, 1 MΩ plays for 125 hours.',
     'battery 125 h'
   ],
   'battery-short': [
     finding('battery-short', 'care', 4.2, [fact('model', 'id', 'active-di')]),
-    'On its battery the active box, 1 MΩ plays for only 4.2 hours.',
+    'On its battery the active DI, 1 MΩ plays for only 4.2 hours.',
     'battery 4 h'
   ],
   'plug-in-missing': [
@@ -242,17 +242,17 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   headroom: [
     finding('headroom', 'note', 4.2, level),
-    'Peaks stay 4.2 dB below what the passive box takes.',
+    'Peaks stay 4.2 dB below what the passive DI takes.',
     '4 dB room'
   ],
   clips: [
     finding('clips', 'stop', -11.2, level),
-    'Peaks of +20 dBu clip the passive box: 11 dB too much.',
+    'Peaks of +20 dBu clip the passive DI: 11 dB too much.',
     'clips +11 dB'
   ],
   'core-saturates': [
     finding('core-saturates', 'stop', -3, level),
-    'Peaks saturate the core of the passive box at 41.2 Hz: 3.0 dB too much.',
+    'Peaks saturate the core of the passive DI at 41.2 Hz: 3.0 dB too much.',
     'core saturates'
   ],
   gain: [finding('gain', 'clean', 30, gain), 'Needs 30 dB of gain.', 'gain 30 dB'],
@@ -300,17 +300,17 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'phantom-reaches': [
     finding('phantom-reaches', 'clean', 0, [fact('model', 'id', 'active-di')]),
-    'Phantom reaches the active box, 1 MΩ.',
+    'Phantom reaches the active DI, 1 MΩ.',
     'phantom on'
   ],
   'phantom-off': [
     finding('phantom-off', 'stop', 0, [fact('model', 'id', 'active-di')]),
-    'The active box, 1 MΩ runs on phantom, and phantom is off.',
+    'The active DI, 1 MΩ runs on phantom, and phantom is off.',
     'no phantom'
   ],
   'phantom-none': [
     finding('phantom-none', 'stop', 0, [fact('model', 'id', 'active-di'), fact('input', 'id', 'line-in')]),
-    'The active box, 1 MΩ runs on phantom, and a line input has none.',
+    'The active DI, 1 MΩ runs on phantom, and a line input has none.',
     'no phantom'
   ],
   'phantom-into-source': [
@@ -378,10 +378,10 @@ describe('other words', () => {
   it('remedies read like instructions', () => {
     const say = (...what: Parameters<typeof remedyText>[0]) => plain(remedyText(what));
     expect(say({ code: 'box', model: 'active-di-10m', instead: 'passive-di' }, { code: 'no-couplers' })).toBe(
-      'Active box, 10 MΩ instead of the passive box, and one lead in a piece, no couplers'
+      'Active DI, 10 MΩ instead of the passive DI, and one lead in a piece, no couplers'
     );
     expect(say({ code: 'box', model: 'active-di', instead: null }, { code: 'input', model: 'mic-in' })).toBe(
-      'Put in an active box, 1 MΩ, and into a microphone input'
+      'Put in an active DI, 1 MΩ, and into a microphone input'
     );
     expect(say({ code: 'setting', model: 'active-di', setting: 'pad', value: '20' })).toBe('Pad −20 dB at the box');
     expect(say({ code: 'setting', model: 'passive-di', setting: 'lift', value: 'lifted' })).toBe(

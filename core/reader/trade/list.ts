@@ -4,7 +4,7 @@ import { readTrade, type TradeReading } from './read';
 
 /** A pasted input list: rows of a table, of a rider's text, or of a letter, each read as a line. */
 
-export interface ListRow {
+interface ListRow {
   /** Number of the row in what was pasted, from 1. */
   readonly row: number;
   readonly text: string;
@@ -100,7 +100,25 @@ export function readList(text: string): ListReading {
     if (reading.specs.length > 0) rows.push({ row: k + 1, text: line, reading });
     else if (found.channels.length > 0) unread.push({ row: k + 1, text: line, why: 'no source' });
   });
-  return { rows, unread };
+  return { rows: paired(rows), unread };
+}
+
+/** "OH L" and "OH R" under each other are the two sides of a pair. */
+function paired(rows: readonly ListRow[]): ListRow[] {
+  const side = (row: ListRow | undefined, letter: string): string | null =>
+    row?.reading.specs.length === 1
+      ? (new RegExp(`^(.+?)[ -]+${letter}$`, 'i').exec(row.reading.specs[0].name)?.[1] ?? null)
+      : null;
+  const out = [...rows];
+  rows.forEach((row, k) => {
+    const left = side(row, '(?:L|left)');
+    if (left === null || side(rows[k + 1], '(?:R|right)') !== left) return;
+    for (const n of [k, k + 1]) {
+      const { reading } = out[n];
+      out[n] = { ...out[n], reading: { ...reading, specs: reading.specs.map((s) => ({ ...s, pair: left })) } };
+    }
+  });
+  return out;
 }
 
 interface Row {

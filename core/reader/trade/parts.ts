@@ -148,7 +148,9 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     if (nominal && level.nominal >= nominal.low && level.nominal <= nominal.high) settings.nominal = level.nominal;
     if (crest && level.crest !== crest.typ) settings.crest = level.crest;
   }
-  return { model, settings, at: best?.at ?? instrument?.from ?? null, instrument: of, assumed };
+  // Nobody has to be told that keys have an output.
+  const told = assumed && (modelOf(model).signal?.nature !== 'resistive' || model === 'acoustic-preamp');
+  return { model, settings, at: best?.at ?? instrument?.from ?? null, instrument: of, assumed: told };
 }
 
 export interface Boxes {
@@ -161,7 +163,7 @@ export interface Boxes {
 
 const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
 /** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
-export const usualDi = (source: string): string =>
+const usualDi = (source: string): string =>
   modelOf(source).ports[0].level === 'speaker'
     ? 'speaker-di'
     : HIGH_IMPEDANCE.has(modelOf(source).signal?.nature ?? '')

@@ -15,7 +15,7 @@ const REASON_PHANTOM_REACHES =
   'Without supply the box passes next to nothing. Mute the channel before switching phantom.';
 const FORMULA_PHANTOM_ENOUGH = 'Σ current of all lines of this host that are on together ≤ what its supply gives';
 const REASON_PHANTOM_ENOUGH =
-  'Overdrawn, the supply sags or shuts off for all. Passive boxes and batteries take nothing from it.';
+  'Overdrawn, the supply sags or shuts off for all. Passive DIs and batteries take nothing from it.';
 const FORMULA_BATTERY_LASTS = 'hours = charge ÷ current';
 const REASON_BATTERY_LASTS = 'A fresh battery before the show, and phantom where there is some, spares the worry.';
 const FORMULA_HUM_LOW = 'hum = √Σ over 20 harmonics of earths² + leakage² + electric² + fields²; field EMF = 2πf·B·A';
@@ -145,7 +145,7 @@ export const GROUND: Said<'ground'> = {
     short: () => 'lift leaks',
     measure: MEASURE_LOOP,
     formula: FORMULA_NO_LOOP,
-    reason: 'An active box is not isolated: its supply must find its way home. A transformer opens the ring.'
+    reason: 'An active DI is not isolated: its supply must find its way home. A transformer opens the ring.'
   },
   'thru-joins': {
     sentence: (f) =>

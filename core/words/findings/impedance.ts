@@ -43,7 +43,7 @@ export const IMPEDANCE: Said<'impedance'> = {
       `The ${model(f)} has no load: it sees ${ohm(f.value)} instead of ${ohm(f.limit ?? 8)}. It can destroy its output transformer.`,
     short: () => 'no load',
     formula: 'Z(load) at 1 kHz against the rated load',
-    reason: 'Plug in a cabinet or a load box of the rated impedance. A speaker-level box is no load. Switch off first.'
+    reason: 'Plug in a cabinet or a load box of the rated impedance. A speaker-level DI is no load. Switch off first.'
   },
   'cut-too-high': {
     sentence: (f) =>

@@ -14,7 +14,7 @@ export const compare = {
   nothingToCompareTheLineIs: 'Nothing to compare: the line is unfinished. Complete it on the board.',
   source: 'Source',
   lead: 'lead',
-  box: 'Box',
+  box: 'DI',
   run: 'run',
   input: 'Input',
   n20Hz20Khz: '20 Hz–20 kHz',

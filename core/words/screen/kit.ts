@@ -26,7 +26,7 @@ export const kit = {
   noOwnName: 'no own name',
   noteTakenOut: 'note taken out',
   addToTheKitInWords: 'Add to the kit, in words',
-  sayWhatThereIs4Active: 'Say what there is: 4 active boxes, 10 × 3 m TS, 2 RCA to TS',
+  sayWhatThereIs4Active: 'Say what there is: 4 active DIs, 10 × 3 m TS, 2 RCA to TS',
   add: 'Add',
   boxesAdaptersLeadsWithLengthAnd: 'Boxes, adapters, leads with length and plugs, batteries.',
   toType: 'to type,',

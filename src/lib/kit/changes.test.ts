@@ -7,7 +7,7 @@ import { adding, backwards, changesTo, withChanges } from './changes';
 const kitOf = (counts: readonly number[]): Kit =>
   Object.fromEntries(
     counts.flatMap((count, k) =>
-      count > 0 ? [[`k${k}`, { ...readKit('1 active box').items[0], count, name: `n${k}` }]] : []
+      count > 0 ? [[`k${k}`, { ...readKit('1 active DI').items[0], count, name: `n${k}` }]] : []
     )
   );
 const counts = fc.array(fc.integer({ min: 0, max: 3 }), { minLength: 5, maxLength: 5 });

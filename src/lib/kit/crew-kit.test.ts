@@ -6,7 +6,7 @@ import { adding, withChanges } from './changes';
 import { MemoryRows } from '$lib/outbox/rows';
 import { CrewKit } from './crew-kit.svelte';
 
-const BOX: KitItem = readKit('2 active boxes').items[0];
+const BOX: KitItem = readKit('2 active DIs').items[0];
 
 /** A server with a kit of its own, that can be away. */
 class Server {

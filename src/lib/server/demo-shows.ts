@@ -6,14 +6,14 @@ import { readLine } from '$core/reader/read-line';
 
 /** Our own made-up shows, written as one would say them. The mistakes in them are meant. */
 const SALT_ROAD: readonly string[] = [
-  'Hammered dulcimer: dulcimer piezo, 6 m 1 coupler, passive box, 40 m, mic 1, exposed',
-  'Electric bouzouki: bouzouki single coil, 9 m, active box, 40 m, mic 2, exposed',
-  'Upright bass: upright bass piezo, 3 m, active box 10m, 40 m, mic 3',
-  'Pump organ: organ piezo, 2 m, active box 10m, 40 m, mic 4',
+  'Hammered dulcimer: dulcimer piezo, 6 m 1 coupler, passive DI, 40 m, mic 1, exposed',
+  'Electric bouzouki: bouzouki single coil, 9 m, active DI, 40 m, mic 2, exposed',
+  'Upright bass: upright bass piezo, 3 m, active DI 10m, 40 m, mic 3',
+  'Pump organ: organ piezo, 2 m, active DI 10m, 40 m, mic 4',
   'Theremin: theremin keyboard wall-wart on Stage left, 5 m, 40 m, line 5, exposed',
   'Tape loops: rca player earthed on Stage right, 18 m, rca input, ch 6',
   'Cue laptop: headphone jack on Desk platform, 3 m, mic 7',
-  'Modular rack: modular rack earthed on Stage left, 3 m, active box on battery, 40 m, mic 8',
+  'Modular rack: modular rack earthed on Stage left, 3 m, active DI on battery, 40 m, mic 8',
   'Foley table: balanced line on Stage left, 40 m multicore, line 9',
   'Bouzouki amp: dynamic mic (nominal -42 dBu), 40 m multicore, mic 10',
   'Narrator: dynamic mic (nominal -48 dBu), 45 m multicore, mic 11, exposed',
@@ -21,13 +21,13 @@ const SALT_ROAD: readonly string[] = [
 ];
 
 const ROPE_ROOM: readonly string[] = [
-  'Bouzouki dry track: bouzouki single coil, 3 m, active box, 15 m, mic 1, exposed',
+  'Bouzouki dry track: bouzouki single coil, 3 m, active DI, 15 m, mic 1, exposed',
   'Pump organ overdub: organ piezo, 5 m, instrument input, ch 2',
   'Passive bass: passive bass, 12 m 2 couplers, line 3',
   'Drone synth: keyboard on Wall sockets, 3 m, line 4',
   'Room voice: dynamic mic, 10 m, mic 5',
   'Reference player: rca player on Wall sockets, 3 m, rca input, ch 6',
-  'Amp next door: from Bouzouki dry track, 3 m, active box on battery, 30 m multicore, reversed box, 2 m, guitar amp',
+  'Amp next door: from Bouzouki dry track, 3 m, active DI on battery, 30 m multicore, reversed box, 2 m, guitar amp',
   'Re-amp: interface output on Wall sockets, 12 m, re-amp box, 3 m, guitar amp, buried',
   'Listening left: balanced line on Wall sockets, 6 m, powered speaker',
   'Listening right: balanced line on Wall sockets, 6 m, powered speaker'

@@ -29,7 +29,7 @@ function many(count: number): Plan {
   for (let k = 0; k < count; k++)
     putLine(
       plan,
-      readLine(`Line ${k}: keyboard, 3 m, passive box, 20 m, mic ${k + 1}`).spec!,
+      readLine(`Line ${k}: keyboard, 3 m, passive DI, 20 m, mic ${k + 1}`).spec!,
       (role) => `l${k}-${role}`
     );
   return plan;

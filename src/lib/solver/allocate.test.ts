@@ -59,7 +59,7 @@ function show(lines: readonly [text: string, info?: Partial<LineInfo>][]): Plan 
   });
   return plan;
 }
-const PIEZO = 'piezo, 3 m, passive box, 40 m multicore, mic';
+const PIEZO = 'piezo, 3 m, passive DI, 40 m multicore, mic';
 const kitOf = (text: string): Kit => Object.fromEntries(readKit(text).items.map((item, k) => [`k${k}`, item]));
 const propose = async (plan: Plan, kit: Kit): Promise<Proposal> =>
   (await allocate(plan, { stock: new Stock(kit), solve }))!;
@@ -74,12 +74,12 @@ describe('too few boxes', () => {
       [`upright bass ${PIEZO}`, { exposure: 'buried' }],
       [`cello ${PIEZO}`, { exposure: 'lead' }]
     ]);
-    const p = await propose(plan, kitOf('1 active box 10m, 2 passive boxes, 4 x 3 m TS'));
+    const p = await propose(plan, kitOf('1 active DI 10m, 2 passive DIs, 4 x 3 m TS'));
     expect(boxes(p)).toMatchObject({ 'l1-in': 'active-di-10m' });
     expect(p.wishes[0]).toMatchObject({ what: 'active-di-10m', helps: ['l0-in'] });
   });
   it('lines of different acts share one box', async () => {
-    const kit = kitOf('1 active box 10m, 4 x 3 m TS');
+    const kit = kitOf('1 active DI 10m, 4 x 3 m TS');
     const both = show([
       [`upright bass ${PIEZO}`, { act: 'one' }],
       [`cello ${PIEZO}`, { act: 'two' }]
@@ -94,17 +94,17 @@ describe('too few boxes', () => {
       [`organ ${PIEZO}`, pair],
       [`organ ${PIEZO}`, pair]
     ]);
-    const p = await propose(plan, kitOf('1 active box 10m, 2 active boxes, 4 x 3 m TS'));
+    const p = await propose(plan, kitOf('1 active DI 10m, 2 active DIs, 4 x 3 m TS'));
     expect(new Set(Object.values(boxes(p))).size).toBe(1);
   });
   it('a locked line keeps what it has', async () => {
     const plan = show([[`upright bass ${PIEZO}`, { locked: true }]]);
-    const p = await propose(plan, kitOf('1 active box 10m, 1 passive box, 4 x 3 m TS'));
+    const p = await propose(plan, kitOf('1 active DI 10m, 1 passive DI, 4 x 3 m TS'));
     expect(p.allotments[0]).toMatchObject({ kept: true, locked: true });
   });
   it('never deals out more than there is, nor what is suspect', async () => {
     const kit = {
-      ...kitOf('2 active boxes, 3 x 3 m TS'),
+      ...kitOf('2 active DIs, 3 x 3 m TS'),
       bad: { kind: 'device' as const, model: 'active-di-10m', ...PLAIN, condition: 'suspect' as const }
     };
     const plan = show([[`upright bass ${PIEZO}`], [`cello ${PIEZO}`], [`harp ${PIEZO}`]]);
@@ -116,7 +116,7 @@ describe('too few boxes', () => {
   it('phantom of the whole desk is dealt out like a box', async () => {
     const lines: readonly string[] = ['upright bass', 'cello', 'harp'].map((what) => `${what} ${PIEZO}`);
     const plan = show(lines.map((text) => [text]));
-    const kit = kitOf('3 active boxes 10m, 3 passive boxes, 6 x 3 m TS');
+    const kit = kitOf('3 active DIs 10m, 3 passive DIs, 6 x 3 m TS');
     const free = await propose(plan, kit);
     const draws = (p: Proposal): number => p.allotments.reduce((sum, a) => sum + a.route.report.phantomAmpere, 0);
     expect(Object.values(boxes(free))).toEqual(Array.from({ length: 3 }, () => 'active-di-10m'));
@@ -127,7 +127,7 @@ describe('too few boxes', () => {
   });
   it('searched in parcels, by several threads say, the same is proposed', async () => {
     const plan = show([[`upright bass ${PIEZO}`], [`cello ${PIEZO}`], [`cello ${PIEZO}`], ['laptop, 3 m, mic']]);
-    const stock = new Stock(kitOf('1 active box 10m, 2 passive boxes, 1 media box, 6 x 3 m TS'));
+    const stock = new Stock(kitOf('1 active DI 10m, 2 passive DIs, 1 media DI, 6 x 3 m TS'));
     const lines = new Search(plan, stock).whole.lines;
     const parcels = parcelsOf(plan, lines, 2);
     expect(parcels.flat().sort()).toEqual(lines.map((l) => l.id).sort());

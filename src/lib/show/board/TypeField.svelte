@@ -13,7 +13,8 @@
   import { earthAsked } from '$core/reader/refuse';
   import { EARTH_REFUSED, sayFaultText } from '$core/words/faults';
   import { CABLE_NAMES, INSTRUMENT_NAMES, modelName } from '$core/words/names';
-  import { tick, untrack } from 'svelte';
+  import type { readTrade } from '$core/reader/trade/read';
+  import { onMount, tick, untrack } from 'svelte';
 
   interface Props {
     plan: Plan;
@@ -36,14 +37,24 @@
   let draft = '';
 
   const known = $derived(namesOf(plan));
-  const typed = $derived(readTyped(text, known));
+  /** Not part of the first view, but here when the network is not. */
+  let asTrade = $state.raw<typeof readTrade | null>(null);
+  onMount(async () => {
+    asTrade = (await import('$core/reader/trade/read')).readTrade;
+  });
+  const typed = $derived(readTyped(text, known, asTrade));
   const reading = $derived(typed.strict);
   /** A line that stands already stays one line. */
   const specs = $derived(editing ? typed.specs.slice(0, 1) : typed.specs);
   const refused = $derived(earthAsked(text));
   const options = $derived(focused ? complete(text, caret, reading, known) : []);
   // A line that is complete is not to be covered by what it might go on with.
-  const open = $derived(options.length > 0 && text.trim() !== '' && specs.length === 0);
+  const unfinished = $derived(
+    typed.trade?.pieces.some((p) => p.to === caret && (p.read.is === 'unknown' || p.as !== undefined)) ?? true
+  );
+  const open = $derived(
+    options.length > 0 && text.trim() !== '' && reading.spec === null && (specs.length === 0 || unfinished)
+  );
   const empty = $derived(text.trim() === '');
   /** A word still being typed is not yet a mistake. */
   const faults = $derived(
@@ -276,7 +287,8 @@
         {/each}
       {:else}
         <p>
-          {#if read.length > 0}<span class="mr-1 text-quiet">{says.readsAs}</span>{/if}
+          {#if typed.trade}<span class="mr-1">{says.named(specs[0].name)}</span>
+          {:else if read.length > 0}<span class="mr-1 text-quiet">{says.readsAs}</span>{/if}
           {#each read as part, k (k)}
             <span class="mr-1 {part.strong ? 'font-semibold' : 'text-quiet'}"
               >{part.text}{k < read.length - 1 ? ',' : '.'}</span

@@ -19,7 +19,7 @@ function large(): Plan {
   for (let k = 0; k < 4; k++) plan.supplies[`s${k}`] = { name: `Supply ${k}`, emf: 0.1 * k, ohm: 0.2, dimmers: false };
   for (let k = 0; k < 64; k++) {
     const { spec } = readLine(
-      `L${k}: keyboard ${k % 8 ? 'wall-wart' : 'earthed'}, 3 m, passive box, 30 m, mic ${k + 1}`
+      `L${k}: keyboard ${k % 8 ? 'wall-wart' : 'earthed'}, 3 m, passive DI, 30 m, mic ${k + 1}`
     );
     putLine(plan, spec!, (role) => `l${k}-${role}`);
     plan.devices[`l${k}-src`].supply = `s${k % 4}`;
