@@ -1,6 +1,6 @@
 import { parseQuantity } from '../../units/parse';
 import type { Sense } from './lexicon';
-import { phraseAt, suggestionsFor } from './words';
+import { bare, labelAt, phraseAt, suggestionsFor } from './words';
 
 /** What a stretch of typed text was read as. */
 export type Read =
@@ -16,7 +16,8 @@ export type Read =
   | { is: 'polarity' }
   | { is: 'times'; count: number }
   | { is: 'ratio' }
-  | { is: 'channels'; list: readonly number[] }
+  /** `loose`: two numbers beside each other that nothing says are channels. */
+  | { is: 'channels'; list: readonly number[]; loose?: true }
   | { is: 'number'; value: number }
   | { is: 'unknown'; suggestions: readonly string[] };
 
@@ -81,6 +82,8 @@ const CHANNELS = at(
 );
 const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
 const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
+/** "3 DI 20-22" at the end of all that was typed. */
+const RANGE = at(String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*$)`);
 const HASH = at(String.raw`#\s*(\d{1,3})(?:\s*[\/+-]\s*(\d{1,3}))?`);
 const LEADING = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|\t|$)/i;
 const ROW = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)(?:\s*[:.)]\s|\s+(?![x×]|m\b|ft\b))/i;
@@ -100,8 +103,7 @@ export function channelsOf(text: string): number[] {
 
 /** Cuts what somebody typed into pieces, each with what it was read as. @param row it is a row of a list, which begins by its channel */
 export function cut(text: string, row = false): Piece[] {
-  const lower = text
-    .toLowerCase()
+  const lower = bare(text.toLowerCase())
     .replace(/[’‘]/g, "'")
     .replace(/−/g, '-')
     .replace(/\u00a0/g, ' ');
@@ -134,7 +136,8 @@ export function cut(text: string, row = false): Piece[] {
       if (dash) part++;
       continue;
     }
-    const read = begins() ? figure(match, lower, text, i, pieces) : null;
+    const label = begins() ? labelAt(lower, i) : null;
+    const read = begins() && !label ? figure(match, lower, text, i, pieces) : null;
     if (read) {
       push(read.length, read.read);
       continue;
@@ -230,7 +233,9 @@ function figure(
     ) ??
     of(match(JACK), () => ({ is: 'cable', kind: 'instrument' })) ??
     of(
-      /^3[.,]5\s*(?:mm)?\s+(?:to|headphone|out|in\b|jack|stereo|ts|trs)/.test(lower.slice(i)) ? null : match(MINI),
+      /^3[.,]5\s*(?:mm)?[\s-]+(?:to|headphone|out|in\b|jack|stereo|ts|trs|y\b)/.test(lower.slice(i))
+        ? null
+        : match(MINI),
       () => ({ is: 'cable', kind: 'mini' })
     ) ??
     of(match(LENGTH), (m) => {
@@ -245,8 +250,12 @@ function figure(
     of(match(RATIO), () => ({ is: 'ratio' })) ??
     of(match(DB), (m) => ({ is: 'db', db: Number(m[1]) })) ??
     of(match(NEXT), (m) =>
-      Number(m[2]) === Number(m[1]) + 1 ? { is: 'channels', list: [Number(m[1]), Number(m[2])] } : null
+      Number(m[2]) === Number(m[1]) + 1 ? { is: 'channels', list: [Number(m[1]), Number(m[2])], loose: true } : null
     ) ??
+    of(match(RANGE), (m) => {
+      const list = channelsOf(m[0]);
+      return list.length > 1 && list.length < 17 ? { is: 'channels', list, loose: true } : null;
+    }) ??
     of(match(HASH), (m) => ({ is: 'channels', list: channelsOf(m[0].slice(1)) })) ??
     of(match(LETTERED), (m) => ({ is: 'channels', list: channelsOf(m[0]) }))
   );

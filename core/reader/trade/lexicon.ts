@@ -238,7 +238,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'acoustic-preamp',
     60,
-    'onboard preamp|on board preamp|built in preamp|builtin preamp|internal preamp|preamp inside|with preamp|w preamp|preamp on board|preamp onboard|own preamp|onboard eq|electro acoustic|electro acoustic guitar|electroacoustic|active acoustic|pickup with preamp|preamp built in|preamp pickup|pickup w onboard preamp|onboard electronics|factory preamp|integrated preamp|inbuilt preamp|active piezo'
+    'onboard preamp|on board preamp|built in preamp|builtin preamp|internal preamp|preamp inside|with preamp|w preamp|preamp on board|preamp onboard|own preamp|onboard eq|electro acoustic|electro acoustique|guitare electro acoustique|electroacoustique|electro acoustic guitar|electroacoustic|active acoustic|pickup with preamp|preamp built in|preamp pickup|pickup w onboard preamp|onboard electronics|factory preamp|integrated preamp|inbuilt preamp|active piezo'
   ),
   [{ is: 'magnetic' }, 'magnetic|magnetic pickup|mag pickup|mag|magnetic pu'],
   // Microphones
@@ -315,7 +315,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'line-balanced',
     55,
-    'desk out|desk output|desk outs|desk pgm out|desk aux out|desk matrix out|aux out|aux send|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|line out|compressor out|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
+    'desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|aux out|aux send|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|line out|compressor out|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
   ),
   source('line-balanced', 14, 'desk|console|mixing desk|foh desk'),
   source(
@@ -346,10 +346,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   di('active-di', 'active di|active di box|active direct box|di active|aktive di|active box'),
   di('passive-di', 'passive di|passive di box|passive direct box|transformer di|di passive|passive box'),
-  di(
-    'active-di-10m',
-    '10 meg di|10 meg active di|10 megohm di|10 mohm di|high impedance di|10 meg di box|piezo di|di 10 meg'
-  ),
+  di('active-di-10m', '10 meg di|10 meg active di|10 megohm di|10 mohm di|high impedance di|10 meg di box|di 10 meg'),
   di(
     'preamp-di',
     'preamp di|preamp di pedal|preamp di box|di preamp|preamp with di|preamp w di|preamp pedal|preamp pedal with di|preamp pedal w di|acoustic preamp di|acoustic preamp pedal|acoustic di preamp|di preamp pedal|tone preamp|preamp box|pedal preamp|acoustic pedal|eq preamp pedal|preamp di unit|acoustic preamp|acoustic preamp with di|bass preamp pedal|bass preamp di pedal|preamp floor pedal'
@@ -450,7 +447,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'mic-in',
-    'sb|stage box|stagebox|stgbox|stg box|stbx|sbx|s box|snake|snk|multi|multicore|mc|multicore box|snake box|stage rack|stage box input|stage snake|sub snake|drop snake|subsnake|wall panel|floor box|floorbox|stageboks|snake head|multicore input|multi core|sb a|sb b|satellite stage box|stage input|stage in'
+    'sb|stage box|stagebox|stgbox|stg box|stbx|sbx|s box|snake|snk|multi|multicore|mc|multicore box|snake box|stage rack|stage box input|boitier de scene|boite de scene|boitier|stage snake|sub snake|drop snake|subsnake|wall panel|floor box|floorbox|stageboks|snake head|multicore input|multi core|sb a|sb b|satellite stage box|stage input|stage in'
   ),
   input(
     'line-in',
@@ -573,4 +570,58 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     { is: 'filler' },
     'and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same'
   ]
+];
+
+/**
+ * What the screens call things, as far as it is not said like that anyway: each reads back as what it labels. With a comma in it the whole of it has to stand there.
+ */
+export const LABELS: readonly (readonly [Sense, string])[] = [
+  source('hi-z-mic', 62, 'high impedance microphone'),
+  source('electric-piano', 60, 'el. piano, passive|passive electric piano'),
+  source('acoustic-preamp', 60, 'acoustic instrument with preamp|acoustic, preamp'),
+  source('line-unbalanced', 50, 'unbalanced line output|line, unbalanced|unbalanced line'),
+  source(
+    'line-impedance-balanced',
+    50,
+    'impedance balanced line output|line, half-driven|impedance balanced line|balanced keyboard'
+  ),
+  source('line-hot', 50, 'hot line output|line, hot|hot line'),
+  source('consumer-player', 50, 'consumer line output|player, rca'),
+  source('line-balanced', 50, 'line, balanced|professional line output'),
+  source('bass-amp-out', 72, "bass amp's direct output|bass amp out"),
+  source('lavalier', 60, 'clip on electret'),
+  source('valve-amp', 74, "valve amplifier's speaker output"),
+  source('turntable', 60, 'turntable cartridge'),
+  di('passive-di-economy', 'passive, economy|economy passive di'),
+  di('active-di-10m', 'active di 10m|active di, 10 mω|active di 10 mω'),
+  di('active-di', 'active di, 1 mω|active di 1 mω'),
+  di('media-di-stereo', 'passive media di, stereo|media di, stereo'),
+  di('media-di', 'passive media di, stereo to mono'),
+  di('speaker-di', 'speaker level di'),
+  di('preamp-di', 'preamp di with tone controls'),
+  box('reversed-di', 'passive di used backwards|di, reversed'),
+  box('converter-down', 'converter to consumer level|converter, down'),
+  box('converter-up', 'converter to professional level|converter, up'),
+  box('merge-box', 'merge box, stereo to mono'),
+  box('balun', 'balun for a twisted pair'),
+  box('coupler', 'jack coupler|coupler'),
+  box('mini-to-jack', '3.5 mm to jack|3.5 to jack adapter|3.5 mm to jack adapter'),
+  box('jack-to-mini', 'jack to 3.5 mm|jack to 3.5 mm adapter'),
+  box('xlr-to-jack', 'xlr to balanced jack adapter'),
+  box('xlr-to-jack-grounded', 'xlr-to-jack adapter, pin 3 grounded|xlr–jack, 3 gnd|grounded xlr to jack adapter'),
+  box('xlr-to-jack-open', 'xlr-to-jack adapter, pin 3 open|xlr–jack, 3 open|open xlr to jack adapter'),
+  box('xlr-to-rca-grounded', 'xlr-to-rca adapter, pin 3 grounded|xlr–rca, 3 gnd|grounded xlr to rca adapter'),
+  box('xlr-to-rca-open', 'xlr-to-rca adapter, pin 3 open|xlr–rca, 3 open|open xlr to rca adapter'),
+  box('plain-y', 'plain y, left and right twisted together|plain y'),
+  box('y-jack', 'jack y lead, one output to two inputs|jack y'),
+  box('y-xlr', 'xlr y lead, one output to two inputs|xlr y'),
+  box('y-rca', 'rca y lead, one output to two inputs|rca y'),
+  box('y-mini', '3.5 mm y lead, one output to two inputs|3.5 mm y'),
+  box('y-speaker', 'speaker-cable y, one output to two loads|speaker y'),
+  input('consumer-in', 'consumer line input|line, rca'),
+  input('aux-in', 'aux input without a trim|aux, no trim'),
+  input('phono-in', 'phono'),
+  input('camera-in', "camera's microphone input"),
+  input('load-resistor', 'plain resistor|resistor'),
+  [{ is: 'amp', model: 'cabinet' }, 'loudspeaker cabinet']
 ];

@@ -121,11 +121,18 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     amp &&
     !best &&
     instrument &&
+    ['guitar', 'bass-guitar', 'five-string-bass', 'organ'].includes(played ?? '') &&
     pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from) &&
     !pieces.some((p) => p.read.is === 'di');
   // A desk is where a bass goes, not what it comes from.
   const least = usual !== null && played !== 'programme' ? 15 : 10;
   let model = best && best.weight > least ? best.model : cab ? 'dynamic-mic' : (usual ?? best?.model ?? null);
+  // Nothing but the plug is known of it; or it is the amplifier's own output.
+  const rig = pieces.find((p) => p.read.is === 'amp' && /bass/i.test(p.text));
+  if (model === null && rig && pieces.some((p) => p.read.is === 'di')) model = 'bass-amp-out';
+  const plug = pieces.find(isOf('cable'))?.read.kind;
+  if (model === null && plug === 'mini') model = 'headphone';
+  if (model === null && plug === 'rca') model = 'consumer-player';
   if (model === null) return null;
   const assumed = best === null || best.weight <= least;
   const text =
@@ -174,6 +181,8 @@ const usualDi = (source: string): string =>
 export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {
   const body = pieces.some((p) => !p.named && p.read.is === 'di');
   const list: Device[] = [];
+  // A "DI" of the amplifier itself is its output.
+  const own = source.model === 'bass-amp-out';
   let di: (Device & { sure: boolean }) | null = null;
   let dis: number | null = null;
   let kind: 'active' | 'passive' | null = null;
@@ -188,7 +197,7 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     }
     if (read.is === 'pad' && read.inline && !list.some((b) => b.model === 'inline-pad'))
       list.push({ model: 'inline-pad', settings: {}, at: p.from });
-    if (read.is !== 'di' || (p.named && body)) return;
+    if (read.is !== 'di' || (p.named && body) || (own && read.model === undefined)) return;
     const count = pieces
       .slice(0, k)
       .reverse()
@@ -222,7 +231,7 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     if (
       found.model === 'media-di' &&
       stereo &&
-      /stereo/.test(pieces.find((p) => p.from === found.at)?.text.toLowerCase() ?? '')
+      /stereo(?! to mono)/.test(pieces.find((p) => p.from === found.at)?.text.toLowerCase() ?? '')
     )
       found.model = 'media-di-stereo';
     delete (found as { sure?: boolean }).sure;
@@ -232,7 +241,8 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
 
 /** Where it goes; null where nobody said so. */
 export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonly Device[]): Device | null {
-  const mic = MICS.has(source.model) || source.model === 'lavalier';
+  // An amplifier's own output, too, is what stands there and not where it goes.
+  const mic = MICS.has(source.model) || source.model === 'lavalier' || source.model === 'bass-amp-out';
   const speaker = modelOf(source.model).ports[0].level === 'speaker';
   const candidates = pieces.flatMap((p, k): { model: string; at: number; weight: number }[] => {
     const { read } = p;
@@ -240,6 +250,10 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
       return [{ model: read.model, at: p.from, weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) }];
     if (read.is === 'preamp' && !boxes.some((b) => b.model === 'preamp-di') && source.model !== 'acoustic-preamp')
       return [{ model: 'mic-in', at: p.from, weight: 2 }];
+    // "mic" and nothing beside it is where it goes.
+    const alone = read.is === 'filler' && !p.named && pieces.filter((o) => o.part === p.part).length === 1;
+    const bareInput = alone && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;
+    if (bareInput) return [{ model: bareInput, at: p.from, weight: 1 }];
     // An amplifier is what a microphone stands before; for all else it is where it goes.
     if (read.is === 'amp' && !mic && !p.named && p.from > (source.at ?? -1))
       return [{ model: read.model, at: p.from, weight: read.model === 'cabinet' && !speaker ? 0.5 : 2 }];

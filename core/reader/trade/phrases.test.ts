@@ -1,5 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { MODELS } from '../../gear/catalogue';
+import type { LineSpec } from '../../plan/spec';
 import { PHRASES } from '../../tests/phrases/phrases';
+import { modelName, modelShort } from '../../words/models';
+import { readTyped } from '../read';
+import { readList } from './list';
 import { readTrade } from './read';
 
 const DIS = new Set(['passive-di', 'passive-di-economy', 'active-di', 'active-di-10m']);
@@ -32,5 +37,85 @@ describe('phrases of engineers', () => {
       return why ? [`${text}  ->  ${why}`] : [];
     });
     expect(misses).toEqual([]);
+  });
+});
+
+describe('what the screens call a thing', () => {
+  it('reads back as that thing', () => {
+    const boxesOf = (s: LineSpec): string[] =>
+      [...(s.box ? [s.box] : []), ...(s.more ?? []).map((m) => m.box)].map((b) => b.model);
+    const wrongs = MODELS.flatMap((m) =>
+      [modelName(m.id), modelShort(m.id)].flatMap((label) => {
+        const text =
+          m.family === 'source'
+            ? `${label}, mic in`
+            : m.family === 'input'
+              ? `keyboard, ${label}`
+              : `dynamic mic, ${label}, mic in`;
+        const [spec] = readTyped(text, {}, readTrade).specs;
+        const got = !spec
+          ? 'nothing'
+          : m.family === 'source'
+            ? spec.source.model
+            : m.family === 'input'
+              ? spec.input.model
+              : boxesOf(spec).join('+');
+        // These two stand between two cables without anybody saying so.
+        if (got === '' && ['coupler', 'jack-to-xlr'].includes(m.id)) return [];
+        return got === m.id ? [] : [`${label}: ${got}, not ${m.id}`];
+      })
+    );
+    expect(wrongs).toEqual([]);
+  });
+});
+
+describe('what is left out or unclear', () => {
+  it('is told: assumed, taken for another word, not understood', () => {
+    const { assumed, ignored, guessed, specs } = readTrade('basss gitar, DI, ch 5, wobble');
+    expect(assumed).toEqual(expect.arrayContaining(['source', 'di', 'input', 'lead', 'run']));
+    expect(ignored.map((p) => p.text)).toEqual(['wobble']);
+    expect(guessed.map((p) => p.as)).toEqual(['bass guitar']);
+    expect([specs[0].channel, specs[0].box?.model]).toEqual([5, 'active-di']);
+    // Said whole, nothing is assumed.
+    expect(readTrade('passive bass, 3 m jack, passive DI, 20 m xlr, mic in 5').assumed).toEqual([]);
+  });
+  it('two ways of taking one thing are two lines, each its own', () => {
+    const { specs } = readTrade('bass DI + bass mic dyn ch 1/2');
+    expect(specs.map((s) => [s.channel, s.source.model, s.box?.model ?? null])).toEqual([
+      [1, 'passive-bass', 'active-di'],
+      [2, 'dynamic-mic', null]
+    ]);
+  });
+  it('a capital M is a megohm beside an input, and metres anywhere else', () => {
+    expect(readTrade('piezo, active DI 10M, SB 4').specs[0].box?.model).toBe('active-di-10m');
+    expect(readTrade('piezo, active DI, 10 M, SB 4').metres).toBe(10);
+    expect(readTrade('PIEZO 10M XLR ACTIVE DI SB 4').metres).toBe(10);
+  });
+});
+
+describe('a pasted list', () => {
+  it('of tabs: channels, names, what a row says, a pair, what is blank', () => {
+    const { rows, unread } = readList(
+      'Ch\tName\tMic / DI\tNotes\n1\tKick\tdyn\t\n2\tOH L\tcond\t48V\n3\tOH R\tcond\t48V\n4\t\t\t\n5\tZzz\t?\t\n'
+    );
+    const specs = rows.flatMap((r) => r.reading.specs);
+    expect(
+      specs.map((s) => [s.channel, s.name, s.source.model, s.pair ?? null, s.input.settings.phantom ?? null])
+    ).toEqual([
+      [1, 'Kick', 'dynamic-mic', null, null],
+      [2, 'OH L', 'condenser-mic', 'OH', 'on'],
+      [3, 'OH R', 'condenser-mic', 'OH', 'on']
+    ]);
+    expect(unread.map((r) => r.row)).toEqual([6]);
+  });
+  it('of a letter: a place for all, acts, what is no row', () => {
+    const { rows } = readList(
+      'Dear all, everything on SB A please.\n\n=== ACT 1: solo ===\n1: vox - dyn\n2: gtr - DI\n\nThanks, Ida\n'
+    );
+    const specs = rows.flatMap((r) => r.reading.specs);
+    expect(specs.map((s) => [s.channel, s.name, s.act])).toEqual([
+      [1, 'vox', 'ACT 1: solo'],
+      [2, 'gtr', 'ACT 1: solo']
+    ]);
   });
 });

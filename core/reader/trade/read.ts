@@ -38,9 +38,45 @@ const DEFAULT_RUN = 5;
 const DEFAULT_PATCH = 1;
 const MOST_LINES = 32;
 
+/** Two ways of taking one thing, said with a plus: "dyn + ribbon", "bass DI + bass mic dyn". Each is a line of its own. */
+function bothOf(text: string, pieces: readonly Piece[], options: Options): TradeReading | null {
+  if (options.channel !== undefined) return null;
+  const plus = /\s(?:\+|and|&)\s/i.exec(text);
+  if (!plus) return null;
+  const takes = (from: number, to: number): { mic: boolean; di: boolean } => {
+    const there = pieces.filter((p) => p.from >= from && p.to <= to);
+    const mic = there.some(
+      (p) => p.read.is === 'source' && ['dynamic-mic', 'condenser-mic', 'ribbon'].includes(p.read.model)
+    );
+    return { mic, di: there.some((p) => p.read.is === 'di') };
+  };
+  const before = takes(0, plus.index);
+  const after = takes(plus.index + plus[0].length, text.length);
+  if (!((before.mic && after.mic) || (before.di && after.mic && !before.mic) || (before.mic && after.di && !after.mic)))
+    return null;
+  const channels = channelsSaid(pieces);
+  const prefix = /^[^:|]{1,60}?:\s/.exec(text)?.[0] ?? '';
+  const halves = [text.slice(0, plus.index), prefix + text.slice(plus.index + plus[0].length)];
+  const whole = sourceOf(pieces);
+  const readings = halves.map((half, k) =>
+    readTrade(half, { ...options, ...(channels.length > 0 ? { channel: channels[k] ?? channels[0] + k } : {}) })
+  );
+  if (!whole || readings.some((r) => r.specs.length !== 1)) return null;
+  const name = readings[0].specs[0].name;
+  return {
+    ...readings[0],
+    pieces,
+    specs: readings.map((r, k) => ({ ...r.specs[0], name: cutText(k === 0 ? name : `${name} 2`, 80) })),
+    assumed: [...new Set(readings.flatMap((r) => r.assumed))],
+    ignored: readings.flatMap((r) => r.ignored)
+  };
+}
+
 /** Reads what an engineer types: any order, the trade's short forms, left out what goes without saying. Never throws. */
 export function readTrade(text: string, options: Options = {}): TradeReading {
   const pieces = cut(text, options.row);
+  const both = bothOf(text, pieces, options);
+  if (both) return both;
   const guessed = pieces.filter((p) => p.as !== undefined);
   const source = sourceOf(pieces);
   const unknown = pieces.filter((p) => p.read.is === 'unknown');
@@ -91,7 +127,9 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const ignored = [
     ...unknown.filter((p) => !named.has(p)),
     ...left,
-    ...pieces.filter((p) => p.read.is === 'number' && !named.has(p) && !counted(pieces, p))
+    ...pieces.filter(
+      (p) => p.read.is === 'number' && !named.has(p) && !counted(pieces, p) && channels[0] !== p.read.value
+    )
   ];
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };
 }
@@ -113,10 +151,17 @@ function sidesOf(pieces: readonly Piece[]): number {
   );
   return both && !mono ? (click ? 3 : 2) : 1;
 }
-const channelsSaid = (pieces: readonly Piece[]): number[] => {
-  const lists = pieces.flatMap((p) => (p.read.is === 'channels' ? [p.read.list] : []));
-  return [...(lists.sort((a, b) => b.length - a.length)[0] ?? [])];
-};
+function channelsSaid(pieces: readonly Piece[]): number[] {
+  const lists = pieces.flatMap((p) => (p.read.is === 'channels' ? [p.read] : []));
+  const sure = lists.filter((l) => !l.loose);
+  const [best] = (sure.length > 0 ? sure : lists).sort((a, b) => b.list.length - a.list.length);
+  if (best) return [...best.list];
+  // "bass, DI, 5": a number at the very end, of which nothing else was said.
+  const last = pieces[pieces.length - 1];
+  return last?.read.is === 'number' && pieces.length > 1 && last.read.value > 0 && last.read.value < 100
+    ? [last.read.value]
+    : [];
+}
 const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
   const next = pieces[pieces.indexOf(piece) + 1];
   return next !== undefined && ['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is);
@@ -138,7 +183,7 @@ function countOf(
       p.read.value > 1 &&
       p.read.value <= 16 &&
       counted(pieces, p) &&
-      pieces[k - 1]?.read.is !== 'instrument'
+      (pieces[k - 1]?.read.is !== 'instrument' || /s$/i.test(pieces[k + 1].text))
     )
       return [p.read.value];
     return [];

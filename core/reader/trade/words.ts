@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import { LEXICON, type Sense } from './lexicon';
+import { LABELS, LEXICON, type Sense } from './lexicon';
 
 /** The lexicon as a tree by words, and what a word that is not in it comes nearest to. */
 
@@ -7,12 +7,25 @@ interface Node {
   readonly next: Map<string, Node>;
   sense?: Sense;
 }
+/** Letters without their accents, as many as there were: places in the text stay. */
+export const bare = (text: string): string =>
+  Array.from(text, (c) => (c.length === 1 ? c.normalize('NFD')[0] : c)).join('');
+
 const root: Node = { next: new Map() };
 const known = new Set<string>();
-for (const [sense, rows] of LEXICON)
+/** Labels with a comma in them, the longest first. */
+const whole: { text: string; sense: Sense }[] = [];
+for (const [sense, rows] of [...LABELS, ...LEXICON])
   for (const row of rows.split('|')) {
+    if (/[,–ω]/.test(row)) {
+      whole.push({ text: bare(row), sense });
+      continue;
+    }
     let at = root;
-    for (const word of row.split(/[\s-]+/).filter(Boolean)) {
+    for (const word of bare(row)
+      .replaceAll("'", '')
+      .split(/[\s-]+/)
+      .filter(Boolean)) {
       known.add(word);
       let next = at.next.get(word);
       if (!next) at.next.set(word, (next = { next: new Map() }));
@@ -21,11 +34,13 @@ for (const [sense, rows] of LEXICON)
     at.sense ??= sense;
   }
 
+whole.sort((a, b) => b.text.length - a.text.length);
+
 const WORD = /[\p{L}\p{N}ß'&]+(?:\.\p{N}+|\.(?=\p{L}\b)\p{L})*/uy;
 const GAP = /[ \u00a0]*(?:[-/][ \u00a0]*)?/y;
 
-/** A word as it is written, without its accents and the apostrophe of "mic'd". */
-const plain = (word: string): string => word.replaceAll("'", '').normalize('NFC');
+/** A word as it is written, without the apostrophe of "mic'd". */
+const plain = (word: string): string => word.replaceAll("'", '');
 
 /** The word itself, or the singular of a plural. */
 function* formsOf(word: string): Generator<string> {
@@ -41,8 +56,14 @@ export interface Found {
   readonly as?: string;
 }
 
+/** A label with a comma in it, which begins at a place of a text. */
+export const labelAt = (text: string, at: number): { text: string; sense: Sense } | undefined =>
+  whole.find((l) => text.startsWith(l.text, at) && !/[\p{L}\p{N}]/u.test(text[at + l.text.length] ?? ' '));
+
 /** The longest phrase of the lexicon that begins at a place of a text in lower case. */
 export function phraseAt(text: string, at: number, guess: boolean): Found | null {
+  const label = labelAt(text, at);
+  if (label) return { length: label.text.length, sense: label.sense };
   let best: Found | null = null;
   const walk = (node: Node, from: number, as: readonly string[], near: boolean): void => {
     if (node.sense && from > at && (!best || from - at > best.length))
