@@ -38,11 +38,11 @@ test('the theme follows the system, can be changed, and is remembered', async ({
   await page.goto(path('/'));
   const background = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
   expect(await background()).toBe('rgb(18, 21, 23)');
-  await page.getByRole('button', { name: 'Day theme' }).click();
+  await page.getByRole('button', { name: 'Light theme' }).click();
   expect(await background()).toBe('rgb(250, 247, 240)');
   await page.reload();
   expect(await background()).toBe('rgb(250, 247, 240)');
-  await expect(page.getByRole('button', { name: 'Show theme' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Dark theme' })).toBeVisible();
 });
 
 test('what is clicked before the page can answer is done once it can', async ({ page, path }) => {
@@ -59,8 +59,8 @@ test('what is clicked before the page can answer is done once it can', async ({ 
   release();
   await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).toBe('day');
   // Afterwards clicks are what they always are.
-  await page.getByRole('button', { name: 'Show theme' }).click();
-  await expect(page.getByRole('button', { name: 'Day theme' })).toBeVisible();
+  await page.getByRole('button', { name: 'Dark theme' }).click();
+  await expect(page.getByRole('button', { name: 'Light theme' })).toBeVisible();
 });
 
 test('on a phone nothing runs out of the screen, and a line can be mended by thumb', async ({ page, app, path }) => {

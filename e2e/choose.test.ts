@@ -68,7 +68,7 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
 
 test('schools side by side; choosing one is an edit and decides the proposal', async ({ page, app }) => {
   const id = await freshShow(page, app.url, 'The Salt Road');
-  await page.getByRole('link', { name: 'Schools' }).click();
+  await page.getByRole('link', { name: 'Rules of thumb' }).click();
   const active = page.locator('[data-school="box active"]');
   await active.getByRole('button', { name: /^differs on \d lines, \d worse/ }).click({ timeout: 60_000 });
   await expect(active.locator('[data-differs]').filter({ hasText: 'Upright bass' })).toContainText(

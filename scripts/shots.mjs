@@ -92,7 +92,7 @@ const VIEWS = [
     themes: ['day'],
     go: async (page, url) => {
       await lines(page, url);
-      await page.getByRole('link', { name: 'Schools' }).click();
+      await page.getByRole('link', { name: 'Rules of thumb' }).click();
       await page.locator('[data-school="box active"] button').click({ timeout: 60_000 });
       await page.waitForTimeout(300);
     }

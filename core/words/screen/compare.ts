@@ -29,7 +29,7 @@ export const compare = {
     `${count} more ${what}, ${beaten} of them beaten on every count by one above.`,
   foldThemAway: 'Fold them away',
   showThem: 'Show them',
-  whatTheSchoolsSay: 'What the schools say',
+  whatTheSchoolsSay: 'What rules of thumb say',
   agrees: (wayShort: Shown) => `agrees: ${wayShort}.`,
   wouldTake: (wayShort: Shown, standing: Shown, what: Shown) => `would take ${wayShort}: ${standing}${what}.`,
   asNow: ', as now',

@@ -120,7 +120,7 @@ export const line = {
   into10MNoLead: 'into 10 MΩ, no lead',
   n5To95OfDraws: '5 to 95 % of draws',
   meetsNothing: 'nothing',
-  room: 'room',
+  room: 'headroom',
   gone: 'gone',
   clean: 'clean'
 };

@@ -74,7 +74,7 @@ export const pages = {
   listenGuanxi: (name: Shown) => `${name}, listen · Guanxi`,
   paperGuanxi: (name: Shown) => `${name}, paper · Guanxi`,
   proposalGuanxi: (name: Shown) => `${name}, proposal · Guanxi`,
-  schoolsGuanxi: (name: Shown) => `${name}, schools · Guanxi`,
+  schoolsGuanxi: (name: Shown) => `${name}, rules of thumb · Guanxi`,
   traceGuanxi: (name: Shown) => `${name}, trace · Guanxi`,
   youAreInNoCrew: 'You are in no crew',
   youAreSignedInAs: 'You are signed in as',

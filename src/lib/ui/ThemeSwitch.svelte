@@ -31,5 +31,5 @@
   onclick={flip}
   title={says.lightForLoadInDarkFor}
 >
-  {dark ? says.day : says.show}<span class="sr-only"> {says.theme}</span>
+  {dark ? says.light : says.dark}<span class="sr-only"> {says.theme}</span>
 </button>

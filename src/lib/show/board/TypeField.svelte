@@ -52,6 +52,8 @@
   const unfinished = $derived(
     typed.trade?.pieces.some((p) => p.to === caret && (p.read.is === 'unknown' || p.as !== undefined)) ?? true
   );
+  /** A word still being typed is not yet one that nobody knows. */
+  const unclear = $derived(typed.ignored.filter((w) => !(focused && options.length > 0 && w.to === caret)));
   const open = $derived(
     options.length > 0 && text.trim() !== '' && reading.spec === null && (specs.length === 0 || unfinished)
   );
@@ -230,7 +232,7 @@
             }}
           >
             <span>{option.text}</span><span class="text-quiet"
-              >{option.role === 'instrument' ? says.plays : option.role}</span
+              >{option.role === 'instrument' ? says.plays : option.role === 'box' ? says.box : option.role}</span
             >
           </li>
         {/each}
@@ -256,7 +258,7 @@
       </p>
     {:else}
       {#if typed.trade}
-        {#each typed.ignored.slice(0, 2) as word (word.from)}
+        {#each unclear.slice(0, 2) as word (word.from)}
           <p data-ignored>
             <span class="text-error">{says.dontKnow(word.text)}</span>
             {#each word.suggestions as suggestion (suggestion)}
