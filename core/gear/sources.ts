@@ -3,7 +3,16 @@ import type { InstrumentId } from './instruments';
 import { PLAYER_FARAD } from './pickups';
 import { riaa } from './riaa';
 import { density, emfOf, JOINT_OHM, k, levels, lift, outputDc, padDb, stampOutput, topology } from './stages';
-import { type Feed, type LevelClass, defineModel, type Model, param, type ParamSpec, type Trait } from './types';
+import {
+  type Feed,
+  type LevelClass,
+  defineModel,
+  type Model,
+  param,
+  type ParamSpec,
+  type StampContext,
+  type Trait
+} from './types';
 import type { Socket } from './sockets';
 
 /** Sources with an output stage, and microphones. */
@@ -202,6 +211,14 @@ const condenser = defineModel({
   clip: (read) => ({ out: read.value('clip') })
 });
 
+/** What stands behind a jack beside an XLR, ohms. */
+const JACK_OHM = 1 * k;
+/** A jack that gives the same as the XLR beside it, unbalanced. */
+function stampJack(s: StampContext): void {
+  s.net.voltage(s.part('jack-emf'), s.inner('jack'), s.chassis, 1);
+  s.net.resistor(s.part('jack-out'), s.inner('jack'), s.port('jack').hot, JACK_OHM);
+}
+
 /** The receiver of a radio microphone or a player's pack: XLR, and a jack beside it. */
 const wireless = defineModel({
   ...output({
@@ -224,13 +241,9 @@ const wireless = defineModel({
   ],
   stamp(s) {
     stampOutput(s, s.port('out'), s.choice('topology'), s.value('R'), emfOf(s));
-    s.net.voltage(s.part('jack-emf'), s.inner('jack'), s.chassis, 1);
-    s.net.resistor(s.part('jack-out'), s.inner('jack'), s.port('jack').hot, JACK_OHM);
+    stampJack(s);
   }
 });
-/** What stands behind a jack beside an XLR, ohms. */
-const JACK_OHM = 1 * k;
-
 /** A guitar's or a bass's amplifier as a computation: XLR with a lift, and a jack. */
 const modeller = defineModel({
   ...output({
@@ -256,8 +269,7 @@ const modeller = defineModel({
     const out = s.port('out');
     stampOutput(s, out, s.choice('topology'), s.value('R'), emfOf(s));
     if (s.choice('lift') === 'joined') s.bond('ground', s.chassis, out.shield, JOINT_OHM);
-    s.net.voltage(s.part('jack-emf'), s.inner('jack'), s.chassis, 1);
-    s.net.resistor(s.part('jack-out'), s.inner('jack'), s.port('jack').hot, JACK_OHM);
+    stampJack(s);
   }
 });
 
