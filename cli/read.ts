@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { modelOf } from '../core/gear/catalogue';
 import type { InstrumentId } from '../core/gear/instruments';
-import type { LineSpec } from '../core/plan/spec';
+import { boxesOfSpec, type LineSpec } from '../core/plan/spec';
 import { readTrade, type TradeReading } from '../core/reader/trade/read';
 import { readList } from '../core/reader/trade/list';
 
@@ -20,7 +20,7 @@ const CALLED: Readonly<Record<string, string>> = {
 const called = (model: string): string => CALLED[model] ?? model;
 
 const lineOf = (spec: LineSpec, { metres, said }: Pick<TradeReading, 'metres' | 'said'>) => {
-  const boxes = [...(spec.box ? [spec.box] : []), ...(spec.more ?? []).map((m) => m.box)];
+  const boxes = boxesOfSpec(spec);
   return {
     name: spec.name,
     channel: spec.channel ?? null,

@@ -1,44 +1,18 @@
 import { test as plain, expect } from '@playwright/test';
 import { type ChildProcess, execFileSync, spawn, spawnSync } from 'node:child_process';
-import {
-  chmodSync,
-  cpSync,
-  existsSync,
-  mkdirSync,
-  mkdtempSync,
-  readFileSync,
-  rmSync,
-  symlinkSync,
-  writeFileSync
-} from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer as createProxy, request } from 'node:http';
 import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { copyFolder } from '../scripts/lib/copy-folder.mjs';
 import { freePort } from '../scripts/lib/ports.mjs';
 
 /** npm start in a copy of this folder: packages and build come along, the database is its own. */
-const HERE = process.cwd();
 let root: string;
 const running: ChildProcess[] = [];
 
 plain.beforeAll(() => {
-  root = mkdtempSync(join(tmpdir(), 'start-'));
-  chmodSync(root, 0o755);
-  for (const part of [
-    'scripts',
-    'build',
-    'drizzle',
-    'src',
-    'core',
-    'static',
-    'package.json',
-    'package-lock.json',
-    'svelte.config.js',
-    'vite.config.ts'
-  ])
-    cpSync(join(HERE, part), join(root, part), { recursive: true, preserveTimestamps: true });
-  symlinkSync(join(HERE, 'node_modules'), join(root, 'node_modules'));
+  root = copyFolder('start-');
 });
 plain.afterAll(async () => {
   for (const child of running) await end(child);

@@ -328,6 +328,12 @@ const buffer = defineModel({
   }
 });
 
+/** What clips behind a gain clips by so much earlier before it. */
+const behindGain: Model['clip'] = (read) => ({
+  out: read.value('clip'),
+  in: read.value('clip') / 10 ** (read.value('gain') / 20)
+});
+
 /** A fixed gain before the preamp, on phantom, which it keeps from what is before it. */
 const booster = defineModel({
   id: 'mic-booster',
@@ -354,7 +360,7 @@ const booster = defineModel({
     const [p, q] = stampLegs(s, a.hot, a.cold);
     stampDriven(s, p, q, 10 ** (s.value('gain') / 20), 'symmetrical');
   },
-  clip: (read) => ({ out: read.value('clip'), in: read.value('clip') / 10 ** (read.value('gain') / 20) })
+  clip: behindGain
 });
 
 /** Gain of the two passive stages at 1 kHz that make the playback curve of IEC 60098 (3180, 318 and 75 µs), dB. */
@@ -395,7 +401,7 @@ const phonoPreamp = defineModel({
     net.capacitor(s.part('c2'), d, chassis, 10e-9);
     stampDriven(s, d, chassis, 10 ** ((s.value('gain') + RIAA_LOSS_DB) / 20), 'unbalanced');
   },
-  clip: (read) => ({ out: read.value('clip'), in: read.value('clip') / 10 ** (read.value('gain') / 20) })
+  clip: behindGain
 });
 
 /** Takes the place of a loudspeaker and gives a line out far below it. */

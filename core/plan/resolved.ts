@@ -1,6 +1,4 @@
-import type { Model } from '../gear/types';
 import { type Branch, branchesOf } from './branch';
-import { modelAt } from './devices';
 import { type Domain, domainsOf, type Line, traceLines } from './lines';
 import type { Plan } from './schema';
 
@@ -36,10 +34,6 @@ export class ResolvedPlan {
   domain(line: string): Domain | undefined {
     this.#domainOf ??= new Map(this.domains.flatMap((d) => d.lines.map((l) => [l.id, d] as const)));
     return this.#domainOf.get(line);
-  }
-  /** The devices of a line with their models, from its source on. */
-  chain(line: Line): { id: string; model: Model }[] {
-    return line.devices.map((id) => ({ id, model: modelAt(this.plan, id) }));
   }
 }
 

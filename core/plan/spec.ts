@@ -42,6 +42,12 @@ export interface CableSpec {
   readonly settings?: Cable['settings'];
 }
 
+/** What stands between source and input, in order. */
+export const boxesOfSpec = ({ box, more = [] }: Pick<LineSpec, 'box' | 'more'>): DeviceSpec[] => [
+  ...(box ? [box] : []),
+  ...more.map((m) => m.box)
+];
+
 /** The parts of a line that a spoken line can hold. */
 interface Roles {
   readonly source: string;

@@ -37,9 +37,7 @@ export function readTyped(text: string, known: Known, asTrade: typeof readTrade 
   const form = strict.pieces.some((p) =>
     ['brackets', 'supply', 'branch', 'no-branch', 'capacitance', 'couplers'].includes(p.read.role)
   );
-  if (strict.spec && every)
-    return { strict, trade: null, specs: [strict.spec], assumed: strict.assumed, ignored: [], guessed: [] };
-  const trade = form || !asTrade ? null : asTrade(text);
+  const trade = (strict.spec && every) || form || !asTrade ? null : asTrade(text);
   if (!trade || trade.specs.length === 0)
     return {
       strict,

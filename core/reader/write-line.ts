@@ -1,6 +1,6 @@
 import { defaultKind, givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
 import type { InstrumentId } from '../gear/instruments';
-import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
+import { boxesOfSpec, type CableSpec, type DeviceSpec, type LineSpec } from '../plan/spec';
 import { formatQuantity } from '../units/format';
 import { readLine } from './read-line';
 import type { Known } from './tokens';
@@ -35,7 +35,7 @@ function source(spec: DeviceSpec): string {
 
 function input(spec: LineSpec): string {
   const { phantom, ...settings } = spec.input.settings;
-  const fed = [spec.box, ...(spec.more ?? []).map((m) => m.box)].some((box) => box !== null && wantsPhantom(box));
+  const fed = boxesOfSpec(spec).some(wantsPhantom);
   const said = device({ model: spec.input.model, settings }, 'input');
   if (!givesPhantom(spec.input.model)) return said;
   if (fed && phantom !== 'on') return `${said}, phantom off`;

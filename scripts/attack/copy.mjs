@@ -1,32 +1,15 @@
 import { spawn } from 'node:child_process';
-import { chmodSync, cpSync, existsSync, mkdtempSync, readFileSync, rmSync, symlinkSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import postgres from 'postgres';
+import { copyFolder } from '../lib/copy-folder.mjs';
 import { freePort } from '../lib/ports.mjs';
-import { ROOT } from '../lib/setup.mjs';
-
-const PARTS = [
-  'scripts',
-  'build',
-  'drizzle',
-  'src',
-  'core',
-  'static',
-  'package.json',
-  'package-lock.json',
-  'svelte.config.js',
-  'vite.config.ts'
-];
+import { sleep } from '../lib/server.mjs';
 
 /** A start of its own in a copy of this folder, with a database that is thrown away. */
 export class Copy {
   constructor() {
-    this.root = mkdtempSync(join(tmpdir(), 'attack-'));
-    chmodSync(this.root, 0o755);
-    for (const part of PARTS)
-      cpSync(join(ROOT, part), join(this.root, part), { recursive: true, preserveTimestamps: true });
-    symlinkSync(join(ROOT, 'node_modules'), join(this.root, 'node_modules'));
+    this.root = copyFolder('attack-');
     this.text = '';
   }
   async start(env = {}) {
@@ -39,7 +22,7 @@ export class Copy {
     this.url = `http://127.0.0.1:${port}`;
     for (let k = 0; k < 600; k++) {
       if (await this.healthy()) return;
-      await new Promise((resolve) => setTimeout(resolve, 200));
+      await sleep(200);
     }
     throw new Error(`It did not start:\n${this.text}`);
   }

@@ -136,7 +136,7 @@ export function cut(text: string, row = false): Piece[] {
       if (dash) part++;
       continue;
     }
-    const label = begins() ? labelAt(lower, i) : null;
+    const label = labelAt(lower, i);
     const read = begins() && !label ? figure(match, lower, text, i, pieces) : null;
     if (read) {
       push(read.length, read.read);
@@ -144,7 +144,7 @@ export function cut(text: string, row = false): Piece[] {
     }
     BREAK.lastIndex = i;
     const broken = BREAK.exec(lower);
-    const phrase = phraseAt(lower, i, guessed(text, i, loud, pieces));
+    const phrase = label ?? phraseAt(lower, i, guessed(text, i, loud, pieces));
     if (broken && !(phrase && phrase.length > broken[0].length)) {
       i += broken[0].length;
       part++;
@@ -159,7 +159,7 @@ export function cut(text: string, row = false): Piece[] {
         (sense.is === 'amp' && /speakers?$/.test(lower.slice(0, i)) === false)
       ) {
         const list = match(CHANNELS);
-        if (list && inOrder(list)) {
+        if (list) {
           const said = lower.slice(i, i + length(list));
           i += said.length - said.trimStart().length;
           push(said.trimStart().length, {
@@ -177,8 +177,7 @@ export function cut(text: string, row = false): Piece[] {
   return pieces;
 }
 
-/** "25 26 27" are channels where each follows the one before; "SB 9 12 m" are not. */
-const inOrder = (list: RegExpExecArray): boolean => list[1] !== undefined;
+/** How much of it are channels: "25 26 27" where each follows the one before, of "SB 9 12" the first. */
 function length(list: RegExpExecArray): number {
   const [whole, , , loose] = list;
   if (!loose) return whole.length;

@@ -21,7 +21,8 @@ export interface Device {
 
 /** What is said before the colon is a name first: it counts so much less. */
 const NAMED = 40;
-const MICS = new Set(['dynamic-mic', 'condenser-mic', 'ribbon']);
+/** Microphones that stand before something. */
+export const MICS: ReadonlySet<string> = new Set(['dynamic-mic', 'condenser-mic', 'ribbon']);
 const ACOUSTIC = new Set([
   'acoustic-guitar',
   'bouzouki',
@@ -140,15 +141,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // A balanced or +4 dBu output is no consumer's, and a keyboard's is the balanced one.
   if (text && model === 'consumer-player') model = 'line-balanced';
   if (qualities.includes('balanced') && model === 'line-unbalanced') model = 'line-impedance-balanced';
-  if (model === 'active-bass' && five === null && played === 'five-string-bass') model = 'active-bass';
   const settings: Device['settings'] = {};
   const of = (assumed ? null : best?.of) ?? played;
   if (of && modelOf(model).signal && modelOf(model).signal!.instrument !== of) settings.instrument = of;
-  const place: MicPlace | undefined = MICS.has(model)
-    ? pieces.some((p) => p.read.is === 'amp')
-      ? 'cabinet'
-      : instrument?.read.mic
-    : undefined;
+  const place: MicPlace | undefined = MICS.has(model) ? (amp ? 'cabinet' : instrument?.read.mic) : undefined;
   const level = place && micLevel(model, place);
   if (level) {
     const { nominal, crest } = modelOf(model).params;

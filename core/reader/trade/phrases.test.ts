@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { MODELS } from '../../gear/catalogue';
-import type { LineSpec } from '../../plan/spec';
+import { boxesOfSpec } from '../../plan/spec';
 import { PHRASES } from '../../tests/phrases/phrases';
 import { modelName, modelShort } from '../../words/models';
 import { readTyped } from '../read';
@@ -15,7 +15,7 @@ function wrong(text: string, wanted: string): string | null {
   const { specs, said, metres: length } = readTrade(text);
   if (specs.length !== Number(lines)) return `${specs.length} lines`;
   for (const spec of specs) {
-    const list = [...(spec.box ? [spec.box] : []), ...(spec.more ?? []).map((m) => m.box)].map((b) => b.model);
+    const list = boxesOfSpec(spec).map((b) => b.model);
     const want = boxes === '-' ? [] : boxes.split(',');
     if (spec.source.model !== source) return `source ${spec.source.model}`;
     if (list.length !== want.length || !want.every((w, k) => w === list[k] || (w === 'di' && DIS.has(list[k]))))
@@ -42,8 +42,6 @@ describe('phrases of engineers', () => {
 
 describe('what the screens call a thing', () => {
   it('reads back as that thing', () => {
-    const boxesOf = (s: LineSpec): string[] =>
-      [...(s.box ? [s.box] : []), ...(s.more ?? []).map((m) => m.box)].map((b) => b.model);
     const wrongs = MODELS.flatMap((m) =>
       [modelName(m.id), modelShort(m.id)].flatMap((label) => {
         const text =
@@ -59,7 +57,9 @@ describe('what the screens call a thing', () => {
             ? spec.source.model
             : m.family === 'input'
               ? spec.input.model
-              : boxesOf(spec).join('+');
+              : boxesOfSpec(spec)
+                  .map((b) => b.model)
+                  .join('+');
         // These two stand between two cables without anybody saying so.
         if (got === '' && ['coupler', 'jack-to-xlr'].includes(m.id)) return [];
         return got === m.id ? [] : [`${label}: ${got}, not ${m.id}`];

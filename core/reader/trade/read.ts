@@ -1,11 +1,12 @@
 import { checkSetting, defaultKind, givesPhantom, modelOf, wantsPhantom } from '../../gear/catalogue';
 import { CABLES, type CableKindId, MAX_METRES } from '../../gear/cables';
-import type { CableSpec, LineSpec } from '../../plan/spec';
-import { MOST_BOXES } from '../../plan/spec';
+import { mates } from '../../gear/sockets';
+import type { PortSpec } from '../../gear/types';
+import { type CableSpec, type LineSpec, MOST_BOXES } from '../../plan/spec';
 import { cutText } from '../../text/well-formed';
 import { fromDbu, fromDbv } from '../../units/quantity';
 import { cut, type Piece } from './cut';
-import { boxesOf, type Device, inputOf, type Source, sourceOf, usualInput } from './parts';
+import { boxesOf, type Device, inputOf, MICS, type Source, sourceOf, usualInput } from './parts';
 
 export type Assumed = 'source' | 'di' | 'input' | 'lead' | 'run' | 'phantom' | 'level';
 
@@ -45,9 +46,7 @@ function bothOf(text: string, pieces: readonly Piece[], options: Options): Trade
   if (!plus) return null;
   const takes = (from: number, to: number): { mic: boolean; di: boolean } => {
     const there = pieces.filter((p) => p.from >= from && p.to <= to);
-    const mic = there.some(
-      (p) => p.read.is === 'source' && ['dynamic-mic', 'condenser-mic', 'ribbon'].includes(p.read.model)
-    );
+    const mic = there.some((p) => p.read.is === 'source' && MICS.has(p.read.model));
     return { mic, di: there.some((p) => p.read.is === 'di') };
   };
   const before = takes(0, plus.index);
@@ -106,7 +105,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const name = options.name ?? nameOf(text, pieces, source, unknown);
   const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
   const specs = Array.from({ length: count }, (_, k): LineSpec => {
-    const side = sideName(pieces, sides, count, k);
+    const side = sideName(sides, count, k);
     return {
       name: cutText(count > 1 ? `${name} ${side}` : name, 80),
       ...(channels[k] !== undefined
@@ -193,10 +192,8 @@ function countOf(
   return mono && times.length === 0 ? 1 : most;
 }
 
-function sideName(pieces: readonly Piece[], sides: number, count: number, k: number): string {
-  if (sides > 1 && count <= 3) return k === 2 ? 'click' : k === 0 ? 'L' : 'R';
-  return count === 2 && sides > 1 ? (k === 0 ? 'L' : 'R') : String(k + 1);
-}
+const sideName = (sides: number, count: number, k: number): string =>
+  sides > 1 && count <= 3 ? ['L', 'R', 'click'][k] : String(k + 1);
 
 /** Words that make the name: those before a colon, or what is played with what nobody knows beside it. */
 function namePieces(pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): Piece[] {
@@ -267,7 +264,7 @@ function cablesOf(
   boxes: readonly Device[],
   input: Device
 ): { cables: CableSpec[]; assumed: Assumed[] } {
-  const slots = Math.max(boxes.length, 0) + 1;
+  const slots = boxes.length + 1;
   const metres: (number | undefined)[] = Array.from({ length: slots });
   const kinds: (CableKindId | undefined)[] = Array.from({ length: slots });
   pieces.forEach((p, k) => {
@@ -309,16 +306,8 @@ function fits(kind: CableKindId | undefined, from: string, to: string): CableKin
   if (!kind) return undefined;
   const out = modelOf(from).ports.filter((p) => p.way === 'out');
   const into = modelOf(to).ports.filter((p) => p.way === 'in');
-  const goes = (sockets: readonly { socket: string }[]): boolean =>
-    sockets.some((p) =>
-      CABLES[kind].plugs.some(
-        (plug) =>
-          plug === p.socket ||
-          (p.socket === 'combo' && ['xlr', 'trs', 'ts'].includes(plug)) ||
-          (p.socket === 'trs' && plug === 'ts') ||
-          (p.socket === 'ts' && plug === 'trs')
-      )
-    );
+  const goes = (ports: readonly PortSpec[]): boolean =>
+    ports.some((p) => CABLES[kind].plugs.some((plug) => mates(plug, p.socket)));
   return goes(out) && goes(into) ? kind : undefined;
 }
 

@@ -57,13 +57,15 @@ export interface Found {
 }
 
 /** A label with a comma in it, which begins at a place of a text. */
-export const labelAt = (text: string, at: number): { text: string; sense: Sense } | undefined =>
-  whole.find((l) => text.startsWith(l.text, at) && !/[\p{L}\p{N}]/u.test(text[at + l.text.length] ?? ' '));
+export function labelAt(text: string, at: number): Found | null {
+  const label = whole.find(
+    (l) => text.startsWith(l.text, at) && !/[\p{L}\p{N}]/u.test(text[at + l.text.length] ?? ' ')
+  );
+  return label ? { length: label.text.length, sense: label.sense } : null;
+}
 
 /** The longest phrase of the lexicon that begins at a place of a text in lower case. */
 export function phraseAt(text: string, at: number, guess: boolean): Found | null {
-  const label = labelAt(text, at);
-  if (label) return { length: label.text.length, sense: label.sense };
   let best: Found | null = null;
   const walk = (node: Node, from: number, as: readonly string[], near: boolean): void => {
     if (node.sense && from > at && (!best || from - at > best.length))

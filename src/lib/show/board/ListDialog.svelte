@@ -1,6 +1,6 @@
 <script lang="ts">
   import { board as says } from '$core/words/screen/board';
-  import type { LineSpec } from '$core/plan/spec';
+  import { boxesOfSpec, type LineSpec } from '$core/plan/spec';
   import { readList } from '$core/reader/trade/list';
   import { modelShort } from '$core/words/names';
   import { formatQuantity } from '$core/units/format';
@@ -24,7 +24,7 @@
   const way = (spec: LineSpec): string =>
     [
       modelShort(spec.source.model),
-      ...[spec.box, ...(spec.more ?? []).map((m) => m.box)].flatMap((b) => (b ? [modelShort(b.model)] : [])),
+      ...boxesOfSpec(spec).map((b) => modelShort(b.model)),
       modelShort(spec.input.model)
     ].join(' → ');
   const metres = (spec: LineSpec): string => {
