@@ -8,7 +8,7 @@ import { NoiseReader } from '../core/solver/noise';
 import { lineScope } from '../core/plan/lines';
 import { compileRig } from '../core/rig/compile';
 import { lineDeck } from '../core/rig/netlist';
-import { senseOf } from '../core/rig/solve';
+import { senseOf } from '$core/rig/bench';
 import { alwaysOf, sweepAdaptive } from '../core/rig/sweep';
 import { show, time } from './shows';
 

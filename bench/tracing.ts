@@ -1,4 +1,7 @@
-import { customary, faultyRig, Stagehand, traced } from '../core/trace/rigs';
+import { faultyRig } from '../core/trace/rigs';
+import { customary } from '$core/trace/traced';
+import { traced } from '$core/trace/traced';
+import { Stagehand } from '$core/trace/stagehand';
 
 /** How often a hidden fault is found, in how many tests, by evidence and by custom, on the same simulated rigs. */
 export function tracing(count = 500) {

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { modelOf } from '../core/gear/catalogue';
 import type { InstrumentId } from '../core/gear/instruments';
 import { boxesOfSpec, type LineSpec } from '../core/plan/spec';
-import { readTrade, type TradeReading } from '../core/reader/trade/read';
+import { readTrade } from '../core/reader/trade/read';
+import type { TradeReading } from '$core/reader/trade/reading';
 import { readList } from '../core/reader/trade/list';
 
 /** Short names under which scripts know some classes. */

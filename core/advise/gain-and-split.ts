@@ -3,7 +3,7 @@ import { modelOf, DeviceSettings, wantsPhantom } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import type { Change } from './changes';
+import type { Change } from './change';
 import { turnedDown, turnedUp } from './switches';
 
 /** Changes of where gain is made along a line, and of how a signal is divided. */

@@ -7,7 +7,7 @@ import type { Plan } from '../plan/schema';
 import { deskCutHz, type Equaliser, equaliserFor } from './eq';
 import { type Loudness, loudnessOf, type Match, matchOf } from './loudness';
 import { type LowCut, lowCutFor } from './range';
-import { endsAtDesk } from './routes';
+import { endsAtDesk } from './desk';
 import { type Unity, unityFor } from './unity';
 
 /** What else can be said of a line once it is looked at, beside what is wrong with it. */

@@ -1,5 +1,5 @@
 import { type Check, type Finding, rank } from '../judge/types';
-import type { Route } from './routes';
+import type { Route } from './route';
 
 /** What a source needs on its way that a plain cable does not give: read off the plain cable's own judgement. */
 

@@ -8,11 +8,11 @@ import { planFaults } from '../plan/integrity';
 import { copyOf } from '../plan/json';
 import { type Line } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
-import { candidates, type Change, type RemedyWhat } from './changes';
+import { candidates } from './changes';
+import type { Change } from './change';
+import type { RemedyWhat } from './change';
 import { gainPoints, penalty } from './score';
 import { missingBeside, type Part, partsOf, Stock, takenBeside } from './stock';
-
-export type { RemedyWhat } from './changes';
 
 export interface Remedy {
   readonly what: readonly RemedyWhat[];

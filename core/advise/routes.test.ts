@@ -13,7 +13,8 @@ import { namesOf } from '../reader/names';
 import { onTwoSupplies } from '../tests/plans';
 import { besideText, standing } from '../words/routes';
 import { needsOf } from './needs';
-import { reroute, type Route, routesFor } from './routes';
+import { reroute, routesFor } from './routes';
+import { type Route } from './route';
 import { Stock } from './stock';
 
 function plan(text: string): Plan {

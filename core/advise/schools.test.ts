@@ -9,7 +9,8 @@ import { putLine } from '../plan/put';
 import { readLine } from '../reader/read-line';
 import { onTwoSupplies } from '../tests/plans';
 import { decibelsText, QUESTION_NAMES, schoolName, schoolReason } from '../words/routes';
-import { type Route, routesFor } from './routes';
+import { routesFor } from './routes';
+import { type Route } from './route';
 import { chosenOf, type Option, pickOf, type Question, QUESTIONS, type School, schoolPick, schoolsOf } from './schools';
 
 const LINES = [

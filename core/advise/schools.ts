@@ -4,7 +4,7 @@ import { judgePlan, type LineReport } from '../judge/judge';
 import { type Finding, rank, type Severity } from '../judge/types';
 import type { Line } from '../plan/lines';
 import type { Plan, Policy } from '../plan/schema';
-import type { Route } from './routes';
+import type { Route } from './route';
 
 /** The habits people are taught, each as a setting; what it would do with a show is computed, not taken on trust. */
 

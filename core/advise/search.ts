@@ -2,7 +2,8 @@ import { SolvedRig } from '../judge/solved-rig';
 import { standsAlone } from '../plan/chain';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { reroute, type Route, routesFor } from './routes';
+import { reroute, routesFor } from './routes';
+import { type Route } from './route';
 import { schoolPick } from './schools';
 import type { Stock } from './stock';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { System } from '../solver/system';
 import { compileRig } from '../rig/compile';
-import { gainAt } from '../rig/solve';
+import { gainAt } from '../rig/spans';
 import type { Settings } from './types';
 import { device, lead, oneLine, run } from '../tests/plans';
 import { riaa } from './riaa';

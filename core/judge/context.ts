@@ -2,7 +2,8 @@ import { modelOf, portOf, type DeviceSettings } from '../gear/catalogue';
 import type { LevelClass, Model, PortSpec } from '../gear/types';
 import type { Cable, Plan } from '../plan/schema';
 import { settingsAt } from '../plan/devices';
-import type { LineSolution, Span } from '../rig/solve';
+import type { LineSolution } from '../rig/solve';
+import type { Span } from '../rig/spans';
 import type { FactName } from './facts';
 import { type Code, CODES, type Fact, type Finding } from './types';
 

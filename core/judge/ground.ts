@@ -1,7 +1,8 @@
 import { modelOf, hasTrait } from '../gear/catalogue';
 import { settingsAt } from '../plan/devices';
 import type { GroundEdge } from '../rig/builder';
-import { type Hum, HUM_KINDS } from '../rig/hum';
+import { type Hum } from '../rig/hum';
+import { HUM_KINDS } from '../rig/hum-domain';
 import { earthed, ringThrough, type Tie } from '../rig/rings';
 import type { LineSolution } from '../rig/solve';
 import { toDbu } from '../units/quantity';

@@ -1,5 +1,5 @@
 import { interpolate } from '../rig/grid';
-import type { Point } from '../rig/solve';
+import type { Point } from '../rig/bench';
 import { fromDbu, toDbu } from '../units/quantity';
 import { finding, type End, type JoinContext, levelHere } from './context';
 import { DOUBLE_STOP_DB, HEADROOM, MUCH_GAIN_DB, NO_TRIM_DB, onLadder, SNR, STEP_DB, TOO_HOT } from './limits';

@@ -7,7 +7,7 @@ import { putLine } from '../plan/put';
 import { readLine } from '../reader/read-line';
 import { plan as anyPlan } from '../tests/arbitrary';
 import { ringThrough } from '../rig/rings';
-import { benchOf } from '../rig/solve';
+import { benchOf } from '../rig/bench';
 import { judgeLine, judgePlan, judgeWhole } from './judge';
 import { type Pieces, SolvedRig } from './solved-rig';
 

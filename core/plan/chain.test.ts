@@ -1,6 +1,6 @@
 import { resolve } from './resolved';
 import { describe, expect, it } from 'vitest';
-import { wantedOf } from '../advise/routes';
+import { wantedOf } from '$core/advise/desk';
 import { waysOf } from '../advise/ways';
 import { readLine } from '../reader/read-line';
 import { addThru } from '../tests/plans';

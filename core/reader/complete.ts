@@ -1,4 +1,4 @@
-import type { Reading } from './read-line';
+import type { Reading } from './draft';
 import type { Known } from './tokens';
 import { VOCABULARY } from './vocabulary';
 

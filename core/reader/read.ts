@@ -1,7 +1,10 @@
 import type { LineSpec } from '../plan/spec';
-import { type Reading, readLine } from './read-line';
+import type { Reading } from './draft';
+import { readLine } from './read-line';
 import type { Known } from './tokens';
-import type { Assumed, readTrade, TradeReading } from './trade/read';
+import type { readTrade } from './trade/read';
+import type { TradeReading } from './trade/reading';
+import type { Assumed } from './trade/reading';
 
 /** What was typed, however it was said. */
 export interface Typed {

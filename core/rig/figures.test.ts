@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { SolvedRig } from '../judge/solved-rig';
 import { device, farads, oneLine, run } from '../tests/plans';
 import { toDbu } from '../units/quantity';
-import { gainAt, solveLine } from './solve';
+import { solveLine } from './solve';
+import { gainAt } from './spans';
 
 /**
  * Reference figures from a general circuit simulator, which swept 100 points a decade from 20 Hz and reported the first

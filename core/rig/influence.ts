@@ -2,7 +2,8 @@ import { sensitivities } from '../solver/sensitivity';
 import { type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { probe } from './probe';
-import { benchOf, sourceOf } from './solve';
+import { benchOf } from './bench';
+import { sourceOf } from './bench';
 
 /** How much one thing moves a line's gain. */
 export interface Influence {

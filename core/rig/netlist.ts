@@ -3,7 +3,9 @@ import { deck } from '../solver/deck';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { compileRig } from './compile';
-import { inputsOf, senseOf, sourceOf } from './solve';
+import { senseOf } from './bench';
+import { sourceOf } from './bench';
+import { inputsOf } from './bench';
 
 const PER_DECADE = 20;
 

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { SolvedRig } from '../judge/solved-rig';
 import { toDbu } from '../units/quantity';
 import { device, lead, oneLine, run } from '../tests/plans';
-import { gainAt, solveLine } from './solve';
+import { solveLine } from './solve';
+import { gainAt } from './spans';
 import { lineDeck, rigDeck } from './netlist';
 
 /** A general circuit simulator of the Debian archive, where it is installed. */

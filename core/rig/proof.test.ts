@@ -16,7 +16,9 @@ import { compileRig } from './compile';
 import { delayOf, soundSpeed } from './delay';
 import { influences } from './influence';
 import { aWeight } from './noise';
-import { gainAt, senseOf, solveLine } from './solve';
+import { solveLine } from './solve';
+import { senseOf } from './bench';
+import { gainAt } from './spans';
 
 const db = (x: number): number => 20 * Math.log10(x);
 

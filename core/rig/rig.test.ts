@@ -8,7 +8,8 @@ import type { GroundEdge, Rig } from './builder';
 import { compileRig } from './compile';
 import { Network } from '../solver/network';
 import { ringThrough } from './rings';
-import { gainAt, solveLine } from './solve';
+import { solveLine } from './solve';
+import { gainAt } from './spans';
 
 const at = (plan: Plan, hz: number[]): number[] => [...gainAt(plan, traceLines(plan)[0], Float64Array.from(hz))];
 const rigOf = (plan: Plan): Rig => compileRig(plan, lineScope(plan, traceLines(plan)[0]));

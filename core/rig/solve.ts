@@ -1,47 +1,18 @@
-import { magnitude, type Solution, System } from '../solver/system';
-import type { Node } from '../solver/network';
-import { PHANTOM_VOLTS } from '../gear/boxes';
-import { portOf, type DeviceSettings } from '../gear/catalogue';
-import { modelAt, settingsAt } from '../plan/devices';
+import type { System } from '../solver/system';
+import { type Solution } from '../solver/system';
+import { settingsAt } from '../plan/devices';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { toDb, toDbu } from '../units/quantity';
-import type { Rig, Scope, Sense } from './builder';
-import { commonMode } from './common';
-import { compileRig, signalNodes } from './compile';
-import { type Legs, legsOf } from './contacts';
-import { bandLevel, logGrid, refineAround } from './grid';
+import type { Rig, Sense } from './builder';
+import { logGrid, refineAround } from './grid';
 import { idealResponse } from './ideal';
 import { type Noise, NoiseSum } from './noise';
 import { ownResponse } from './own';
 import { type Phantom, phantomOf } from './phantom';
 import { curve, CURVES, probe, type Probe, readProbes } from './probe';
 import { alwaysOf, sweepAdaptive } from './sweep';
-
-/** One end of a cable: the level there. */
-export interface Point {
-  readonly device: string;
-  readonly port: string;
-  /** Signal voltage over the source's EMF, dB, on the grid. */
-  readonly gainDb: Float64Array;
-  /** Average playing, peak, and the largest undistorted level, dBu. Clip is Infinity where nothing can clip. */
-  readonly nominalDbu: number;
-  readonly peakDbu: number;
-  readonly clipDbu: number;
-}
-
-/** One cable of the line with what it joins. */
-export interface Span extends Legs {
-  readonly cable: string;
-  readonly near: Point;
-  readonly far: Point;
-  /** What the output sees and what it has behind it, ohms on the grid; null behind a joint, which has no output of its own. */
-  readonly zin: Float64Array | null;
-  readonly zout: Float64Array | null;
-  readonly mated: readonly [boolean, boolean];
-  /** Rejection of what all conductors carry alike, dB at the mains frequency; null where this stretch is not balanced. */
-  readonly cmrrDb: number | null;
-}
+import { spansOf, type Span } from './spans';
+import { benchOf, sourceOf, type SolveOptions } from './bench';
 
 export interface LineSolution {
   readonly line: Line;
@@ -59,45 +30,6 @@ export interface LineSolution {
 
 /** Grids as fine as this are refined round a resonance, points an octave. */
 const REFINED = 12;
-
-/** ln of a ratio, per decibel. */
-const PER_DB = Math.LN10 / 20;
-
-/** A piece of a plan with its network, compiled once for all that is asked of it. */
-export interface Bench {
-  readonly rig: Rig;
-  readonly system: System;
-}
-/** @throws CircuitError naming the part when the network cannot be solved */
-export function benchOf(plan: Plan, scope: Scope): Bench {
-  const rig = compileRig(plan, scope, 'held');
-  return { rig, system: new System(rig.net) };
-}
-
-export interface SolveOptions {
-  /** Points an octave; 24 unless told. */
-  readonly perOctave?: number;
-  /** Computes every point of the grid instead of interpolating where the curve is smooth. */
-  readonly exact?: boolean;
-  readonly bench?: Bench;
-}
-
-/** Nodes where an input is read: behind its own amplifier's noise where it has one. */
-export function senseOf(plan: Plan, rig: Rig, cable: string): readonly [Node, Node] {
-  const { to } = plan.cables[cable];
-  const own = rig.senses.get(to.device);
-  return own?.nodes ?? signalNodes(modelAt(plan, to.device), to.port, rig.ports.get(`${to.device}.${to.port}`)!);
-}
-
-/** Where each of these lines is read at its input, by line. */
-export const inputsOf = (plan: Plan, rig: Rig, lines: readonly Line[]) =>
-  lines.map((line) => [line.id, senseOf(plan, rig, line.cables[line.cables.length - 1])] as const);
-
-/** Parts of a line's own source: other sources that share its network stay silent. */
-export const sourceOf = (line: Line): ((part: string) => boolean) => {
-  const own = `${line.devices[0]}/`;
-  return (part) => part.startsWith(own);
-};
 
 /**
  * Solves one complete line: response, impedances, levels, noise and phantom at every join.
@@ -226,90 +158,4 @@ function applyOwn(plan: Plan, line: Line, hz: Float64Array, curves: Float64Array
         curves[at] = curves[at].map((x, f) => x + db[f]);
       }
   });
-}
-
-function spansOf(
-  plan: Plan,
-  line: Line,
-  rig: Rig,
-  hz: Float64Array,
-  curves: readonly Float64Array[],
-  phantom: Phantom | null,
-  system: System
-): Span[] {
-  const source = settingsAt(plan, line.devices[0]);
-  const { low, high } = source.notes;
-  const nominal = toDbu(source.value('nominal'));
-  const ownClip = source.model.clip?.(source, low).out;
-  // A source cannot peak above its own rails.
-  const peak = Math.min(nominal + source.value('crest'), ownClip === undefined ? Infinity : toDbu(ownClip));
-  const point = (device: string, port: string, gainDb: Float64Array, through?: string): Point => {
-    const gain = bandLevel(hz, gainDb, low, high);
-    const read = settingsAt(plan, device, through);
-    const limits = read.model.clip?.(starved(read, device, phantom), low);
-    const spec = portOf(read.model, port)!;
-    const clip = spec.way === 'in' ? limits?.in : (limits?.out ?? (port === 'thru' ? limits?.in : undefined));
-    return {
-      device,
-      port,
-      gainDb,
-      nominalDbu: nominal + gain,
-      peakDbu: peak + gain,
-      clipDbu: clip === undefined ? Infinity : toDbu(clip)
-    };
-  };
-  const ohms = (db: Float64Array): Float64Array => db.map((x) => Math.exp(x * PER_DB));
-  return line.cables.map((cable, k): Span => {
-    const { from, to } = plan.cables[cable];
-    const of = (c: number): Float64Array => curves[k * CURVES + c];
-    const joint = modelAt(plan, from.device).family === 'joint';
-    const legs = legsOf(plan, rig, cable);
-    return {
-      cable,
-      near: point(from.device, from.port, of(curve.near), line.cables[k - 1]),
-      far: point(to.device, to.port, of(curve.far), cable),
-      zin: joint ? null : ohms(of(curve.zin)),
-      zout: joint ? null : ohms(of(curve.zout)),
-      mated: rig.mated.get(cable)!,
-      cmrrDb: legs.balanced ? commonMode(plan, rig, system, cable) : null,
-      ...legs
-    };
-  });
-}
-
-/** The rails of a box on phantom are no higher than what the feed leaves it. */
-function starved(
-  read: DeviceSettings,
-  device: string,
-  phantom: Phantom | null
-): Pick<DeviceSettings, 'value' | 'choice'> {
-  if (phantom?.device !== device || read.feed !== 'phantom') return read;
-  const ideal = PHANTOM_VOLTS;
-  return {
-    choice: (name) => read.choice(name),
-    value: (name) =>
-      name === 'regulator' && phantom.volts < ideal ? Math.min(read.value(name), phantom.volts) : read.value(name)
-  };
-}
-
-/**
- * Gain from the source's EMF to the line's far terminals at chosen frequencies, dB.
- * @param hz frequencies in hertz, any order
- */
-export function gainAt(plan: Plan, line: Line, hz: Float64Array): Float64Array {
-  const rig = compileRig(plan, lineScope(plan, line));
-  const { far } = probe(plan, rig, line.cables[line.cables.length - 1]);
-  const system = new System(rig.net);
-  const scratch = system.blank();
-  system.sourcesOf = sourceOf(line);
-  return hz.map((f) =>
-    toDb(
-      magnitude(
-        system
-          .at(f)
-          .solveSources(scratch)
-          .voltage(...far)
-      )
-    )
-  );
 }

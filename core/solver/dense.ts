@@ -1,4 +1,4 @@
-import { SingularError } from './sparse';
+import { SingularError } from './order';
 
 /**
  * A small dense complex matrix, factored in place by Gaussian elimination with row exchange.

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Pattern, SingularError, SparseLU } from './sparse';
+import { SparseLU } from './sparse';
+import { SingularError } from './order';
+import type { Pattern } from './order';
 
 type Dense = { re: number; im: number }[][];
 

@@ -5,7 +5,8 @@ import { mulberry32 } from '../judge/tolerance';
 import { analyse } from './analyse';
 import { exampleOf } from './examples';
 import { mainsIn } from './mains';
-import { faultyRig, Stagehand } from '../trace/rigs';
+import { faultyRig } from '../trace/rigs';
+import { Stagehand } from '../trace/stagehand';
 import { noiseOf } from './noise';
 import { readWav, writeWav } from './wav';
 

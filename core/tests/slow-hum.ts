@@ -2,7 +2,7 @@ import { magnitude, System } from '../solver/system';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { compileRig } from '../rig/compile';
-import { senseOf } from '../rig/solve';
+import { senseOf } from '../rig/bench';
 
 /**
  * Hum of lines at the mains frequency from the one whole network, source by source: what pieces joined at their earths have to give.

@@ -1,4 +1,5 @@
-import { candidates, type RemedyWhat } from '../advise/changes';
+import { candidates } from '../advise/changes';
+import type { RemedyWhat } from '../advise/change';
 import { costOf } from '../gear/cost';
 import { modelOf } from '../gear/catalogue';
 import { judgeWhole, type LineReport } from '../judge/judge';

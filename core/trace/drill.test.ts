@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { LESSON_TEXTS } from '../words/drill';
 import { type Asked, drillRig, LESSONS, lessonRig, MOST_LEVEL, scoreOf } from './drill';
 import { Trace } from './infer';
-import { Stagehand, traced } from './rigs';
+import { traced } from './traced';
+import { Stagehand } from './stagehand';
 
 describe('drills', () => {
   it('each of the first teaches the one thing that it is for', () => {

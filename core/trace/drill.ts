@@ -1,6 +1,9 @@
 import type { CauseCode } from './hypotheses';
 import { type Answer, type Ask, Trace } from './infer';
-import { faultyRig, type FaultyRig, Stagehand, SURE, traced } from './rigs';
+import { faultyRig, type FaultyRig } from './rigs';
+import { traced } from './traced';
+import { SURE } from './traced';
+import { Stagehand } from './stagehand';
 
 /** Rigs to practise on: the first ones teach one mistake each, then they are drawn from more and more causes. */
 

@@ -8,11 +8,13 @@ import { lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { Rig } from '../rig/builder';
 import { compileRig, signalNodes } from '../rig/compile';
-import type { EarthSum } from '../rig/hum';
-import { domainHum, RigHum } from '../rig/hum';
+import type { EarthSum } from '../rig/earth-sum';
+import { RigHum } from '../rig/hum';
+import { domainHum } from '../rig/hum-domain';
 import { shieldAmpere } from '../rig/loops';
 import { aWeight } from '../rig/noise';
-import { senseOf, shapeOf } from '../rig/solve';
+import { shapeOf } from '../rig/solve';
+import { senseOf } from '../rig/bench';
 import { emfSpectrum, HARMONICS, type HumSource } from '../rig/stray';
 import { DBU_VOLTS } from '../units/quantity';
 

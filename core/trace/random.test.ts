@@ -4,7 +4,7 @@ import { judgePlan, judgeWhole } from '../judge/judge';
 import { SolvedRig } from '../judge/solved-rig';
 import { isComplete, traceLines } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { EarthSum } from '../rig/hum';
+import { EarthSum } from '../rig/earth-sum';
 import { aWeight } from '../rig/noise';
 import { plan as anyPlan } from '../tests/arbitrary';
 import { onTwoSupplies } from '../tests/plans';

@@ -8,19 +8,8 @@ import type { Line } from '../plan/lines';
 import { putLine } from '../plan/put';
 import type { Plan } from '../plan/schema';
 import type { CableSpec } from '../plan/spec';
-import { dbOf, type Heard } from './heard';
-import { type Hypothesis, hypothesesFor, pairsOfCauses, type Sound } from './hypotheses';
-import { type Answer, type Ask, changeWord, soundIn, Trace } from './infer';
-import {
-  HAPPENED,
-  NOTICED_DB,
-  NOTICED_SPREAD_DB,
-  NOTICES,
-  NOTICED_AS,
-  SINCES,
-  sinceOf,
-  SPREADS
-} from './first-answers';
+import { type Hypothesis, hypothesesFor, pairsOfCauses } from './hypotheses';
+import { Trace } from './infer';
 
 /** Simulated rigs with a fault in them, drawn from a seed: to practise on, and to hold the tracing to what it claims. */
 
@@ -95,7 +84,7 @@ const KINDS: readonly Kind[] = [
 const SUPPLIES = ['Left', 'Right', 'Desk'] as const;
 
 /** One of a list. */
-const pick = <T>(list: readonly T[], random: () => number): T => list[Math.floor(random() * list.length)];
+export const pick = <T>(list: readonly T[], random: () => number): T => list[Math.floor(random() * list.length)];
 /** A number drawn evenly over its logarithm. */
 const between = (low: number, high: number, random: () => number): number => low * (high / low) ** random();
 /** A stage of a few lines on two or three supplies. The same seed always gives the same one. */
@@ -190,139 +179,4 @@ export function faultyRig(seed: number, codes?: readonly Hypothesis['code'][]): 
       if (hidden) return { seed, plan, line, hidden };
     }
   }
-}
-
-/** How often people tell something wrongly, or cannot tell; and how far their ear is off, dB. */
-const WRONG = 0.03;
-const UNSURE = 0.04;
-const EAR_DB = 3;
-
-/** Somebody at a faulty rig who answers what is asked; null when they cannot tell. The same rig and question give the same answer. */
-export class Stagehand {
-  readonly #trace: Trace;
-  /** The line as it is, before anything is tried. */
-  readonly #heard: Heard;
-  constructor(readonly rig: FaultyRig) {
-    this.#trace = new Trace(rig.plan, rig.line);
-    this.#heard = this.#trace.heardIn(rig.hidden.situation)!;
-  }
-  /** What the line sounds like, as it is. */
-  sound(): { heard: Heard; sound: Sound } {
-    return { heard: this.#heard, sound: soundIn(this.rig.hidden, this.#heard) };
-  }
-
-  answer(ask: Ask): Answer | null {
-    const { seed, hidden } = this.rig;
-    const random = mulberry32(seed * 31 + [...ask].reduce((sum, c) => sum * 17 + c.charCodeAt(0), 7));
-    if (random() < UNSURE) return null;
-    const wrong = random() < WRONG;
-    if (ask === 'sound') return { ask, is: wrong ? 'buzz' : this.sound().sound };
-    if (ask === 'since') {
-      let left = random();
-      const k = sinceOf(hidden.code).findIndex((p) => (left -= p) < 0);
-      return { ask, is: SINCES[Math.max(k, 0)] };
-    }
-    if (ask === 'lines') return { ask, is: wrong ? pick(SPREADS, random) : this.#trace.spreadOf(hidden) };
-    if (ask === 'noticed') {
-      if (wrong) return { ask, is: pick(NOTICES, random) };
-      const changes = NOTICES.filter((notice) => {
-        if (notice === 'nothing' || random() >= HAPPENED) return false;
-        const db = this.#change(NOTICED_AS[notice]);
-        return db !== null && Math.abs(db + NOTICED_SPREAD_DB * normalDraw(random)) > NOTICED_DB;
-      });
-      return { ask, is: changes.length > 0 ? pick(changes, random) : 'nothing' };
-    }
-    const db = this.#change(ask) ?? 0;
-    return { ask, is: changeWord(wrong ? -db : db + EAR_DB * normalDraw(random)) };
-  }
-
-  /** What a test does on the rig as it is, dB; null where it cannot be done on this line. */
-  #change(ask: Ask): number | null {
-    const { hidden } = this.rig;
-    const probe = this.#trace.probes.find((p) => p.id === ask);
-    if (!probe) return null;
-    const before = this.#heard;
-    const after = this.#trace.heardIn(probe.change(hidden)) ?? before;
-    return dbOf(after.power) - dbOf(before.power);
-  }
-}
-
-/** A trace that went on until it was sure enough, or nothing more would tell. */
-export interface Traced {
-  readonly asks: readonly Ask[];
-  readonly minutes: number;
-  readonly cause: Hypothesis;
-  readonly share: number;
-}
-
-/** Sure enough to stop; and as long as anybody asks. */
-export const SURE = 0.9;
-const MOST_ASKS = 12;
-/** A question that tells less than this is not asked, bits. */
-export const LEAST_BITS = 0.03;
-
-/** Goes through a trace by what tells most, with somebody who answers. */
-export function traced(rig: FaultyRig, hand: Stagehand = new Stagehand(rig)): Traced {
-  const trace = new Trace(rig.plan, rig.line);
-  const answers: Answer[] = [];
-  const skipped = new Set<Ask>();
-  const asks: Ask[] = [];
-  let minutes = 0;
-  for (;;) {
-    const beliefs = trace.beliefs(answers);
-    const [next] = beliefs[0].share >= SURE || asks.length >= MOST_ASKS ? [] : trace.next(beliefs, answers, skipped);
-    if (!next || next.bits < LEAST_BITS)
-      return { asks, minutes, cause: beliefs[0].hypothesis, share: beliefs[0].share };
-    asks.push(next.ask);
-    minutes += next.minutes;
-    const answer = hand.answer(next.ask);
-    if (answer) answers.push(answer);
-    else skipped.add(next.ask);
-  }
-}
-
-/** What is customary: lift everything, then change leads, then whatever is left; what made it quiet is taken for the cause. */
-export function customary(rig: FaultyRig, hand: Stagehand = new Stagehand(rig)): Traced {
-  const trace = new Trace(rig.plan, rig.line);
-  const order: readonly Ask[] = [
-    'lift',
-    'swap-lead',
-    'swap-run',
-    'other-input',
-    'other-supply',
-    'source-battery',
-    'box-battery',
-    'dimmers-off',
-    'turn',
-    'touch'
-  ];
-  const means: Readonly<Partial<Record<Ask, readonly Hypothesis['code'][]>>> = {
-    lift: ['loop'],
-    'swap-lead': ['shield', 'contact', 'leg'],
-    'swap-run': ['leg', 'shield', 'contact'],
-    'other-input': ['wrong-input', 'pin-1'],
-    'other-supply': ['loop'],
-    'source-battery': ['supply'],
-    'box-battery': ['starved'],
-    'dimmers-off': ['dimmers'],
-    turn: ['pickup'],
-    touch: ['electric']
-  };
-  const cable = (ask: Ask): string => rig.line.cables[ask === 'swap-lead' ? 0 : rig.line.cables.length - 1];
-  const asks: Ask[] = [];
-  let minutes = 0;
-  for (const ask of order) {
-    const probe = trace.probes.find((p) => p.id === ask);
-    if (!probe) continue;
-    asks.push(ask);
-    minutes += probe.minutes;
-    const answer = hand.answer(ask);
-    if (answer?.is !== 'gone' && answer?.is !== 'quieter') continue;
-    const fits = trace.hypotheses.filter(
-      (h) => means[ask]?.includes(h.code) && (!ask.startsWith('swap') || h.of === cable(ask))
-    );
-    const best = fits.sort((a, b) => b.prior - a.prior)[0];
-    if (best) return { asks, minutes, cause: best, share: 0.5 };
-  }
-  return { asks, minutes, cause: [...trace.hypotheses].sort((a, b) => b.prior - a.prior)[0], share: 0.3 };
 }

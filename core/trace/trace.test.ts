@@ -7,7 +7,10 @@ import { traceView } from './view';
 import { SOUNDS } from './hypotheses';
 import { type Answer, CHANGES, TOLD_ASKS, Trace, wordsOf } from './infer';
 import { PROBE_IDS } from './probes';
-import { customary, faultyRig, Stagehand, stageOfSeed, traced } from './rigs';
+import { faultyRig, stageOfSeed } from './rigs';
+import { customary } from './traced';
+import { traced } from './traced';
+import { Stagehand } from './stagehand';
 
 const keys = () => {
   const plan = onTwoSupplies(show(['Keys: keyboard earthed, 3 m, passive DI, 30 m, mic 1']));

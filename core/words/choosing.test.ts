@@ -1,7 +1,8 @@
 import { resolve } from '../plan/resolved';
 import { describe, expect, it } from 'vitest';
 import { remediesFor, type Remedy } from '../advise/remedies';
-import { type Route, routesFor } from '../advise/routes';
+import { routesFor } from '../advise/routes';
+import { type Route } from '$core/advise/route';
 import { Stock } from '../advise/stock';
 import { MISTAKES } from '../casebook/mistakes';
 import { lineOf, planOf } from '../casebook/cases';

@@ -5,7 +5,7 @@ import type { PlanFault } from '../plan/integrity';
 import type { ResponseFault } from '../plan/own';
 import type { LoadFault } from '../plan/load';
 import type { Edit } from '../plan/schema';
-import type { SayFault } from '../reader/read-line';
+import type { SayFault } from '../reader/draft';
 import type { UnitError } from '../units/parse';
 import { formatQuantity } from '../units/format';
 import { PLUG_NAMES, settingName } from './names';

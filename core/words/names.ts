@@ -3,7 +3,7 @@ import type { CableKindId } from '../gear/cables';
 import type { InstrumentId } from '../gear/instruments';
 import type { Plug, Socket } from '../gear/sockets';
 import type { Feed } from '../gear/types';
-import type { HumKind } from '../rig/hum';
+import type { HumKind } from '../rig/hum-domain';
 import type { Wiring } from '../plan/schema';
 import type { Check, Severity } from '../judge/types';
 

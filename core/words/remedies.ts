@@ -1,4 +1,5 @@
-import type { Remedy, RemedyWhat } from '../advise/remedies';
+import type { RemedyWhat } from '../advise/change';
+import type { Remedy } from '../advise/remedies';
 import { rank } from '../judge/types';
 import { modelOf } from '../gear/catalogue';
 import type { CableKindId } from '../gear/cables';

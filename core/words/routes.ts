@@ -1,5 +1,5 @@
 import type { Need } from '../advise/needs';
-import type { Route } from '../advise/routes';
+import type { Route } from '../advise/route';
 import type { Option, Question } from '../advise/schools';
 import type { Part } from '../advise/stock';
 import { CABLES, type CableKindId } from '../gear/cables';

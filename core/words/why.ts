@@ -3,7 +3,7 @@ import type { FactName } from '../judge/facts';
 import type { Fact, Finding } from '../judge/types';
 import { sayingOf } from './findings';
 import type { CableKindId } from '../gear/cables';
-import type { HumKind } from '../rig/hum';
+import type { HumKind } from '../rig/hum-domain';
 import { CABLE_NAMES, HUM_NAMES, modelName, PLUG_NAMES } from './names';
 
 /** How a number came about: the formula in words, what went in, what came out. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CODES, type Code, type Fact, type Finding, fact, type Severity } from '../judge/types';
 import { editFaultText, editText, loadFaultText, unitFaultText } from './faults';
 import { measure, sentence, short, verdict } from './findings';
-import { HUM_KINDS } from '../rig/hum';
+import { HUM_KINDS } from '../rig/hum-domain';
 import { WIRINGS } from '../plan/schema';
 import { codeName } from './codes';
 import { choiceName, HUM_NAMES, partName } from './names';

@@ -1,6 +1,7 @@
 import { cutText } from '../../text/well-formed';
 import { channelsOf } from './cut';
-import { readTrade, type TradeReading } from './read';
+import { readTrade } from './read';
+import type { TradeReading } from './reading';
 
 /** A pasted input list: rows of a table, of a rider's text, or of a letter, each read as a line. */
 

@@ -1,30 +1,15 @@
-import { checkSetting, defaultKind, givesPhantom, modelOf, wantsPhantom } from '../../gear/catalogue';
-import { CABLES, type CableKindId, MAX_METRES } from '../../gear/cables';
-import { mates } from '../../gear/sockets';
-import type { PortSpec } from '../../gear/types';
-import { type CableSpec, type LineSpec, MOST_BOXES } from '../../plan/spec';
+import { checkSetting, givesPhantom, modelOf, wantsPhantom } from '../../gear/catalogue';
+import { type LineSpec, MOST_BOXES } from '../../plan/spec';
 import { cutText } from '../../text/well-formed';
 import { fromDbu, fromDbv } from '../../units/quantity';
 import { cut, type Piece } from './cut';
 import { boxesOf, type Device, inputOf, MICS, type Source, sourceOf, usualInput } from './parts';
+import { cablesOf } from './cables';
+import { nameOf, namePieces, plain, sideName } from './names';
+import type { Assumed, TradeReading } from './reading';
+import { channelsSaid, counted, countOf, sidesOf } from './sides';
 
-export type Assumed = 'source' | 'di' | 'input' | 'lead' | 'run' | 'phantom' | 'level';
-
-export interface TradeReading {
-  readonly pieces: readonly Piece[];
-  /** The lines that were said, those of a pair beside each other; none where no source can be made out. */
-  readonly specs: readonly LineSpec[];
-  readonly assumed: readonly Assumed[];
-  /** What was not understood, or said and has no place. */
-  readonly ignored: readonly Piece[];
-  /** What was taken for something near to it. */
-  readonly guessed: readonly Piece[];
-  /** Switches and values that were said, whichever device they are of. */
-  readonly said: Readonly<Record<string, string | number>>;
-  /** All lengths said, of each line, metres; null where none was. */
-  readonly metres: number | null;
-}
-interface Options {
+export interface Options {
   /** A row of a list, which begins by its channel. */
   readonly row?: boolean;
   /** Name that another column has told. */
@@ -34,9 +19,6 @@ interface Options {
   readonly input?: string;
 }
 
-const DEFAULT_LEAD = 3;
-const DEFAULT_RUN = 5;
-const DEFAULT_PATCH = 1;
 const MOST_LINES = 32;
 
 /** Two ways of taking one thing, said with a plus: "dyn + ribbon", "bass DI + bass mic dyn". Each is a line of its own. */
@@ -133,89 +115,6 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };
 }
 
-const plain = ({ model, settings }: Device) => {
-  const { params, options } = modelOf(model);
-  const own = Object.entries(settings).filter(
-    ([key, value]) => value !== params[key]?.typ && value !== options[key]?.default
-  );
-  return { model, settings: Object.fromEntries(own) };
-};
-
-/** How many sides of one thing were said: two of a pair, three with a click beside them. */
-function sidesOf(pieces: readonly Piece[]): number {
-  const mono = pieces.some((p) => p.read.is === 'mono');
-  const both = pieces.some((p) => p.read.is === 'sides' || /stereo/i.test(p.text));
-  const click = pieces.some(
-    (p, k) => p.read.is === 'click' || (p.read.is === 'instrument' && /^cl(?:ic)?k$/i.test(p.text) && k > 0 && both)
-  );
-  return both && !mono ? (click ? 3 : 2) : 1;
-}
-function channelsSaid(pieces: readonly Piece[]): number[] {
-  const lists = pieces.flatMap((p) => (p.read.is === 'channels' ? [p.read] : []));
-  const sure = lists.filter((l) => !l.loose);
-  const [best] = (sure.length > 0 ? sure : lists).sort((a, b) => b.list.length - a.list.length);
-  if (best) return [...best.list];
-  // "bass, DI, 5": a number at the very end, of which nothing else was said.
-  const last = pieces[pieces.length - 1];
-  return last?.read.is === 'number' && pieces.length > 1 && last.read.value > 0 && last.read.value < 100
-    ? [last.read.value]
-    : [];
-}
-const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
-  const next = pieces[pieces.indexOf(piece) + 1];
-  return next !== undefined && ['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is);
-};
-
-function countOf(
-  pieces: readonly Piece[],
-  sides: number,
-  dis: number | null,
-  channels: readonly number[],
-  options: Options
-): number {
-  if (options.channel !== undefined) return 1;
-  if (channels.length > 1) return channels.length;
-  const times = pieces.flatMap((p, k) => {
-    if (p.read.is === 'times' || p.read.is === 'count') return [p.read.count];
-    if (
-      p.read.is === 'number' &&
-      p.read.value > 1 &&
-      p.read.value <= 16 &&
-      counted(pieces, p) &&
-      (pieces[k - 1]?.read.is !== 'instrument' || /s$/i.test(pieces[k + 1].text))
-    )
-      return [p.read.value];
-    return [];
-  });
-  const mono = pieces.some((p) => p.read.is === 'mono');
-  const most = Math.max(sides, mono ? 1 : (dis ?? 1), ...times);
-  return mono && times.length === 0 ? 1 : most;
-}
-
-const sideName = (sides: number, count: number, k: number): string =>
-  sides > 1 && count <= 3 ? ['L', 'R', 'click'][k] : String(k + 1);
-
-/** Words that make the name: those before a colon, or what is played with what nobody knows beside it. */
-function namePieces(pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): Piece[] {
-  const before = pieces.filter((p) => p.named);
-  if (before.some((p) => ['unknown', 'instrument', 'source', 'note', 'number'].includes(p.read.is)))
-    return before.filter((p) => !['input', 'channel', 'sides'].includes(p.read.is));
-  const first =
-    pieces.find((p) => p.read.is === 'instrument') ?? unknown[0] ?? pieces.find((p) => p.from === source.at);
-  if (!first) return [];
-  return pieces.filter(
-    (p) =>
-      p.part === first.part &&
-      ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&
-      !(p.read.is === 'number' && counted(pieces, p) && pieces[pieces.indexOf(p) + 1].read.is !== 'instrument')
-  );
-}
-function nameOf(text: string, pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): string {
-  const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());
-  const name = words.join(' ') || pieces.find((p) => p.from === source.at)?.text || 'Line';
-  return name[0].toUpperCase() + name.slice(1);
-}
-
 /** Pads, lifts, phantom and the like to the device that has them; what none has is left. */
 function applySettings(
   pieces: readonly Piece[],
@@ -255,70 +154,4 @@ function applySettings(
     }
   });
   return done;
-}
-
-/** Cables by what was said of each: its plugs tell lead from run, and so does its place among the boxes. */
-function cablesOf(
-  pieces: readonly Piece[],
-  source: Source,
-  boxes: readonly Device[],
-  input: Device
-): { cables: CableSpec[]; assumed: Assumed[] } {
-  const slots = boxes.length + 1;
-  const metres: (number | undefined)[] = Array.from({ length: slots });
-  const kinds: (CableKindId | undefined)[] = Array.from({ length: slots });
-  pieces.forEach((p, k) => {
-    if (p.read.is !== 'length') return;
-    const kind = kindNear(pieces, k);
-    const order = boxes.findIndex((b) => (b.at ?? Infinity) > p.from);
-    let slot = order < 0 ? slots - 1 : order;
-    if (slots > 1 && (kind === 'mic' || kind === 'multicore' || kind === 'star-quad') && slot === 0) slot = slots - 1;
-    if (slots > 1 && kind === 'instrument' && slot === slots - 1) slot = 0;
-    if (metres[slot] !== undefined && slots > 1) {
-      const free = metres.findIndex((m) => m === undefined);
-      if (free >= 0) slot = free;
-    }
-    metres[slot] = Math.min((metres[slot] ?? 0) + p.read.metres, MAX_METRES);
-    if (kind && kind !== 'multicore') kinds[slot] = kind;
-  });
-  const assumed: Assumed[] = [];
-  const models = [source.model, ...boxes.map((b) => b.model)];
-  const cables = models.map((from, k): CableSpec => {
-    const last = k === models.length - 1;
-    const usual =
-      k === 0
-        ? boxes.length === 0 && last && modelOf(source.model).ports[0].carries === 'balanced'
-          ? DEFAULT_RUN
-          : DEFAULT_LEAD
-        : last
-          ? DEFAULT_RUN
-          : DEFAULT_PATCH;
-    if (metres[k] === undefined) assumed.push(k === 0 ? 'lead' : 'run');
-    const length = metres[k] ?? usual;
-    const to = models[k + 1] ?? input.model;
-    return { kind: fits(kinds[k], from, to) ?? defaultKind(k === 0 ? 'lead' : 'run', from, length), metres: length };
-  });
-  return { cables, assumed };
-}
-
-/** A kind of cable that was said stands only where it goes in at both ends. */
-function fits(kind: CableKindId | undefined, from: string, to: string): CableKindId | undefined {
-  if (!kind) return undefined;
-  const out = modelOf(from).ports.filter((p) => p.way === 'out');
-  const into = modelOf(to).ports.filter((p) => p.way === 'in');
-  const goes = (ports: readonly PortSpec[]): boolean =>
-    ports.some((p) => CABLES[kind].plugs.some((plug) => mates(plug, p.socket)));
-  return goes(out) && goes(into) ? kind : undefined;
-}
-
-/** What kind of cable a length is of: said right behind or right before it, in its own part. */
-function kindNear(pieces: readonly Piece[], k: number): CableKindId | undefined {
-  for (const step of [1, -1] as const)
-    for (let n = k + step; n >= 0 && n < pieces.length && pieces[n].part === pieces[k].part; n += step) {
-      const { read } = pieces[n];
-      if (read.is === 'cable') return read.kind;
-      if (read.is === 'input' && /^(?:snake|multi|mc)/i.test(pieces[n].text)) return 'multicore';
-      if (read.is !== 'filler') break;
-    }
-  return undefined;
 }

@@ -7,7 +7,7 @@
   import { complete, type Completion } from '$core/reader/complete';
   import { namesOf } from '$core/reader/names';
   import { readTyped } from '$core/reader/read';
-  import type { SayFault } from '$core/reader/read-line';
+  import type { SayFault } from '$core/reader/draft';
   import { tellLine } from '$core/reader/write-line';
   import { formatQuantity } from '$core/units/format';
   import { earthAsked } from '$core/reader/refuse';

@@ -4,7 +4,7 @@
   import { resolve } from '$core/plan/resolved';
   import { unlessTyping as when } from '$lib/ui/keys';
   import { goto } from '$app/navigation';
-  import type { Route } from '$core/advise/routes';
+  import type { Route } from '$core/advise/route';
   import { pickOf, QUESTIONS } from '$core/advise/schools';
   import { kitFor } from '$core/advise/stock';
   import { rank } from '$core/judge/types';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { compare as says } from '$core/words/screen/compare';
-  import type { Route } from '$core/advise/routes';
+  import type { Route } from '$core/advise/route';
   import { applyEdit } from '$core/plan/edit';
   import type { Plan } from '$core/plan/schema';
   import { formatNumber } from '$core/units/format';

@@ -1,7 +1,8 @@
 import { resolve } from '$core/plan/resolved';
 import { allocate, type Proposal } from '$core/advise/allocate';
 import { needsOf, type Needs } from '$core/advise/needs';
-import { type Route, routesFor } from '$core/advise/routes';
+import { routesFor } from '$core/advise/routes';
+import { type Route } from '$core/advise/route';
 import { type School, schoolsOf } from '$core/advise/schools';
 import { parcelsOf, Search } from '$core/advise/search';
 import { Stock } from '$core/advise/stock';

@@ -1,0 +1,77 @@
+import { type CableKindId, CABLES, MAX_METRES } from '../../gear/cables';
+import { modelOf, defaultKind } from '../../gear/catalogue';
+import type { PortSpec } from '../../gear/types';
+import { mates } from '../../gear/sockets';
+import type { CableSpec } from '../../plan/spec';
+import type { Piece } from './cut';
+import type { Source, Device } from './parts';
+import type { Assumed } from './reading';
+
+const DEFAULT_LEAD = 3;
+const DEFAULT_RUN = 5;
+const DEFAULT_PATCH = 1;
+/** Cables by what was said of each: its plugs tell lead from run, and so does its place among the boxes. */
+export function cablesOf(
+  pieces: readonly Piece[],
+  source: Source,
+  boxes: readonly Device[],
+  input: Device
+): { cables: CableSpec[]; assumed: Assumed[] } {
+  const slots = boxes.length + 1;
+  const metres: (number | undefined)[] = Array.from({ length: slots });
+  const kinds: (CableKindId | undefined)[] = Array.from({ length: slots });
+  pieces.forEach((p, k) => {
+    if (p.read.is !== 'length') return;
+    const kind = kindNear(pieces, k);
+    const order = boxes.findIndex((b) => (b.at ?? Infinity) > p.from);
+    let slot = order < 0 ? slots - 1 : order;
+    if (slots > 1 && (kind === 'mic' || kind === 'multicore' || kind === 'star-quad') && slot === 0) slot = slots - 1;
+    if (slots > 1 && kind === 'instrument' && slot === slots - 1) slot = 0;
+    if (metres[slot] !== undefined && slots > 1) {
+      const free = metres.findIndex((m) => m === undefined);
+      if (free >= 0) slot = free;
+    }
+    metres[slot] = Math.min((metres[slot] ?? 0) + p.read.metres, MAX_METRES);
+    if (kind && kind !== 'multicore') kinds[slot] = kind;
+  });
+  const assumed: Assumed[] = [];
+  const models = [source.model, ...boxes.map((b) => b.model)];
+  const cables = models.map((from, k): CableSpec => {
+    const last = k === models.length - 1;
+    const usual =
+      k === 0
+        ? boxes.length === 0 && last && modelOf(source.model).ports[0].carries === 'balanced'
+          ? DEFAULT_RUN
+          : DEFAULT_LEAD
+        : last
+          ? DEFAULT_RUN
+          : DEFAULT_PATCH;
+    if (metres[k] === undefined) assumed.push(k === 0 ? 'lead' : 'run');
+    const length = metres[k] ?? usual;
+    const to = models[k + 1] ?? input.model;
+    return { kind: fits(kinds[k], from, to) ?? defaultKind(k === 0 ? 'lead' : 'run', from, length), metres: length };
+  });
+  return { cables, assumed };
+}
+
+/** A kind of cable that was said stands only where it goes in at both ends. */
+function fits(kind: CableKindId | undefined, from: string, to: string): CableKindId | undefined {
+  if (!kind) return undefined;
+  const out = modelOf(from).ports.filter((p) => p.way === 'out');
+  const into = modelOf(to).ports.filter((p) => p.way === 'in');
+  const goes = (ports: readonly PortSpec[]): boolean =>
+    ports.some((p) => CABLES[kind].plugs.some((plug) => mates(plug, p.socket)));
+  return goes(out) && goes(into) ? kind : undefined;
+}
+
+/** What kind of cable a length is of: said right behind or right before it, in its own part. */
+function kindNear(pieces: readonly Piece[], k: number): CableKindId | undefined {
+  for (const step of [1, -1] as const)
+    for (let n = k + step; n >= 0 && n < pieces.length && pieces[n].part === pieces[k].part; n += step) {
+      const { read } = pieces[n];
+      if (read.is === 'cable') return read.kind;
+      if (read.is === 'input' && /^(?:snake|multi|mc)/i.test(pieces[n].text)) return 'multicore';
+      if (read.is !== 'filler') break;
+    }
+  return undefined;
+}

@@ -1,0 +1,36 @@
+import { modelOf } from '../../gear/catalogue';
+import type { Piece } from './cut';
+import type { Device, Source } from './parts';
+import { counted } from './sides';
+
+export const sideName = (sides: number, count: number, k: number): string =>
+  sides > 1 && count <= 3 ? ['L', 'R', 'click'][k] : String(k + 1);
+/** Words that make the name: those before a colon, or what is played with what nobody knows beside it. */
+export function namePieces(pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): Piece[] {
+  const before = pieces.filter((p) => p.named);
+  if (before.some((p) => ['unknown', 'instrument', 'source', 'note', 'number'].includes(p.read.is)))
+    return before.filter((p) => !['input', 'channel', 'sides'].includes(p.read.is));
+  const first =
+    pieces.find((p) => p.read.is === 'instrument') ?? unknown[0] ?? pieces.find((p) => p.from === source.at);
+  if (!first) return [];
+  return pieces.filter(
+    (p) =>
+      p.part === first.part &&
+      ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&
+      !(p.read.is === 'number' && counted(pieces, p) && pieces[pieces.indexOf(p) + 1].read.is !== 'instrument')
+  );
+}
+
+export function nameOf(text: string, pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): string {
+  const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());
+  const name = words.join(' ') || pieces.find((p) => p.from === source.at)?.text || 'Line';
+  return name[0].toUpperCase() + name.slice(1);
+}
+
+export const plain = ({ model, settings }: Device) => {
+  const { params, options } = modelOf(model);
+  const own = Object.entries(settings).filter(
+    ([key, value]) => value !== params[key]?.typ && value !== options[key]?.default
+  );
+  return { model, settings: Object.fromEntries(own) };
+};

@@ -1,0 +1,18 @@
+import type { LineSpec } from '../../plan/spec';
+import type { Piece } from './cut';
+
+export type Assumed = 'source' | 'di' | 'input' | 'lead' | 'run' | 'phantom' | 'level';
+export interface TradeReading {
+  readonly pieces: readonly Piece[];
+  /** The lines that were said, those of a pair beside each other; none where no source can be made out. */
+  readonly specs: readonly LineSpec[];
+  readonly assumed: readonly Assumed[];
+  /** What was not understood, or said and has no place. */
+  readonly ignored: readonly Piece[];
+  /** What was taken for something near to it. */
+  readonly guessed: readonly Piece[];
+  /** Switches and values that were said, whichever device they are of. */
+  readonly said: Readonly<Record<string, string | number>>;
+  /** All lengths said, of each line, metres; null where none was. */
+  readonly metres: number | null;
+}

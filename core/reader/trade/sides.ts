@@ -1,0 +1,54 @@
+import type { Piece } from './cut';
+import type { Options } from './read';
+
+/** How many sides of one thing were said: two of a pair, three with a click beside them. */
+export function sidesOf(pieces: readonly Piece[]): number {
+  const mono = pieces.some((p) => p.read.is === 'mono');
+  const both = pieces.some((p) => p.read.is === 'sides' || /stereo/i.test(p.text));
+  const click = pieces.some(
+    (p, k) => p.read.is === 'click' || (p.read.is === 'instrument' && /^cl(?:ic)?k$/i.test(p.text) && k > 0 && both)
+  );
+  return both && !mono ? (click ? 3 : 2) : 1;
+}
+export function channelsSaid(pieces: readonly Piece[]): number[] {
+  const lists = pieces.flatMap((p) => (p.read.is === 'channels' ? [p.read] : []));
+  const sure = lists.filter((l) => !l.loose);
+  const [best] = (sure.length > 0 ? sure : lists).sort((a, b) => b.list.length - a.list.length);
+  if (best) return [...best.list];
+  // "bass, DI, 5": a number at the very end, of which nothing else was said.
+  const last = pieces[pieces.length - 1];
+  return last?.read.is === 'number' && pieces.length > 1 && last.read.value > 0 && last.read.value < 100
+    ? [last.read.value]
+    : [];
+}
+
+export const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
+  const next = pieces[pieces.indexOf(piece) + 1];
+  return next !== undefined && ['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is);
+};
+
+export function countOf(
+  pieces: readonly Piece[],
+  sides: number,
+  dis: number | null,
+  channels: readonly number[],
+  options: Options
+): number {
+  if (options.channel !== undefined) return 1;
+  if (channels.length > 1) return channels.length;
+  const times = pieces.flatMap((p, k) => {
+    if (p.read.is === 'times' || p.read.is === 'count') return [p.read.count];
+    if (
+      p.read.is === 'number' &&
+      p.read.value > 1 &&
+      p.read.value <= 16 &&
+      counted(pieces, p) &&
+      (pieces[k - 1]?.read.is !== 'instrument' || /s$/i.test(pieces[k + 1].text))
+    )
+      return [p.read.value];
+    return [];
+  });
+  const mono = pieces.some((p) => p.read.is === 'mono');
+  const most = Math.max(sides, mono ? 1 : (dis ?? 1), ...times);
+  return mono && times.length === 0 ? 1 : most;
+}

@@ -1,0 +1,70 @@
+import { mulberry32 } from '../judge/tolerance';
+import { normalDraw } from '../linecheck/normal';
+import {
+  sinceOf,
+  SINCES,
+  SPREADS,
+  NOTICES,
+  HAPPENED,
+  NOTICED_AS,
+  NOTICED_SPREAD_DB,
+  NOTICED_DB
+} from './first-answers';
+import { type Heard, dbOf } from './heard';
+import type { Sound } from './hypotheses';
+import { Trace, soundIn, type Ask, type Answer, changeWord } from './infer';
+import { type FaultyRig, pick } from './rigs';
+
+/** How often people tell something wrongly, or cannot tell; and how far their ear is off, dB. */
+const WRONG = 0.03;
+const UNSURE = 0.04;
+const EAR_DB = 3;
+/** Somebody at a faulty rig who answers what is asked; null when they cannot tell. The same rig and question give the same answer. */
+export class Stagehand {
+  readonly #trace: Trace;
+  /** The line as it is, before anything is tried. */
+  readonly #heard: Heard;
+  constructor(readonly rig: FaultyRig) {
+    this.#trace = new Trace(rig.plan, rig.line);
+    this.#heard = this.#trace.heardIn(rig.hidden.situation)!;
+  }
+  /** What the line sounds like, as it is. */
+  sound(): { heard: Heard; sound: Sound } {
+    return { heard: this.#heard, sound: soundIn(this.rig.hidden, this.#heard) };
+  }
+
+  answer(ask: Ask): Answer | null {
+    const { seed, hidden } = this.rig;
+    const random = mulberry32(seed * 31 + [...ask].reduce((sum, c) => sum * 17 + c.charCodeAt(0), 7));
+    if (random() < UNSURE) return null;
+    const wrong = random() < WRONG;
+    if (ask === 'sound') return { ask, is: wrong ? 'buzz' : this.sound().sound };
+    if (ask === 'since') {
+      let left = random();
+      const k = sinceOf(hidden.code).findIndex((p) => (left -= p) < 0);
+      return { ask, is: SINCES[Math.max(k, 0)] };
+    }
+    if (ask === 'lines') return { ask, is: wrong ? pick(SPREADS, random) : this.#trace.spreadOf(hidden) };
+    if (ask === 'noticed') {
+      if (wrong) return { ask, is: pick(NOTICES, random) };
+      const changes = NOTICES.filter((notice) => {
+        if (notice === 'nothing' || random() >= HAPPENED) return false;
+        const db = this.#change(NOTICED_AS[notice]);
+        return db !== null && Math.abs(db + NOTICED_SPREAD_DB * normalDraw(random)) > NOTICED_DB;
+      });
+      return { ask, is: changes.length > 0 ? pick(changes, random) : 'nothing' };
+    }
+    const db = this.#change(ask) ?? 0;
+    return { ask, is: changeWord(wrong ? -db : db + EAR_DB * normalDraw(random)) };
+  }
+
+  /** What a test does on the rig as it is, dB; null where it cannot be done on this line. */
+  #change(ask: Ask): number | null {
+    const { hidden } = this.rig;
+    const probe = this.#trace.probes.find((p) => p.id === ask);
+    if (!probe) return null;
+    const before = this.#heard;
+    const after = this.#trace.heardIn(probe.change(hidden)) ?? before;
+    return dbOf(after.power) - dbOf(before.power);
+  }
+}
