@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { counted } from '$core/words/screen/counted';
   import { drill as says } from '$core/words/screen/drill';
   import { resolve } from '$core/plan/resolved';
   import { replaceState } from '$app/navigation';
@@ -10,7 +9,7 @@
   import type { Suspect, TraceView } from '$core/trace/view';
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { LESSON_TEXTS } from '$core/words/drill';
-  import { causeText, cureOfAsk } from '$core/words/tracing';
+  import { causeText } from '$core/words/tracing';
   import { earthName } from '$lib/show/grounds/ground-view';
   import GroundMap from '$lib/show/grounds/GroundMap.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
@@ -23,6 +22,7 @@
   import { type Remote, wrap } from 'comlink';
   import { onMount } from 'svelte';
   import { toast } from 'svelte-sonner';
+  import DrillEnd from './DrillEnd.svelte';
   import type { DrillApi, DrillRig } from './drill.worker';
 
   interface Asked {
@@ -219,30 +219,10 @@
           <SoundPicture found={heard} />
         {/if}
         {#if end}
-          <div
-            class="mt-4 border-l-4 pl-4 {end.score.right ? 'border-primary' : 'border-error'}"
-            role="status"
-            data-score={end.score.points}
-          >
-            <p class="text-[1.3em] font-bold">{end.score.right ? says.foundPoints(end.score.points) : says.notThat}</p>
-            <p class="pt-1">{name(end.hidden)}</p>
-            <p class="pt-1 text-quiet">
-              {says.minutesByWhichTheEvidenceHad(
-                asked.length,
-                counted.test(asked.length),
-                formatNumber(end.score.minutes, 1),
-                formatNumber(end.score.share * 100),
-                end.score.best.asks.length,
-                formatNumber(end.score.best.minutes, 1),
-                end.score.best.asks.map((a) => cureOfAsk(a).replace(/[.?]$/, '').toLowerCase()).join('; ')
-              )}
-            </p>
-            {#if lesson}<p class="pt-2 leading-snug">{LESSON_TEXTS[lesson].teaches}</p>{/if}
-            <div class="flex gap-2 pt-3">
-              <button type="button" class="btn min-h-12 btn-primary" onclick={next}>{says.next}</button>
-              <button type="button" class="btn min-h-12" onclick={() => void begin()}>{says.onceMore}</button>
-            </div>
-          </div>
+          <DrillEnd score={end.score} hidden={name(end.hidden)} tests={asked.length} {lesson}>
+            <button type="button" class="btn min-h-12 btn-primary" onclick={next}>{says.next}</button>
+            <button type="button" class="btn min-h-12" onclick={() => void begin()}>{says.onceMore}</button>
+          </DrillEnd>
         {/if}
         {#if asked.length > 0}
           <TraceReported title={says.whatCameOfItMinutes(formatNumber(minutes, 1))} told={asked} beside={then} />

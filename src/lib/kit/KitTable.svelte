@@ -4,10 +4,8 @@
   import { kit as says } from '$core/words/screen/kit';
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import { itemsOf, rowsOf } from '$core/kit/csv';
-  import { CONDITIONS, type Condition, type Kit, type KitItem } from '$core/kit/schema';
-  import { readKit } from '$core/reader/kit';
-  import { formatQuantity } from '$core/units/format';
-  import { kitFaultText, rowFaultText } from '$core/words/faults';
+  import { CONDITIONS, type Kit, type KitItem } from '$core/kit/schema';
+  import { rowFaultText } from '$core/words/faults';
   import { CONDITION_NAMES } from '$core/words/names';
   import { kitItemName } from '$core/words/routes';
   import type { KitChange } from '$lib/protocol/kit';
@@ -17,6 +15,9 @@
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
   import { adding, changesTo } from './changes';
+  import KitRow from './KitRow.svelte';
+  import KitSay from './KitSay.svelte';
+  import { lengthOf } from './labels';
 
   interface Props {
     kit: Kit;
@@ -31,14 +32,12 @@
   let sort = $state<Column | null>(null);
   let down = $state(false);
   let find = $state('');
-  let text = $state('');
   let faults = $state<readonly string[]>([]);
-  let field: HTMLInputElement;
+  let field = $state<KitSay>();
   let search: HTMLInputElement;
   let file: HTMLInputElement;
   const chosen = new SvelteSet<string>();
 
-  const lengthOf = (item: KitItem): string => (item.kind === 'lead' ? formatQuantity('length', item.metres) : '');
   const VALUE: Readonly<Record<Column, (item: KitItem) => string | number>> = {
     what: (item) => `${kitItemName(item)} ${item.kind === 'lead' ? String(item.metres * 10).padStart(6, '0') : ''}`,
     count: (item) => item.count,
@@ -69,22 +68,12 @@
   onMount(() => {
     const when = (act: () => void) => unlessTyping(act, TYPED_BUT_TICKS);
     return tinykeys(window, {
-      n: when(() => field.focus()),
+      n: when(() => field?.focus()),
       '/': when(() => search.focus()),
       Delete: when(remove)
     });
   });
 
-  const preview = $derived(text.trim() === '' ? null : readKit(text));
-
-  function add(): void {
-    const { items, faults: wrong } = readKit(text);
-    if (items.length > 0)
-      onchange(adding(kit, items), says.add2(items.length === 1 ? kitItemName(items[0]) : `${items.length} kinds`));
-    // What was not understood stays in the field.
-    faults = wrong.map(kitFaultText);
-    text = wrong.map((f) => f.text).join(', ');
-  }
   function edit(ids: readonly string[], change: Partial<KitItem>): void {
     const after = { ...kit };
     for (const id of ids) after[id] = { ...after[id], ...change } as KitItem;
@@ -98,14 +87,6 @@
       says.takeOut2(picked.length === 1 ? kitItemName(kit[picked[0]]) : `${picked.length} kinds`)
     );
     chosen.clear();
-  }
-  function setCount(id: string, typed: HTMLInputElement): void {
-    const count = Number(typed.value);
-    if (/^\d{1,3}$/.test(typed.value.trim()) && count >= 1) edit([id], { count });
-    else {
-      toast.error(says.aCountIsAWholeNumber);
-      typed.value = String(kit[id].count);
-    }
   }
   /** Up, down, as written. */
   function by(column: Column): void {
@@ -133,51 +114,11 @@
     onchange(adding(kit, items), says.addOfAFile(items.length, counted.row(items.length)));
     toast(says.added(items.length, counted.row(items.length), wrong.length > 0 ? says.leftOut(wrong.length) : ''));
   }
-  const MARK: Readonly<Record<Condition, string>> = {
-    works: '',
-    suspect: 'text-warning font-semibold',
-    repair: 'text-error font-semibold'
-  };
   const arrow = (column: Column): string => (sort === column ? (down ? ' ▴' : ' ▾') : '');
   const ariaSort = (column: Column) => (sort === column ? (down ? 'descending' : 'ascending') : 'none');
 </script>
 
-<form
-  class="px-5 pt-3 max-sm:px-3.5"
-  onsubmit={(event) => {
-    event.preventDefault();
-    add();
-  }}
->
-  <label class="sr-only" for="kit-say">{says.addToTheKitInWords}</label>
-  <div class="flex gap-2">
-    <input
-      id="kit-say"
-      bind:this={field}
-      bind:value={text}
-      class="input w-full"
-      autocomplete="off"
-      spellcheck="false"
-      placeholder={says.sayWhatThereIs4Active}
-      onkeydown={(event) => event.key === 'Escape' && field.blur()}
-    />
-    <button type="submit" class="btn btn-primary" disabled={!preview || preview.items.length === 0}>{says.add}</button>
-  </div>
-  <p class="min-h-[1.5em] pt-1 text-quiet" aria-live="polite" data-preview>
-    {#if preview}
-      {#each preview.items as item, k (k)}<span class="mr-2 whitespace-nowrap"
-          ><span class="num text-base-content">{item.count} ×</span> {lengthOf(item)} {kitItemName(item)}</span
-        >{/each}
-      {#each preview.faults as fault, k (k)}<span class="mr-2 text-warning">{fault.text}?</span>{/each}
-    {:else}
-      {says.boxesAdaptersLeadsWithLengthAnd} <kbd class="key">N</kbd>
-      {says.toType}
-      <kbd class="key">/</kbd>
-      {says.toFind}
-    {/if}
-  </p>
-  {#each faults as fault (fault)}<p class="text-error" role="alert">{fault}</p>{/each}
-</form>
+<KitSay bind:this={field} {kit} {onchange} {faults} onfaults={(list) => (faults = list)} />
 
 <div class="flex flex-wrap items-center gap-x-3 gap-y-2 px-5 pt-2 pb-2 max-sm:px-3.5">
   <span class="text-quiet">{says.kindsThings(Object.keys(kit).length, things)}</span>
@@ -263,87 +204,15 @@
       </thead>
       <tbody>
         {#each rows as [id, item] (id)}
-          {@const label = `${lengthOf(item)} ${kitItemName(item)}`.trim()}
-          <tr class="border-b border-base-300 {chosen.has(id) ? 'bg-base-200' : ''}" data-item={id}>
-            <td class="c-sel"
-              ><input
-                type="checkbox"
-                class="checkbox checkbox-sm align-middle"
-                aria-label={says.select(label)}
-                checked={chosen.has(id)}
-                onchange={(event) => (event.currentTarget.checked ? chosen.add(id) : chosen.delete(id))}
-              /></td
-            >
-            <td class="c-count py-1">
-              <input
-                class="cell num w-14 text-right"
-                inputmode="numeric"
-                aria-label={says.howManyOf(label)}
-                value={item.count}
-                onchange={(event) => setCount(id, event.currentTarget)}
-              />
-            </td>
-            <td class="c-what leading-tight">{label}</td>
-            {#if used}
-              {@const n = used.get(id) ?? 0}
-              <td
-                class="c-used num text-right {n > item.count ? 'font-semibold text-error' : n > 0 ? '' : 'text-quiet'}"
-                >{n > 0 ? `${n} of ${item.count}` : '–'}</td
-              >
-            {/if}
-            <td class="c-name"
-              ><input
-                class="cell w-full"
-                placeholder="–"
-                aria-label={says.ownNameOf(label)}
-                value={item.name}
-                maxlength="80"
-                onchange={(event) => edit([id], { name: event.currentTarget.value.trim() })}
-              /></td
-            >
-            <td class="c-cond">
-              <select
-                class="cell w-full {MARK[item.condition]}"
-                aria-label={says.conditionOf(label)}
-                value={item.condition}
-                onchange={(event) => edit([id], { condition: event.currentTarget.value as Condition })}
-              >
-                {#each CONDITIONS as condition (condition)}<option value={condition}
-                    >{CONDITION_NAMES[condition]}</option
-                  >{/each}
-              </select>
-            </td>
-            <td class="c-where"
-              ><input
-                class="cell w-full"
-                placeholder="–"
-                aria-label={says.whereIs(label)}
-                value={item.place}
-                maxlength="80"
-                onchange={(event) => edit([id], { place: event.currentTarget.value.trim() })}
-              /></td
-            >
-            <td class="c-note"
-              ><input
-                class="cell w-full"
-                placeholder="–"
-                aria-label={says.noteOn(label)}
-                value={item.note}
-                maxlength="500"
-                onchange={(event) => edit([id], { note: event.currentTarget.value.trim() })}
-              /></td
-            >
-            {#if onhistory}
-              <td class="c-hist text-right"
-                ><button
-                  type="button"
-                  class="text-quiet underline decoration-dotted hover:text-base-content"
-                  aria-label={says.historyOf(label)}
-                  onclick={() => onhistory(id)}>{says.history2}</button
-                ></td
-              >
-            {/if}
-          </tr>
+          <KitRow
+            {id}
+            {item}
+            used={used && (used.get(id) ?? 0)}
+            chosen={chosen.has(id)}
+            onchoose={(on) => (on ? chosen.add(id) : chosen.delete(id))}
+            onedit={(change) => edit([id], change)}
+            onhistory={onhistory && (() => onhistory(id))}
+          />
         {:else}
           <tr><td colspan="9" class="py-8 text-center text-quiet">{says.nothingHereIsCalledThat}</td></tr>
         {/each}

@@ -1,46 +1,37 @@
 <script lang="ts">
   import type { Line } from '$core/plan/lines';
-  import type { Edit, Op, Plan } from '$core/plan/schema';
   import type { LineSpec } from '$core/plan/spec';
   import { modelName } from '$core/words/names';
   import { lineName } from '$lib/show/session/edits';
-  import type { BoardDialog } from './board';
+  import { useBoard } from './board-state.svelte';
 
-  interface Props {
-    dialog: BoardDialog | null;
-    /** Opens another one, or none. */
-    onopen: (dialog: BoardDialog | null) => void;
-    plan: Plan;
-    lines: readonly Line[];
-    onedit: (edit: Edit | null) => boolean;
-    onbuilt: (spec: LineSpec, line: Line | null) => void;
-    /** A remedy of a line that is live, its gates passed. */
-    onremedy: (line: Line, ops: readonly Op[]) => void;
-  }
   /** The dialog that is open over the board, fetched when it is wanted. */
-  const { dialog, onopen, plan, lines, onedit, onbuilt, onremedy }: Props = $props();
-  const lineOf = (id: string): Line | undefined => lines.find((l) => l.id === id);
+  const board = useBoard();
+  const dialog = $derived(board.dialog);
+  const plan = $derived(board.plan);
+  const lineOf = (id: string): Line | undefined => board.lines.find((l) => l.id === id);
+  const close = (): void => void (board.dialog = null);
   function built(spec: LineSpec, line: Line | null): void {
-    onopen(null);
-    onbuilt(spec, line);
+    close();
+    void board.said([spec], line);
   }
 </script>
 
 {#if dialog?.kind === 'keys'}
   {#await import('$lib/show/dialogs/KeysDialog.svelte') then { default: KeysDialog }}
-    <KeysDialog onclose={() => onopen(null)} />
+    <KeysDialog onclose={close} />
   {/await}
 {:else if dialog?.kind === 'live'}
   {@const { line: id, ops } = dialog}
   {@const line = lineOf(id)}
   {#if line}
     {#await import('$lib/show/dialogs/LineIsLiveDialog.svelte') then { default: LineIsLiveDialog }}
-      <LineIsLiveDialog {plan} {line} {ops} onchange={() => onremedy(line, ops)} onclose={() => onopen(null)} />
+      <LineIsLiveDialog {plan} {line} {ops} onchange={() => board.applyNow(line, ops)} onclose={close} />
     {/await}
   {/if}
 {:else if dialog?.kind === 'new'}
   {#await import('$lib/show/dialogs/LineDialog.svelte') then { default: LineDialog }}
-    <LineDialog {plan} line={null} ondone={built} onclose={() => onopen(null)} />
+    <LineDialog {plan} line={null} ondone={built} onclose={close} />
   {/await}
 {:else if dialog}
   {@const { id, kind } = dialog}
@@ -51,9 +42,9 @@
         {plan}
         {id}
         lineName={lineName(line)}
-        {onedit}
-        onclose={() => onopen(null)}
-        onown={() => onopen({ kind: 'own', id, line: line.id })}
+        onedit={board.change}
+        onclose={close}
+        onown={() => (board.dialog = { kind: 'own', id, line: line.id })}
       />
     {/await}
   {:else if line && kind === 'own' && plan.devices[id]}
@@ -62,21 +53,21 @@
         {plan}
         device={id}
         subject={`${modelName(plan.devices[id].model)} of ${lineName(line)}`}
-        {onedit}
-        onclose={() => onopen(null)}
+        onedit={board.change}
+        onclose={close}
       />
     {/await}
   {:else if line && kind === 'cable' && plan.cables[id]}
     {#await import('$lib/show/dialogs/CableDialog.svelte') then { default: CableDialog }}
-      <CableDialog {plan} {id} lineName={lineName(line)} {onedit} onclose={() => onopen(null)} />
+      <CableDialog {plan} {id} lineName={lineName(line)} onedit={board.change} onclose={close} />
     {/await}
   {:else if line && kind === 'build'}
     {#await import('$lib/show/dialogs/LineDialog.svelte') then { default: LineDialog }}
-      <LineDialog {plan} {line} ondone={built} onclose={() => onopen(null)} />
+      <LineDialog {plan} {line} ondone={built} onclose={close} />
     {/await}
   {:else if line && kind === 'info'}
     {#await import('$lib/show/dialogs/InfoDialog.svelte') then { default: InfoDialog }}
-      <InfoDialog {plan} {line} {onedit} onclose={() => onopen(null)} />
+      <InfoDialog {plan} {line} onedit={board.change} onclose={close} />
     {/await}
   {/if}
 {/if}

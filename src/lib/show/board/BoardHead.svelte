@@ -1,24 +1,14 @@
 <script lang="ts">
   import { counted } from '$core/words/screen/counted';
   import { board as says } from '$core/words/screen/board';
-  import type { Mix } from '$core/judge/mix';
   import { formatNumber } from '$core/units/format';
   import { SEVERITY_NAMES } from '$core/words/names';
   import Mark from '$lib/ui/Mark.svelte';
-  import type { Filter, Sort, tally } from './board';
+  import { useBoard } from './board-state.svelte';
 
-  interface Props {
-    /** Lines of the show, and of those the ones that the filter leaves. */
-    count: number;
-    shown: number;
-    counts: ReturnType<typeof tally>;
-    mix: Mix;
-    filter: Filter;
-    sort: Sort;
-    onfilter: (filter: Filter) => void;
-    onsort: (sort: Sort) => void;
-  }
-  const { count, shown, counts, mix, filter, sort, onfilter, onsort }: Props = $props();
+  const board = useBoard();
+  const { mix, counts, filter, sort } = $derived(board);
+  const count = $derived(board.lines.length);
 </script>
 
 <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-5 pt-1.5 pb-1 max-sm:px-3.5">
@@ -30,17 +20,17 @@
         ? 'bg-primary text-primary-content'
         : 'bg-base-200'}"
       aria-pressed={filter === severity}
-      onclick={() => onfilter(filter === severity ? null : severity)}
+      onclick={() => (board.filter = filter === severity ? null : severity)}
     >
       <Mark {severity} size={14} />
       {n}
       {severity === 'care' ? says.withCare : SEVERITY_NAMES[severity]}
     </button>
   {/each}
-  {#if filter === 'wrong'}<button type="button" class="text-primary underline" onclick={() => onfilter(null)}
+  {#if filter === 'wrong'}<button type="button" class="text-primary underline" onclick={() => (board.filter = null)}
       >{says.onlyWhatIsWrongShowAll}</button
     >{/if}
-  {#if mix.hiss !== null && mix.hum !== null && shown > 1}
+  {#if mix.hiss !== null && mix.hum !== null && board.rows.length > 1}
     <span class="text-quiet max-sm:hidden" title={says.whatChannelsShownEachAtIts(mix.channels)}
       >{says.togetherAtTheMixHiss} <span class="num">{formatNumber(-mix.hiss)}</span>{says.hum}
       <span class="num">{says.db(formatNumber(-mix.hum))}</span></span
@@ -50,7 +40,7 @@
   <button
     type="button"
     class="hidden text-quiet underline max-lg:ml-auto max-lg:inline"
-    onclick={() => onsort(sort === 'channel' ? 'verdict' : 'channel')}
+    onclick={() => (board.sort = sort === 'channel' ? 'verdict' : 'channel')}
     >{says.by(sort === 'channel' ? 'verdict' : 'channel')}</button
   >
 </div>
@@ -60,7 +50,7 @@
     class="text-left"
     aria-label={says.sortByChannel}
     aria-pressed={sort === 'channel'}
-    onclick={() => onsort('channel')}>{sort === 'channel' ? '▾' : '#'}</button
+    onclick={() => (board.sort = 'channel')}>{sort === 'channel' ? '▾' : '#'}</button
   >
   <span>{says.line}</span>
   <div class="strip">
@@ -77,7 +67,7 @@
     type="button"
     class="text-left"
     aria-pressed={sort === 'verdict'}
-    onclick={() => onsort(sort === 'verdict' ? 'channel' : 'verdict')}
+    onclick={() => (board.sort = sort === 'verdict' ? 'channel' : 'verdict')}
     >{says.verdict(sort === 'verdict' ? ' ▾' : '')}</button
   >
 </div>

@@ -5,50 +5,33 @@
   import { CABLES } from '$core/gear/cables';
   import type { LineReport } from '$core/judge/judge';
   import { type Severity, worst } from '$core/judge/types';
-  import { type Branch, comesBack } from '$core/plan/branch';
+  import { comesBack } from '$core/plan/branch';
   import type { Line } from '$core/plan/lines';
-  import type { Plan } from '$core/plan/schema';
   import { formatNumber, formatQuantity } from '$core/units/format';
   import { verdict } from '$core/words/findings';
   import { branchShort, modelName, modelShort, SEVERITY_NAMES } from '$core/words/names';
   import { columnsOf } from './board';
+  import { useBoard } from './board-state.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
   import Thread from '$lib/ui/Thread.svelte';
 
   interface Props {
-    plan: Plan;
     line: Line;
-    /** Where it leaves another line. */
-    branch: Branch | null;
     /** Which half of a stereo pair's bracket stands beside it. */
     bracket: 'upper' | 'lower' | null;
-    report: LineReport | undefined;
-    open: boolean;
-    current: boolean;
-    ontoggle: () => void;
-    ondevice: (id: string) => void;
-    oncable: (id: string) => void;
-    oninfo: () => void;
-    onbuild: () => void;
-    /** What others have done to it or are doing with it, for a moment. */
-    news: string | null;
   }
-  const {
-    plan,
-    line,
-    branch,
-    bracket,
-    report,
-    open,
-    current,
-    ontoggle,
-    ondevice,
-    oncable,
-    oninfo,
-    onbuild,
-    news
-  }: Props = $props();
+  const { line, bracket }: Props = $props();
+  const board = useBoard();
+  const plan = $derived(board.plan);
+  /** Where it leaves another line. */
+  const branch = $derived(board.branches.get(line.id) ?? null);
+  const report = $derived<LineReport | undefined>(board.reports.get(line.id));
+  const open = $derived(board.openId === line.id);
+  const current = $derived(board.current?.id === line.id);
+  /** What others have done to it or are doing with it, for a moment. */
+  const news = $derived(board.news.of(line.id));
+  const toggle = (): void => void board.toggle(line);
 
   const parts = $derived(columnsOf(plan, line, branch?.at));
   const joint = $derived(
@@ -107,7 +90,7 @@
     type="button"
     class="num no text-left text-quiet hover:text-base-content"
     tabindex={current ? 0 : -1}
-    onclick={oninfo}
+    onclick={() => board.inform(line)}
     aria-label={says.nameAndChannelOf(name)}>{line.info?.channel ?? '·'}</button
   >
   <button
@@ -117,7 +100,7 @@
     aria-expanded={open}
     data-open={line.id}
     title={name}
-    onclick={ontoggle}>{name}</button
+    onclick={toggle}>{name}</button
   >
   <div class="strip-cell">
     <div class="strip">
@@ -129,11 +112,11 @@
             tabindex={current ? 0 : -1}
             title={sourceTitle}
             aria-label={branch || back ? sourceTitle : undefined}
-            onclick={() => ondevice(parts.source!)}>{sourceText}</button
+            onclick={() => board.part('device', parts.source!, line)}>{sourceText}</button
           >
         </span>
       {:else}
-        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}
+        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={toggle}
           >{says.noSource}</button
         >
       {/if}
@@ -143,15 +126,15 @@
         report={parts.lead ? report : undefined}
         label={label(parts.lead)}
         reachable={open}
-        onpick={() => !open && ontoggle()}
-        onedit={() => parts.lead && oncable(parts.lead)}
+        onpick={() => !open && toggle()}
+        onedit={() => parts.lead && board.part('cable', parts.lead, line)}
       />
       {#if joint}
         <Thread
           strokes={1}
           label={modelShort(plan.devices[joint].model)}
           reachable={open}
-          onedit={() => ondevice(joint)}
+          onedit={() => board.part('device', joint, line)}
         />
       {:else if parts.middle.length > 0}
         <span
@@ -166,7 +149,7 @@
                 class="chip"
                 tabindex={current ? 0 : -1}
                 title={modelName(plan.devices[id].model)}
-                onclick={() => ondevice(id)}>{modelShort(plan.devices[id].model)}</button
+                onclick={() => board.part('device', id, line)}>{modelShort(plan.devices[id].model)}</button
               >
               {#if patch}
                 <button
@@ -175,7 +158,7 @@
                   tabindex={open ? 0 : -1}
                   title={says.beforeIt(label(patch), SEVERITY_NAMES[patchMark(patch)])}
                   aria-label={says.beforeIt(label(patch), SEVERITY_NAMES[patchMark(patch)])}
-                  onclick={() => oncable(patch)}><Mark severity={patchMark(patch)} /></button
+                  onclick={() => board.part('cable', patch, line)}><Mark severity={patchMark(patch)} /></button
                 >
               {/if}
             </span>
@@ -189,7 +172,7 @@
                 .slice(shown.length)
                 .map((id) => modelName(plan.devices[id].model))
                 .join(', ')}
-              onclick={ontoggle}
+              onclick={toggle}
             >
               {says.andMore(parts.middle.length - shown.length)}</button
             >
@@ -201,7 +184,7 @@
           label={parts.lead && parts.input ? says.noBox : ''}
           hint={says.putInABox}
           reachable={open}
-          onedit={onbuild}
+          onedit={() => board.build(line)}
         />
       {/if}
       <Thread
@@ -210,8 +193,8 @@
         report={parts.run ? report : undefined}
         label={label(parts.run)}
         reachable={open}
-        onpick={() => !open && ontoggle()}
-        onedit={() => parts.run && oncable(parts.run)}
+        onpick={() => !open && toggle()}
+        onedit={() => parts.run && board.part('cable', parts.run, line)}
       />
       {#if parts.input}
         <button
@@ -219,10 +202,10 @@
           class="chip"
           tabindex={current ? 0 : -1}
           title={modelName(plan.devices[parts.input].model)}
-          onclick={() => ondevice(parts.input!)}>{modelShort(plan.devices[parts.input].model)}</button
+          onclick={() => board.part('device', parts.input!, line)}>{modelShort(plan.devices[parts.input].model)}</button
         >
       {:else}
-        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={ontoggle}
+        <button type="button" class="chip border-dashed text-quiet" tabindex={-1} onclick={toggle}
           >{says.noInput}</button
         >
       {/if}

@@ -1,33 +1,22 @@
 <script lang="ts">
   import { board as says } from '$core/words/screen/board';
-  import type { InstrumentId } from '$core/gear/instruments';
   import type { Line } from '$core/plan/lines';
-  import type { Plan } from '$core/plan/schema';
-  import { type LineSpec, specOf } from '$core/plan/spec';
+  import { specOf } from '$core/plan/spec';
   import { complete, type Completion } from '$core/reader/complete';
   import { namesOf } from '$core/reader/names';
   import { readTyped } from '$core/reader/read';
-  import type { SayFault } from '$core/reader/draft';
   import { tellLine } from '$core/reader/write-line';
-  import { formatQuantity } from '$core/units/format';
   import { earthAsked } from '$core/reader/refuse';
-  import { EARTH_REFUSED, sayFaultText } from '$core/words/faults';
-  import { CABLE_NAMES, INSTRUMENT_NAMES, modelName } from '$core/words/names';
+  import { EARTH_REFUSED } from '$core/words/faults';
   import type { readTrade } from '$core/reader/trade/read';
   import { onMount, tick, untrack } from 'svelte';
+  import { useBoard } from './board-state.svelte';
+  import SaidReading from './SaidReading.svelte';
 
-  interface Props {
-    plan: Plan;
-    /** The line being edited in words; null for a new one. */
-    editing: Line | null;
-    ondone: (specs: readonly LineSpec[], line: Line | null) => void;
-    oncancel: () => void;
-    /** The same by pointing. */
-    onbuild: () => void;
-    /** A whole list. */
-    onlist: () => void;
-  }
-  const { plan, editing, ondone, oncancel, onbuild, onlist }: Props = $props();
+  const board = useBoard();
+  const plan = $derived(board.plan);
+  /** The line being edited in words; null for a new one. */
+  const editing = $derived(board.editing);
 
   let text = $state('');
   let caret = $state(0);
@@ -105,7 +94,6 @@
     text = text.slice(0, from) + by + text.slice(to);
     field.focus();
   }
-  const replace = (fault: SayFault, by: string): void => swap(fault.piece.from, fault.piece.to, by);
 
   function submit(): void {
     if (specs.length === 0 || refused) return;
@@ -113,14 +101,14 @@
     const line = editing;
     text = editing ? draft : '';
     draft = '';
-    ondone(made, line);
+    void board.said(made, line);
   }
 
   function cancel(): void {
     if (editing) text = draft;
     draft = '';
     field.blur();
-    oncancel();
+    void board.stopEditing();
   }
 
   function onkeydown(event: KeyboardEvent): void {
@@ -154,31 +142,6 @@
     assumed
       .map((a) => (a === 'phantom' ? says.phantomOn : says.ofUsualLength(a === 'lead' ? says.aLead : says.aRun)))
       .join(' ');
-
-  const playing = (instrument: unknown): string =>
-    instrument ? ` (${INSTRUMENT_NAMES[instrument as InstrumentId]})` : '';
-
-  const read = $derived.by(() => {
-    const partial: Partial<LineSpec> = typed.trade ? specs[0] : reading.partial;
-    const metres = (c: { metres: number; kind: keyof typeof CABLE_NAMES }): string =>
-      `${formatQuantity('length', c.metres)} ${CABLE_NAMES[c.kind]}`;
-    return [
-      partial.source && {
-        strong: true,
-        text: partial.from
-          ? `from ${plan.lines[partial.from]?.name}`
-          : modelName(partial.source.model) + playing(partial.source.settings.instrument)
-      },
-      partial.lead && { strong: false, text: metres(partial.lead) },
-      partial.box && { strong: true, text: modelName(partial.box.model) },
-      partial.run && { strong: false, text: metres(partial.run) },
-      ...(partial.more ?? []).flatMap(({ box, run }) => [
-        { strong: true, text: modelName(box.model) },
-        { strong: false, text: metres(run) }
-      ]),
-      partial.input && { strong: true, text: modelName(partial.input.model) }
-    ].filter((p) => !!p);
-  });
 </script>
 
 <div
@@ -246,8 +209,12 @@
           {says.emptyEscLeavesTheLineAs}
         {:else}
           <span class="max-sm:hidden"><kbd class="key">N</kbd> {says.fromAnywhereAnyOrderCommasIf} </span>
-          <button type="button" class="text-primary underline" onclick={onbuild}>{says.buildALineByPointing}</button>,
-          <button type="button" class="text-primary underline" onclick={onlist}>{says.pasteAList}</button>
+          <button type="button" class="text-primary underline" onclick={() => (board.dialog = { kind: 'new' })}
+            >{says.buildALineByPointing}</button
+          >,
+          <button type="button" class="text-primary underline" onclick={() => (board.list = '')}
+            >{says.pasteAList}</button
+          >
         {/if}
       </span>
     {:else if refused}
@@ -257,58 +224,7 @@
         {EARTH_REFUSED.instead}
       </p>
     {:else}
-      {#if typed.trade}
-        {#each unclear.slice(0, 2) as word (word.from)}
-          <p data-ignored>
-            <span class="text-error">{says.dontKnow(word.text)}</span>
-            {#each word.suggestions as suggestion (suggestion)}
-              <button
-                type="button"
-                class="ml-2 text-primary underline"
-                onclick={() => swap(word.from, word.to, suggestion)}>{suggestion}</button
-              >
-            {/each}
-          </p>
-        {/each}
-      {/if}
-      {#if faults.length > 0}
-        {#each faults.slice(0, 2) as fault (fault.piece.from)}
-          <p>
-            <span class="text-error">{sayFaultText(fault)}</span>
-            {#if fault.code === 'unknown'}
-              {#each fault.suggestions as suggestion (suggestion)}
-                <button type="button" class="ml-2 text-primary underline" onclick={() => replace(fault, suggestion)}
-                  >{suggestion}</button
-                >
-              {/each}
-              <button type="button" class="ml-2 text-primary underline" onclick={() => replace(fault, '')}
-                >{says.leaveItOut}</button
-              >
-            {/if}
-          </p>
-        {/each}
-      {:else}
-        <p>
-          {#if typed.trade}<span class="mr-1">{says.named(specs[0].name)}</span>
-          {:else if read.length > 0}<span class="mr-1 text-quiet">{says.readsAs}</span>{/if}
-          {#each read as part, k (k)}
-            <span class="mr-1 {part.strong ? 'font-semibold' : 'text-quiet'}"
-              >{part.text}{k < read.length - 1 ? ',' : '.'}</span
-            >
-          {/each}
-          <span class="text-quiet">{hint}</span>
-        </p>
-        {#if typed.trade}
-          <p class="text-quiet" data-assumed>
-            {#if specs.length > 1}{says.linesAre(specs.length, specs.map((s) => s.name).join(', '))}{/if}
-            {#if typed.assumed.length > 0}
-              {says.assumedParts(typed.assumed.map((a) => says.assumedNames[a]).join(', '))}
-            {/if}
-            {#each typed.guessed as word (word.text)}{says.takenFor(word.text, word.as)}
-            {/each}
-          </p>
-        {/if}
-      {/if}
+      <SaidReading {typed} {specs} {faults} {unclear} {hint} onswap={swap} />
     {/if}
   </div>
 </div>

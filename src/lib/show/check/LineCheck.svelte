@@ -18,26 +18,17 @@
   import CheckExplained from './CheckExplained.svelte';
   import CheckGates from './CheckGates.svelte';
   import CheckList from './CheckList.svelte';
+  import CheckFoot from './CheckFoot.svelte';
+  import CheckNotes from './CheckNotes.svelte';
   import CheckPair from './CheckPair.svelte';
-  import CheckPhotos from './CheckPhotos.svelte';
+  import CheckTop from './CheckTop.svelte';
   import CheckReadings from './CheckReadings.svelte';
-  import {
-    checkable,
-    gainOff,
-    humOff,
-    isOff,
-    type Order,
-    orderOf,
-    type Standing,
-    STANDING_COLOURS,
-    standingOf
-  } from './check-state';
+  import { checkable, gainOff, humOff, isOff, type Order, orderOf, type Standing, standingOf } from './check-state';
   import { asFailed, type Computed } from '$lib/show/session/failed';
   import { useShow } from '$lib/show/session/context';
   import { lineName } from '$lib/show/session/edits';
   import type { MergedReading } from '$core/linecheck/merge';
   import type { PhotoOf, ReadingBy } from '$lib/protocol/readings';
-  import { shrink } from './picture';
   import { ReadingLog } from './reading-log.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
 
@@ -181,16 +172,6 @@
     if (line && changed && show.mayChange) await readings.add(entry.reading(line.id, false, practice));
     go(to);
   }
-  let picker = $state<HTMLInputElement>();
-  async function addPhoto(file: File | undefined): Promise<void> {
-    if (picker) picker.value = '';
-    if (!file || !line) return;
-    const { id } = line;
-    const data = await shrink(file).catch(() => null);
-    if (!show.mayChange) toast.error(says.youMayLookAtThisShow);
-    else if (data) await readings.addPhoto(id, data);
-    else toast.error(says.thatIsNoPictureThatCan);
-  }
   function readStandIn(): void {
     const v = venue?.find((l) => l.lineId === line?.id);
     if (!v) return;
@@ -208,36 +189,7 @@
       {:else}{says.computingWhatToExpect}{/if}
     </p>
   {:else if line && hope}
-    <div class="flex items-center justify-between text-quiet">
-      <button type="button" class="min-h-12 underline" aria-expanded={listed} onclick={() => (listed = !listed)}
-        >{listed ? says.backToTheLine : says.allLines}</button
-      >
-      <span class="num" data-progress>{says.ofDone(done, lines.length)}</span>
-    </div>
-    <div class="flex gap-[3px] pb-3" role="img" aria-label={says.ofLinesDone(done, lines.length)}>
-      {#each lines as l (l.id)}
-        <span
-          class="h-1.5 flex-1 rounded-full {STANDING_COLOURS[standing(l)]} {l === line
-            ? 'outline-2 outline-base-content'
-            : ''}"
-        ></span>
-      {/each}
-    </div>
-    {#if readings.waiting > 0}
-      <p class="pb-2 text-warning" role="status">
-        {readings.waiting}
-        {readings.waiting === 1 ? says.readingOrPictureWaits : says.readingsAndPicturesWait}
-        {#if readings.signedOut}{says.toBeSentYouAreSigned}
-          <a class="underline" href="/sign-in?to=/show/{show.id}/check" data-sveltekit-reload>{says.signIn}</a>.
-        {:else}{says.forTheNetworkKeptOnThis}{/if}
-      </p>
-    {/if}
-    {#each readings.refused as { why, drop }, k (k)}
-      <p class="pb-2 text-warning" role="alert">
-        {says.oneReadingOrPictureWasNot(why)}
-        <button type="button" class="underline" onclick={drop}>{says.letItGo}</button>
-      </p>
-    {/each}
+    <CheckTop {lines} current={line} {standing} {readings} {done} {listed} onlist={(on) => (listed = on)} />
     {#if listed}
       <CheckList
         {lines}
@@ -295,32 +247,7 @@
           {nameOf}
         />
       {/if}
-      <div class="mt-3 grid grid-cols-2 gap-2 border-t border-base-300 pt-3">
-        <button type="button" class="btn min-h-12" aria-pressed={noting} onclick={() => (noting = !noting)}
-          >{says.note}</button
-        >
-        <button type="button" class="btn min-h-12" onclick={() => picker?.click()}>{says.photo}</button>
-        <input
-          bind:this={picker}
-          type="file"
-          accept="image/*"
-          capture="environment"
-          class="hidden"
-          aria-label={says.pictureOf(lineName(line))}
-          onchange={(e) => void addPhoto(e.currentTarget.files?.[0])}
-        />
-      </div>
-      {#if noting}
-        <label class="mt-3 block">
-          <span class="font-semibold">{says.note}</span>
-          <textarea class="textarea mt-1 w-full" rows="3" maxlength="500" bind:value={entry.note}></textarea>
-        </label>
-      {/if}
-      <CheckPhotos
-        showId={show.id}
-        photos={readings.photos.filter((p) => p.lineId === line.id)}
-        lineName={lineName(line)}
-      />
+      <CheckNotes {line} {entry} {readings} {noting} onnote={(on) => (noting = on)} />
       {#if before}
         <p class="pt-3 text-quiet" data-before>
           {says.readBefore(
@@ -335,29 +262,7 @@
       {/if}
     {/if}
     {#if !listed}
-      <div class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-100">
-        <div class="mx-auto flex max-w-[560px] gap-2 px-4 py-3">
-          <button
-            type="button"
-            class="btn min-h-14"
-            disabled={at <= 0}
-            aria-label={says.theLineBefore}
-            onclick={() => void leave(lines[at - 1])}>‹</button
-          >
-          <button type="button" class="btn min-h-14" onclick={() => void leave(lines[at + 1] ?? lines[0])}
-            >{says.skip}</button
-          >
-          <button
-            type="button"
-            class="btn min-h-14 min-w-0 flex-1 flex-col gap-0 btn-primary"
-            disabled={!show.mayChange}
-            onclick={() => void finish()}
-            ><span>{says.done}</span><span class="max-w-full truncate text-[0.86em] font-normal"
-              >{next ? `next: ${lineName(next)}` : says.thatWasAll}</span
-            ></button
-          >
-        </div>
-      </div>
+      <CheckFoot {lines} {at} {next} onleave={(to) => void leave(to)} onfinish={() => void finish()} />
     {/if}
   {/if}
 </main>

@@ -3,24 +3,22 @@
   import { page } from '$app/state';
   import { mixOf } from '$core/judge/mix';
   import type { Measured } from '$core/trace/belief';
-  import { asFailed, type Computed, Failed } from '$lib/show/session/failed';
-  import NotComputed from '$lib/ui/NotComputed.svelte';
+  import { asFailed, type Computed } from '$lib/show/session/failed';
   import type { Cure } from '$core/trace/cures';
   import type { EarthMap, EarthPoint } from '$core/trace/map';
   import { blankSupply } from '$core/plan/blank';
   import type { Edit } from '$core/plan/schema';
-  import { formatNumber, formatQuantity } from '$core/units/format';
   import { CAUTION_TEXTS } from '$core/words/check';
   import { cureText } from '$core/words/trace';
   import { unlessTyping } from '$lib/ui/keys';
-  import Mark from '$lib/ui/Mark.svelte';
-  import { SEVERITY_TEXT } from '$lib/ui/marks';
   import { uuid } from '$lib/uuid';
   import { onMount } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
   import { useShow } from '$lib/show/session/context';
-  import { earthName } from './ground-view';
+  import Cures from './Cures.svelte';
+  import { below, earthName } from './ground-view';
+  import Rings from './Rings.svelte';
   import GroundMap from './GroundMap.svelte';
   import ChassisPanel from './ChassisPanel.svelte';
   import LoopReading from './LoopReading.svelte';
@@ -128,7 +126,6 @@
       k: when(step(-1))
     });
   });
-  const below = (v: number): string => `${formatNumber(v)}\u202FdB`;
 </script>
 
 <main class="px-5 pt-4 pb-16 max-sm:px-3.5">
@@ -220,87 +217,8 @@
         {/if}
       </div>
       <div class="grid content-start gap-4">
-        <section aria-label={says.rings}>
-          <h2 class="heading border-b border-base-300 pb-1">{says.ringsWorstAtAnInputFirst}</h2>
-          <ul>
-            {#each map.rings as r (r.key)}
-              <li>
-                <button
-                  type="button"
-                  class="grid min-h-11 w-full grid-cols-[22px_1fr_auto_auto] items-center gap-x-2 border-b border-base-300 py-1 text-left hover:bg-base-200 {r.key ===
-                  ringKey
-                    ? 'bg-base-200'
-                    : ''}"
-                  aria-pressed={r.key === ringKey}
-                  data-ring={r.severity}
-                  onclick={() => ((ringKey = r.key), (lineId = null))}
-                >
-                  <Mark severity={r.severity} />
-                  <span class="truncate {r.key === ringKey ? 'font-semibold' : ''}"
-                    >{nameOf(r.lines[0])}{r.lines.length > 1 ? says.andMore(r.lines.length - 1) : ''}</span
-                  >
-                  <span class="num text-quiet">{formatQuantity('current', r.ampere, 2)}</span>
-                  <span class="num w-14 text-right {SEVERITY_TEXT[r.severity]}"
-                    >{r.worst ? below(r.worst.below) : ''}</span
-                  >
-                </button>
-              </li>
-            {:else}
-              <li class="py-2 text-quiet">{says.everyShieldIsADeadEnd}</li>
-            {/each}
-          </ul>
-          {#if map.rings.length > 0}<p class="pt-1 text-[0.93em] text-quiet">
-              {says.currentAndHumUnderThePlaying}
-            </p>{/if}
-        </section>
-        {#if ring && ring.severity !== 'clean'}
-          <section aria-label={says.cures}>
-            <div class="flex items-baseline justify-between gap-3 border-b border-base-300 pb-1">
-              <h2 class="heading">{says.whatWouldQuieten(nameOf(ring.worst?.line ?? ring.lines[0]))}</h2>
-              <a
-                class="text-[0.93em] text-quiet underline"
-                href="/show/{show.id}?line={ring.worst?.line ?? ring.lines[0]}">{says.onTheBoard}</a
-              >
-            </div>
-            {#if cures === null}
-              <p class="py-2 text-quiet" aria-live="polite">{says.tryingCuresOnTheWholeRig}</p>
-            {:else if cures instanceof Failed}
-              <NotComputed failed={cures} what={says.cures} />
-            {:else}
-              <ol>
-                {#each cures as cure, k (JSON.stringify(cure.ops))}
-                  <li class="border-b border-base-300">
-                    <button
-                      type="button"
-                      class="grid min-h-11 w-full grid-cols-[26px_1fr_auto] items-center gap-x-2 py-1.5 text-left hover:bg-base-200"
-                      aria-label={says.applyCure(k + 1, cureText(cure.what))}
-                      onclick={() => apply(cure)}
-                    >
-                      <kbd class="key">{k + 1}</kbd>
-                      <span class="leading-snug"
-                        >{cureText(cure.what)}
-                        <span class="block text-[0.93em] text-quiet"
-                          >{says.theMix(
-                            below(cure.mixBefore),
-                            below(cure.mixAfter),
-                            cure.cost > 0 ? says.costsABox : says.onlyHands
-                          )}{#if cure.worse.length > 0}, <span class="text-warning"
-                              >{says.disturbs(cure.worse.map((w) => nameOf(w.line)).join(', '))}</span
-                            >{/if}</span
-                        ></span
-                      >
-                      <span class="num text-right whitespace-nowrap">{below(cure.before)} → {below(cure.after)}</span>
-                    </button>
-                  </li>
-                {:else}
-                  <li class="py-2 text-quiet">
-                    {says.nothingTriedHereQuietensItBy}
-                  </li>
-                {/each}
-              </ol>
-            {/if}
-          </section>
-        {/if}
+        <Rings rings={map.rings} chosen={ringKey} {nameOf} onpick={(key) => ((ringKey = key), (lineId = null))} />
+        {#if ring && ring.severity !== 'clean'}<Cures {ring} {cures} {nameOf} onapply={apply} />{/if}
         {#if point}
           <ChassisPanel
             {plan}

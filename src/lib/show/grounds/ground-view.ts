@@ -1,3 +1,4 @@
+import { formatNumber } from '$core/units/format';
 import type { Contact, EarthMap, EarthPoint, EarthRing, Thread } from '$core/trace/map';
 import type { Plan } from '$core/plan/schema';
 import { modelShort } from '$core/words/names';
@@ -234,3 +235,6 @@ function placeContacts(
     ];
   });
 }
+
+/** How far under the signal something is, with its unit. */
+export const below = (db: number): string => `${formatNumber(db)}\u202FdB`;

@@ -1,82 +1,33 @@
 <script lang="ts">
   import { line as says } from '$core/words/screen/line';
+  import { useBoard } from '$lib/show/board/board-state.svelte';
   import { useShow } from '$lib/show/session/context';
-  import type { Remedy } from '$core/advise/remedies';
   import { type LineReport, problems } from '$core/judge/judge';
   import { rank } from '$core/judge/types';
-  import type { Branch } from '$core/plan/branch';
   import type { Line } from '$core/plan/lines';
   import { formatQuantity } from '$core/units/format';
-  import type { Op, Plan } from '$core/plan/schema';
   import { measure, sentence } from '$core/words/findings';
   import { othersText, remedyText } from '$core/words/remedies';
-  import type { Hints } from '$core/advise/hints';
-  import type { Pair } from '$core/judge/pairs';
   import { needsSentence, partName } from '$core/words/routes';
   import { SEVERITY_NAMES } from '$core/words/names';
   import { why } from '$core/words/why';
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
-  import type { Influence } from '$core/rig/influence';
-  import { type Computed, Failed } from '$lib/show/session/failed';
+  import { Failed } from '$lib/show/session/failed';
   import NotComputed from '$lib/ui/NotComputed.svelte';
-  import type { Loop } from '$core/rig/loops';
   import Corridor from './Corridor.svelte';
   import LineHints from './LineHints.svelte';
-  import type { Panel } from '$lib/show/dialogs/part-dialog';
   import ResponseChart from './ResponseChart.svelte';
-  import type { ToleranceRun } from './tolerance.svelte';
 
+  const { line }: { line: Line } = $props();
   const show = useShow();
-  interface Props {
-    plan: Plan;
-    line: Line;
-    branch: Branch | null;
-    report: LineReport | undefined;
-    remedies: Computed<readonly Remedy[]>;
-    hints: Hints | null;
-    /** The stereo pair that the line is a side of. */
-    pair: Pair | null;
-    onset: (ops: readonly Op[]) => void;
-    panel: Panel;
-    loops: Computed<readonly Loop[]>;
-    tolerance: ToleranceRun;
-    onpanel: (panel: Exclude<Panel, null>) => void;
-    ontolerance: () => void;
-    influencesAt: (hz: number) => Promise<Influence[]>;
-    onapply: (remedy: Remedy) => void;
-    onedit: () => void;
-    oncopy: () => void;
-    ondelete: () => void;
-    oninfo: () => void;
-    onbuild: () => void;
-    oncompare: () => void;
-    onbranch: () => void;
-  }
-  const {
-    plan,
-    line,
-    branch,
-    report,
-    remedies,
-    hints,
-    pair,
-    onset,
-    panel,
-    loops,
-    tolerance,
-    onpanel,
-    ontolerance,
-    influencesAt,
-    onapply,
-    onedit,
-    oncopy,
-    ondelete,
-    oninfo,
-    onbuild,
-    oncompare,
-    onbranch
-  }: Props = $props();
+  const board = useBoard();
+  const { plan, panel, tolerance } = $derived(board);
+  const branch = $derived(board.branches.get(line.id) ?? null);
+  const report = $derived<LineReport | undefined>(board.reports.get(line.id));
+  const { remedies, hints, loops } = $derived(board.answers);
+  /** The stereo pair that the line is a side of. */
+  const pair = $derived(board.pairs.find((p) => p.lines.includes(line.id)) ?? null);
 
   const found = $derived(report ? problems(report) : []);
   const hasBox = $derived(line.devices.length - (branch?.at ?? 0) > 2);
@@ -142,8 +93,8 @@
         run={tolerance}
         result={band}
         busy={tolerance.progress !== null && mine}
-        onstart={ontolerance}
-        {influencesAt}
+        onstart={() => board.tolerate(line)}
+        influencesAt={(hz) => show.judging?.influences(plan, line.id, hz) ?? Promise.resolve([])}
       />
     {/await}
   {/if}
@@ -245,14 +196,14 @@
               <button
                 type="button"
                 class="btn btn-primary btn-sm {k === 0 ? '' : 'btn-outline'} max-sm:row-span-2"
-                onclick={() => onapply(remedy)}
+                onclick={() => board.apply(remedy)}
                 aria-label={says.applyRemedy(k + 1, remedyText(remedy.what))}>{says.apply}</button
               >
             </li>
           {/each}
         </ol>
       {/if}
-      <LineHints {hints} {pair} {nameOf} {onset} />
+      <LineHints {hints} {pair} {nameOf} onset={(ops) => board.applyOps(line, ops)} />
     </div>
   </div>
   <p class="no-print flex flex-wrap gap-x-4 gap-y-1 px-5 pt-3 text-quiet max-sm:px-3.5">
@@ -261,29 +212,29 @@
         type="button"
         class="hover:text-base-content {panel === id ? 'font-semibold text-base-content underline' : ''}"
         aria-pressed={panel === id}
-        onclick={() => onpanel(id)}><kbd class="key">{key}</kbd> {text}</button
+        onclick={() => board.look(id)}><kbd class="key">{key}</kbd> {text}</button
       >
     {/each}
     <span class="flex-1 max-sm:hidden"></span>
-    <button type="button" class="hover:text-base-content" onclick={oncompare}
+    <button type="button" class="hover:text-base-content" onclick={() => board.compare(line)}
       ><kbd class="key">W</kbd> {says.allWays}</button
     >
-    <button type="button" class="hover:text-base-content" onclick={onbranch}
+    <button type="button" class="hover:text-base-content" onclick={() => board.branchOff(line)}
       ><kbd class="key">A</kbd> {says.alsoTo}</button
     >
-    <button type="button" class="hover:text-base-content" onclick={onbuild}
+    <button type="button" class="hover:text-base-content" onclick={() => board.build(line)}
       ><kbd class="key">B</kbd> {says.buildByPointing}</button
     >
-    <button type="button" class="hover:text-base-content" onclick={onedit}
+    <button type="button" class="hover:text-base-content" onclick={() => board.edit(line)}
       ><kbd class="key">E</kbd> {says.editInWords}</button
     >
-    <button type="button" class="hover:text-base-content" onclick={oninfo}
+    <button type="button" class="hover:text-base-content" onclick={() => board.inform(line)}
       ><kbd class="key">I</kbd> {says.nameChannel}</button
     >
-    <button type="button" class="hover:text-base-content" onclick={oncopy}
+    <button type="button" class="hover:text-base-content" onclick={() => board.copy(line)}
       ><kbd class="key">D</kbd> {says.duplicate}</button
     >
-    <button type="button" class="hover:text-base-content" onclick={ondelete}
+    <button type="button" class="hover:text-base-content" onclick={() => board.remove(line)}
       ><kbd class="key">{says.del}</kbd> {says.delete}</button
     >
   </p>

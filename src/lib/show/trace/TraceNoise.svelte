@@ -1,6 +1,5 @@
 <script lang="ts">
   import { serverNow } from '$lib/live/clock';
-  import { counted } from '$core/words/screen/counted';
   import { trace as says } from '$core/words/screen/trace';
   import { resolve } from '$core/plan/resolved';
   import { page } from '$app/state';
@@ -9,9 +8,7 @@
   import type { Suspect, TraceView } from '$core/trace/view';
   import { isComplete } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
-  import { CAUTION_TEXTS, sureText } from '$core/words/check';
-  import { causeText, cureOfAsk } from '$core/words/tracing';
-  import { dateTime } from '$lib/ui/when';
+  import { causeText } from '$core/words/tracing';
   import { uuid } from '$lib/uuid';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -24,13 +21,14 @@
   import TraceQuestion from './TraceQuestion.svelte';
   import TraceSuspects from './TraceSuspects.svelte';
   import TraceReported from './TraceReported.svelte';
+  import TraceStart from './TraceStart.svelte';
+  import TraceVerdict from './TraceVerdict.svelte';
 
   const { traces: kept }: { traces: readonly Found[] } = $props();
 
   const show = useShow();
   const log = untrack(() => new TraceLog(show.id, kept, show.rows));
   const plan = $derived(show.session.plan);
-  const reports = $derived(show.judging?.reports ?? new Map());
   const lines = $derived(resolve(plan).lines.filter((l) => isComplete(plan, l)));
 
   let lineId = $state<string | null>(null);
@@ -158,53 +156,7 @@
       <button type="button" class="btn mt-4 min-h-12" onclick={() => (stopped = false)}>{says.itHasBeenSeenTo}</button>
     </section>
   {:else if !line}
-    <div class="grid gap-x-10 gap-y-6 md:grid-cols-2">
-      <section>
-        <h2 class="text-[1.5em] font-bold">{says.whichLineMakesTheNoise}</h2>
-        <p class="text-quiet">{says.theLoudestWillDo(CAUTION_TEXTS.tingle)}</p>
-        <ul class="mt-3 grid gap-2">
-          {#each lines as l (l.id)}
-            {@const hum = reports.get(l.id)?.hum}
-            <li>
-              <button
-                type="button"
-                class="btn h-auto min-h-14 w-full justify-between gap-3 px-4 py-2"
-                onclick={() => begin(l.id)}
-                ><span>{l.info?.channel ? `${l.info.channel}  ` : ''}{lineName(l)}</span>{#if hum}<span
-                    class="num text-[0.86em] font-normal text-quiet"
-                    >{says.humForeseenDbUnder(formatNumber(hum.below))}</span
-                  >{/if}</button
-              >
-            </li>
-          {:else}
-            <li class="py-8 text-quiet">
-              {says.noCompleteLineYet} <a class="text-primary underline" href="/show/{show.id}">{says.sayOne}</a>.
-            </li>
-          {/each}
-        </ul>
-      </section>
-      <section>
-        <h2 class="heading border-b border-base-300 pb-1">{says.foundBefore}</h2>
-        <ul>
-          {#each log.list as r (r.id)}
-            <li class="border-b border-base-300 py-2 leading-snug" data-found>
-              <span class="font-semibold">{plan.lines[r.lineId]?.name ?? says.aLineThatIsGone}</span>: {r.cause}
-              <span class="block text-[0.93em] text-quiet"
-                >{sureText(r)}, {r.answers.length}
-                {counted.answer(r.answers.length)}, {dateTime(r.at)}{r.by ? `, ${r.by}` : ''}</span
-              >
-            </li>
-          {:else}
-            <li class="py-2 text-quiet">{says.nothingYetWhatIsFoundIs}</li>
-          {/each}
-        </ul>
-        <p class="pt-3 text-quiet">
-          {says.aRecordingOfItOrThe}
-          <a class="underline" href="/show/{show.id}/listen">{says.listenToIt}</a>{says.toPractiseWithoutAStage}
-          <a class="underline" href="/drill">{says.drill}</a>.
-        </p>
-      </section>
-    </div>
+    <TraceStart {lines} found={log.list} onpick={begin} />
   {:else}
     <div class="flex items-center justify-between gap-3 pb-2">
       <p class="min-w-0 truncate">
@@ -233,43 +185,14 @@
           {#if opening}
             <TraceOpening told={view.told} {answers} mainsHz={plan.policy.mainsHz} onsay={say} ongo={go} />
           {:else if over && best}
-            <section data-cause={best.id}>
-              <p class="text-quiet">
-                {view.done === 'sure' ? says.sureEnough : says.asFarAsCanBeTold}: {sureText(best)}, {formatNumber(
-                  best.share * 100
-                )} %
-              </p>
-              <h2 class="text-[1.6em] leading-snug font-bold">{name(best)}</h2>
-              <h3 class="heading mt-4 border-b border-base-300 pb-1">{says.whatQuietensIt}</h3>
-              <ol>
-                {#each view.quiets as q (q.ask)}
-                  <li class="flex items-baseline justify-between gap-3 border-b border-base-300 py-2 leading-snug">
-                    <span>{cureOfAsk(q.ask)}</span><span class="num whitespace-nowrap"
-                      >{says.db(formatNumber(Math.max(q.db, -90)))}</span
-                    >
-                  </li>
-                {:else}
-                  <li class="py-2 leading-snug">
-                    {best.code === 'low-level' ? says.bringTheLevelUpAtIts : says.nothingThatWasTriedHereLook}
-                  </li>
-                {/each}
-              </ol>
-              <p class="flex flex-wrap gap-x-4 pt-3">
-                <a class="underline" href="/show/{show.id}/earth?line={line.id}">{says.mapOfEarths}</a>
-                <a class="underline" href="/show/{show.id}?line={line.id}">{says.onTheBoard2}</a>
-              </p>
-              <div class="mt-4 grid gap-2">
-                <button
-                  type="button"
-                  class="btn min-h-14 btn-primary"
-                  disabled={!show.mayChange}
-                  onclick={() => void write()}>{says.writeItInTheLog}</button
-                >
-                {#if view.questions.length > 0 && ended}
-                  <button type="button" class="btn min-h-12" onclick={() => (ended = false)}>{says.goOnAsking}</button>
-                {/if}
-              </div>
-            </section>
+            <TraceVerdict
+              {view}
+              {best}
+              name={name(best)}
+              lineId={line.id}
+              ongoon={ended && view.questions.length > 0 ? () => (ended = false) : null}
+              onwrite={() => void write()}
+            />
           {:else if question}
             {#key question.ask}
               <TraceQuestion

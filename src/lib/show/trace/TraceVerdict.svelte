@@ -1,0 +1,55 @@
+<script lang="ts">
+  import type { Suspect, TraceView } from '$core/trace/view';
+  import { formatNumber } from '$core/units/format';
+  import { sureText } from '$core/words/check';
+  import { trace as says } from '$core/words/screen/trace';
+  import { cureOfAsk } from '$core/words/tracing';
+  import { useShow } from '$lib/show/session/context';
+
+  interface Props {
+    view: TraceView;
+    best: Suspect;
+    /** Of the cause, in words. */
+    name: string;
+    lineId: string;
+    /** Goes on asking, where there is something to ask. */
+    ongoon: (() => void) | null;
+    onwrite: () => void;
+  }
+  /** What it is, how sure that is, and what quietens it. */
+  const { view, best, name, lineId, ongoon, onwrite }: Props = $props();
+  const show = useShow();
+</script>
+
+<section data-cause={best.id}>
+  <p class="text-quiet">
+    {view.done === 'sure' ? says.sureEnough : says.asFarAsCanBeTold}: {sureText(best)}, {formatNumber(best.share * 100)} %
+  </p>
+  <h2 class="text-[1.6em] leading-snug font-bold">{name}</h2>
+  <h3 class="heading mt-4 border-b border-base-300 pb-1">{says.whatQuietensIt}</h3>
+  <ol>
+    {#each view.quiets as q (q.ask)}
+      <li class="flex items-baseline justify-between gap-3 border-b border-base-300 py-2 leading-snug">
+        <span>{cureOfAsk(q.ask)}</span><span class="num whitespace-nowrap"
+          >{says.db(formatNumber(Math.max(q.db, -90)))}</span
+        >
+      </li>
+    {:else}
+      <li class="py-2 leading-snug">
+        {best.code === 'low-level' ? says.bringTheLevelUpAtIts : says.nothingThatWasTriedHereLook}
+      </li>
+    {/each}
+  </ol>
+  <p class="flex flex-wrap gap-x-4 pt-3">
+    <a class="underline" href="/show/{show.id}/earth?line={lineId}">{says.mapOfEarths}</a>
+    <a class="underline" href="/show/{show.id}?line={lineId}">{says.onTheBoard2}</a>
+  </p>
+  <div class="mt-4 grid gap-2">
+    <button type="button" class="btn min-h-14 btn-primary" disabled={!show.mayChange} onclick={onwrite}
+      >{says.writeItInTheLog}</button
+    >
+    {#if ongoon}
+      <button type="button" class="btn min-h-12" onclick={ongoon}>{says.goOnAsking}</button>
+    {/if}
+  </div>
+</section>
