@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Lane } from './lane.svelte';
 import { rowsOfOld } from './old-rows';
-import { type Outcome, outcomeOf } from './outcome';
+import { type Outcome, outcomeOf, request } from './outcome';
 import { MemoryRows } from './rows';
 
 interface Item {
@@ -197,6 +197,154 @@ describe('a lane of the outbox', () => {
     expect(calls).toBeLessThan(5);
   });
 
+  it('closed it sends nothing more and listens to nothing; opened without anything waiting it sends nothing', async () => {
+    const sent: number[] = [];
+    const make = () =>
+      new Lane<Item>({
+        ...{ name: 'x', rows, idOf: (i: Item) => i.id, most: 3, read: (raw: unknown) => raw as Item },
+        send: (items) => (sent.push(items.length), send(items))
+      });
+    const a = make();
+    await a.resume();
+    await rest();
+    a.now();
+    await rest();
+    expect(sent).toEqual([]);
+    mode = 'no-request';
+    await a.add(item('1'));
+    await rest(600);
+    const before = sent.length;
+    a.close();
+    expect(online).toBeUndefined();
+    await rest();
+    expect(sent.length).toBe(before);
+    void a.add(item('2'));
+    a.now();
+    await rest();
+    expect(sent.length).toBe(before);
+    mode = 'fine';
+    const b = make();
+    await b.resume();
+    await rest();
+    expect(there.map((i) => i.text)).toEqual(['1', '2']);
+  });
+
+  it('one message at a time, and an answer that comes after it was closed changes nothing', async () => {
+    let answer: ((o: Outcome) => void) | undefined;
+    let calls = 0;
+    const a = new Lane<Item>({
+      ...{ name: 'x', rows, idOf: (i: Item) => i.id, most: 1, read: () => null },
+      send: () => (calls++, new Promise((done) => (answer = done)))
+    });
+    a.open();
+    const one = item('1');
+    await a.add(one);
+    await rest(10);
+    void a.add(item('2'));
+    a.now();
+    await rest();
+    expect([calls, a.maybeThere]).toEqual([1, true]);
+    a.close();
+    answer!({ kind: 'taken', ids: [one.id] });
+    await rest();
+    expect([a.waiting.length, calls]).toEqual([2, 1]);
+  });
+
+  it('knows whether the server may have something: only what has been on its way', async () => {
+    const a = lane();
+    const one = item('1');
+    await a.add(one);
+    expect(a.maybeThere).toBe(false);
+    mode = 'no-answer';
+    a.open();
+    await rest(10);
+    expect(a.maybeThere).toBe(true);
+    void a.add(item('2'));
+    expect(a.maybeThere).toBe(true);
+    mode = 'fine';
+    await rest();
+    expect(a.maybeThere).toBe(false);
+  });
+
+  it('rows stand in the order they were made in, by the clock and never twice at one place', async () => {
+    const a = lane();
+    vi.setSystemTime(1000);
+    const items = ['1', '2', '3'].map(item);
+    for (const i of items.slice(0, 2)) await a.add(i);
+    vi.setSystemTime(5000);
+    await a.add(items[2]);
+    expect((await rows.load('x')).map((r) => r.order)).toEqual([1000, 1001, 5000]);
+  });
+
+  it('of an earlier visit it leaves out what cannot be read and what is here already; a store that fails is an empty one', async () => {
+    const here = item('here');
+    await rows.put([
+      { lane: 'x', id: 'junk', order: 1, item: 'junk', aside: null },
+      { lane: 'x', id: here.id, order: 2, item: here, aside: null },
+      { lane: 'x', id: 'a', order: 3, item: { id: 'a', text: 'aside' }, aside: 'late' },
+      { lane: 'x', id: 'w', order: 4, item: { id: 'w', text: 'waits' }, aside: null }
+    ]);
+    const read = (raw: unknown): Item | null => (typeof raw === 'object' ? (raw as Item) : null);
+    const a = new Lane<Item>({ name: 'x', rows, idOf: (i) => i.id, most: 3, read, send });
+    void a.add(here);
+    expect((await a.earlier()).map((i) => i.text)).toEqual(['waits']);
+    expect(a.aside.map((x) => x.item.text)).toEqual(['aside']);
+    const broken = { load: () => Promise.reject(new Error('no')), put: () => Promise.reject(new Error('no')) };
+    const b = new Lane<Item>({
+      ...{ name: 'x', idOf: (i: Item) => i.id, most: 3, read, send },
+      rows: { ...broken, drop: () => Promise.reject(new Error('no')) }
+    });
+    expect(await b.earlier()).toEqual([]);
+    await b.resume();
+    await b.add(item('1'));
+    await rest();
+    expect(there.map((i) => i.text)).toContain('1');
+  });
+
+  it('what came back as the server’s own is settled, aside or waiting, and nothing else is', async () => {
+    const a = lane();
+    mode = 'no-request';
+    const [one, two, three] = ['1', '2', '3'].map(item);
+    for (const i of [one, two, three]) await a.add(i);
+    a.setAside(two.id, 'no');
+    a.setAside('nobody', 'no');
+    expect([a.waiting, a.aside.map((x) => x.item)]).toEqual([[one, three], [two]]);
+    const waiting = a.waiting;
+    a.settle(['nobody']);
+    expect(a.waiting).toBe(waiting);
+    a.settle([two.id, three.id]);
+    await rest(1);
+    expect([a.waiting, a.aside, a.state]).toEqual([[one], [], 'retrying']);
+    a.keepAside(item('late'), 'too late');
+    expect(a.aside.map((x) => [x.item.text, x.why])).toEqual([['late', 'too late']]);
+    await rest(1);
+    const late = (await rows.load('x')).filter((r) => r.aside === 'too late');
+    expect(late.length).toBe(1);
+    a.settle([one.id]);
+    expect(a.state).toBe('saved');
+    a.letGo(a.aside[0].item);
+    await rest(1);
+    expect(await rows.load('x')).toEqual([]);
+  });
+
+  it('gone stays gone: nothing is sent, and settling the rest does not call it saved', async () => {
+    let calls = 0;
+    const a = new Lane<Item>({
+      ...{ name: 'x', rows, idOf: (i: Item) => i.id, most: 1, read: () => null },
+      send: () => (calls++, Promise.resolve({ kind: 'gone' }))
+    });
+    a.open();
+    const one = item('1');
+    await a.add(one);
+    await rest();
+    a.now();
+    await a.add(item('2'));
+    await rest();
+    expect(calls).toBe(1);
+    a.settle(a.waiting.map((i) => i.id));
+    expect(a.state).toBe('gone');
+  });
+
   const act = fc.oneof(
     { weight: 5, arbitrary: fc.constant({ kind: 'add' as const }) },
     { weight: 2, arbitrary: fc.record({ kind: fc.constant('wait' as const), ms: fc.constantFrom(1, 400, 3000) }) },
@@ -237,6 +385,24 @@ describe('a lane of the outbox', () => {
       }),
       { numRuns: 150 }
     );
+  });
+});
+
+describe('a request', () => {
+  it('carries its kind and a time limit, and is null where there was no answer', async () => {
+    const asked: RequestInit[] = [];
+    vi.stubGlobal('fetch', (_: string, init: RequestInit) => {
+      asked.push(init);
+      return Promise.resolve(new Response('{}'));
+    });
+    expect((await request('POST', '/x', '{}'))?.ok).toBe(true);
+    expect((await request('PUT', '/x', 'raw', 'image/jpeg'))?.ok).toBe(true);
+    expect(asked.map((a) => [a.method, a.headers, a.signal instanceof AbortSignal])).toEqual([
+      ['POST', { 'content-type': 'application/json' }, true],
+      ['PUT', { 'content-type': 'image/jpeg' }, true]
+    ]);
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('network')));
+    expect(await request('GET', '/x', undefined)).toBeNull();
   });
 });
 

@@ -1,122 +1,12 @@
 import { editBy } from '$core/plan/diff';
-import { traceLines } from '$core/plan/lines';
-import type { Edit, Plan } from '$core/plan/schema';
 import { saltRoad } from '$lib/server/demo-shows';
 import { takeEdits } from '$lib/server/take';
 import fc from 'fast-check';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { setCable } from './edits';
-import { ShowSession } from './session.svelte';
-import { type PushAnswer, PushAnswerSchema, type SentEdit } from '$lib/protocol/edits';
-import { MemoryRows, type RowStore } from '$lib/outbox/rows';
-import type { Feed } from '$lib/live/feed';
-import type { LiveEvent } from '$lib/protocol/live';
+import { describe, expect, it, vi } from 'vitest';
+import type { ShowSession } from './session.svelte';
+import { anew, cable, lead, lineOf, net, rest, rowsFor, session, standIns } from './test-net';
 
-/** What each browser has kept, in place of IndexedDB. */
-let kept: MemoryRows;
-
-/** A server with the real taking-in of edits, behind a network that can lose either way. */
-class Net {
-  plan: Plan = saltRoad();
-  revision = 0;
-  readonly log: SentEdit[] = [];
-  #mode: 'fine' | 'no-request' | 'no-answer' | 'broken' = 'fine';
-  readonly #heard = new Set<(event: LiveEvent) => void>();
-  readonly #opened = new Set<() => void>();
-  /** Heard as long as the network is fine; it tells when it is back. */
-  readonly feed = {
-    on: (_: string, heard: (event: LiveEvent) => void) => {
-      this.#heard.add(heard);
-      return () => this.#heard.delete(heard);
-    },
-    onOpen: (opened: () => void) => {
-      this.#opened.add(opened);
-      return () => this.#opened.delete(opened);
-    }
-  } as unknown as Feed;
-
-  get mode() {
-    return this.#mode;
-  }
-  set mode(mode) {
-    const back = mode === 'fine' && this.#mode !== 'fine';
-    this.#mode = mode;
-    if (back) this.#opened.forEach((opened) => opened());
-  }
-
-  fetch = (url: string, init?: { body?: string }): Promise<Response> => {
-    if (this.mode === 'no-request') return Promise.reject(new TypeError('network'));
-    if (this.mode === 'broken') return Promise.resolve(new Response('{}', { status: 500 }));
-    const answer = url.endsWith('/edits')
-      ? this.#push(JSON.parse(init!.body!) as { base: number; edits: SentEdit[] })
-      : this.#get(url);
-    return this.mode === 'no-answer' ? Promise.reject(new TypeError('lost')) : Promise.resolve(answer);
-  };
-  #since(base: number): Pick<PushAnswer, 'revision' | 'edits' | 'plan'> {
-    const edits = this.log.slice(base).map((sent, k) => ({ revision: base + k + 1, by: 'Mara', sent }));
-    return edits.length > 5
-      ? { revision: this.revision, edits: [], plan: this.plan }
-      : { revision: this.revision, edits, plan: null };
-  }
-  #get(url: string): Response {
-    const since = /since=(\d+)/.exec(url)?.[1];
-    return Response.json(since ? this.#since(Number(since)) : { name: 'x', plan: this.plan, revision: this.revision });
-  }
-  #push({ base, edits }: { base: number; edits: SentEdit[] }): Response {
-    const taken = takeEdits(this, new Set(this.log.map((s) => s.edit.id)), edits);
-    this.plan = taken.plan;
-    this.revision = taken.revision;
-    this.log.push(...taken.fresh.map((f) => f.sent));
-    const { revision, accepted, conflict } = taken;
-    if (taken.fresh.length > 0 && this.mode === 'fine')
-      this.#heard.forEach((tell) => tell({ kind: 'edits', show: SHOW, revision }));
-    return Response.json(PushAnswerSchema.parse({ ...this.#since(base), accepted, conflict }), {
-      status: conflict ? 409 : 200
-    });
-  }
-}
-let net: Net;
-const listeners = new Map<string, () => void>();
-beforeEach(() => {
-  vi.useFakeTimers();
-  net = new Net();
-  kept = new MemoryRows();
-  vi.stubGlobal('fetch', (url: string, init?: { body?: string }) => net.fetch(url, init));
-  const target = {
-    addEventListener: (name: string, run: () => void) => listeners.set(name, run),
-    removeEventListener: () => {}
-  };
-  vi.stubGlobal('window', target);
-  vi.stubGlobal('document', { ...target, visibilityState: 'visible' });
-});
-afterEach(() => {
-  vi.useRealTimers();
-  vi.unstubAllGlobals();
-});
-
-const SHOW = '00000000-0000-4000-8000-000000000001';
-/** Who made which edit: known by whose browser kept it. */
-const madeBy = new Map<string, string>();
-const rowsFor = (who: string): RowStore => ({
-  load: () => kept.load(`edits:${who}`),
-  put: (rows) => {
-    for (const { id } of rows) madeBy.set(id, who);
-    return kept.put(rows.map((r) => ({ ...r, lane: `edits:${who}` })));
-  },
-  drop: (_, ids) => kept.drop(`edits:${who}`, ids)
-});
-/** A browser with the show open. @param hears whether it hears at once what others do */
-async function session(who: string, hears = false): Promise<ShowSession> {
-  const log = structuredClone(net.log.filter((s) => madeBy.get(s.edit.id) === who));
-  const made = new ShowSession(SHOW, { plan: net.plan, revision: net.revision, log }, rowsFor(who));
-  await made.open(hears ? net.feed : undefined);
-  return made;
-}
-const rest = (ms = 60_000) => vi.advanceTimersByTimeAsync(ms);
-const cable = (k: number): string => Object.keys(net.plan.cables)[k % Object.keys(net.plan.cables).length];
-const lineOf = (k: number): string => traceLines(net.plan).find((l) => l.cables.includes(cable(k)))!.id;
-const lead = (s: ShowSession, k: number, metres: number): Edit | null =>
-  setCable(s.plan, cable(k), `cable ${k}`, { metres });
+standIns();
 
 describe('a session', () => {
   it('applies at once, saves, and says so', async () => {
@@ -332,7 +222,7 @@ describe('a session', () => {
   it('two people without a feed, a bad network and reloads: nothing is lost, nothing doubled, all agree when reopened', async () => {
     await fc.assert(
       fc.asyncProperty(fc.array(act(2), { maxLength: 40 }), async (acts) => {
-        [net, kept] = [new Net(), new MemoryRows()];
+        anew();
         const people = [await session('0'), await session('1')];
         await play(people, acts, false);
         await expectWhole(people);
