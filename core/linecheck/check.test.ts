@@ -4,13 +4,11 @@ import { ropeRoom, saltRoad } from '../../src/lib/server/demo-shows';
 import { judgePlan } from '../judge/judge';
 import { pairsOf } from '../judge/pairs';
 import { traceLines } from '../plan/lines';
-import { applyEdit } from '../plan/edit';
-import type { Op, Plan } from '../plan/schema';
+import type { Plan } from '../plan/schema';
 import { show } from '../tests/plans';
-import { CAUTION_TEXTS, differenceText, pairCauseText, STEP_NAMES } from '../words/check';
+import { differenceText, pairCauseText } from '../words/check';
 import { expectedOf } from './expected';
 import { explain } from './explain';
-import { cautionsOf, gatesFor, stepsOf } from './gates';
 import { HUM_BOUNDS, HUM_WORDS, humWord } from './hum';
 import { expectedPair, explainPair, monoOf, pairOff } from './pair';
 import type { PairReading } from './pair-reading';
@@ -148,61 +146,5 @@ describe('two sides of a pair', () => {
       expect(causes.reduce((sum, c) => sum + c.share, 0)).toBeCloseTo(1, 9);
       for (const c of causes) expect(pairCauseText(c, (id) => id)).toMatch(/\w/);
     }
-  });
-});
-
-describe('gates', () => {
-  it('stand around a change of a live line: phantom goes before a plug, and comes back behind it', () => {
-    const plan = show([BASS]);
-    const { line } = of(plan);
-    const around = (ops: Op[]) => {
-      const then = applyEdit(plan, { ops });
-      if (!then.ok) throw new Error(JSON.stringify(then.fault));
-      return gatesFor(plan, line, ops, then.plan);
-    };
-    const pad: Op = { op: 'set', table: 'devices', id: 'l0-mid', path: ['settings', 'pad'], from: null, to: '20' };
-    expect(around([pad])).toEqual({ before: ['mute'], after: ['gain-least', 'unmute', 'gain-set'] });
-    const [lead] = line.cables;
-    const longer: Op = { op: 'set', table: 'cables', id: lead, path: ['metres'], from: 3, to: 6 };
-    expect(around([longer])).toEqual({
-      before: ['mute', 'phantom-off'],
-      after: ['phantom-on', 'gain-least', 'unmute', 'gain-set']
-    });
-  });
-  it('mute comes before plugging, plugging before phantom, the least gain before unmuting', () => {
-    for (const plan of [saltRoad(), ropeRoom()])
-      for (const line of traceLines(plan)) {
-        const steps = stepsOf(plan, line);
-        const at = (step: (typeof steps)[number]): number => steps.indexOf(step);
-        expect(at('mute')).toBeLessThan(at('patch'));
-        if (at('phantom-on') >= 0) expect(at('patch')).toBeLessThan(at('phantom-on'));
-        if (at('phantom-off') >= 0) expect(at('phantom-off')).toBeLessThan(at('patch'));
-        expect(at('gain-least')).toBeLessThan(at('unmute'));
-        for (const step of steps) expect(STEP_NAMES[step]).toBeTruthy();
-      }
-  });
-  it('caution where it applies, and only there', () => {
-    const cautions = (text: string) => {
-      const plan = show([text]);
-      return cautionsOf(plan, of(plan).line);
-    };
-    expect(cautions('valve amp, 3 m, cabinet')).toEqual(['speaker-level', 'valve']);
-    expect(cautions('power amp bridged, 3 m, cabinet')).toEqual(['speaker-level', 'bridged']);
-    expect(cautions('keyboard earth removed, 3 m, line')).toEqual(['earth-removed']);
-    expect(cautions('ribbon mic, 20 m, mic')).toEqual(['ribbon', 'tingle']);
-    expect(cautions('rca player wall-wart, 3 m, rca input')).toEqual([]);
-    expect(stepsOf(show(['valve amp, 3 m, cabinet']), of(show(['valve amp, 3 m, cabinet'])).line).slice(0, 4)).toEqual([
-      'amp-off',
-      'mute',
-      'patch',
-      'load'
-    ]);
-    expect(CAUTION_TEXTS.tingle).toMatch(/licensed/);
-    // In the open, whatever hangs on the mains.
-    const open = show(['keyboard earthed, 3 m, line']);
-    expect(cautionsOf(open, of(open).line)).not.toContain('outdoors');
-    open.policy.outdoors = true;
-    expect(cautionsOf(open, of(open).line)).toContain('outdoors');
-    expect(CAUTION_TEXTS.outdoors).toMatch(/residual-current/);
   });
 });

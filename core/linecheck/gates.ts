@@ -12,7 +12,7 @@ export type Caution = 'speaker-level' | 'bridged' | 'valve' | 'ribbon' | 'earth-
 /** Whether it carries what drives a loudspeaker. */
 const isLoud = (plan: Plan, line: Line): boolean => modelAt(plan, line.devices[0]).ports[0].level === 'speaker';
 
-/** What has to be done for a line, first things first. */
+/** What has to be done for a line, first things first: nothing is plugged into an open channel, or with phantom on. */
 export function stepsOf(plan: Plan, line: Line): Step[] {
   const input = plan.devices[line.id];
   const gives = modelOf(input.model).options.phantom !== undefined;
@@ -20,12 +20,12 @@ export function stepsOf(plan: Plan, line: Line): Step[] {
   const loud = isLoud(plan, line);
   return [
     ...(loud ? (['amp-off'] as const) : []),
+    'gain-least',
     'mute',
-    ...(gives && !hungry ? (['phantom-off'] as const) : []),
+    ...(gives ? (['phantom-off'] as const) : []),
     'patch',
     ...(loud ? (['load'] as const) : []),
     ...(gives && hungry && input.settings.phantom === 'on' ? (['phantom-on'] as const) : []),
-    'gain-least',
     'unmute',
     'gain-set'
   ];
@@ -48,13 +48,13 @@ export function gatesFor(plan: Plan, line: Line, ops: readonly Op[], then: Plan)
   return {
     before: [
       ...(loud && plugs ? (['amp-off'] as const) : []),
+      'gain-least',
       'mute',
       ...(phantom(plan) && (plugs || !phantom(then)) ? (['phantom-off'] as const) : [])
     ],
     after: [
       ...(loud && plugs ? (['load'] as const) : []),
       ...(phantom(then) && (plugs || !phantom(plan)) ? (['phantom-on'] as const) : []),
-      'gain-least',
       'unmute',
       'gain-set'
     ]
