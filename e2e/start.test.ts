@@ -25,9 +25,9 @@ interface Started {
   out: () => string;
   until: (text: RegExp) => Promise<RegExpExecArray>;
 }
-function start(env: Record<string, string> = {}): Started {
+function start(env: Record<string, string> = {}, cwd = root): Started {
   const child = spawn(process.execPath, ['scripts/start.mjs'], {
-    cwd: root,
+    cwd,
     env: { ...process.env, DATABASE_URL: '', ...env }
   });
   running.push(child);
@@ -213,6 +213,15 @@ plain('a backup holds everything and comes back whole; a file that is none chang
 
   writeFileSync(join(root, 'none.backup'), 'not a backup at all');
   expect(run('restore', join(root, 'none.backup'))).toMatchObject({ code: 1 });
+  // One bit, anywhere: in the head, at the beginning of what the database wrote, in its middle, at its end.
+  const whole = readFileSync(file);
+  for (const at of [3, 40, 90, Math.floor(whole.length / 2), whole.length - 1]) {
+    const bad = Buffer.from(whole);
+    bad[at] ^= 1;
+    writeFileSync(join(root, 'bad.backup'), bad);
+    const told = run('restore', join(root, 'bad.backup'));
+    expect([at, told.code, /damaged|no backup/.test(told.out)]).toEqual([at, 1, true]);
+  }
   expect(run('restore').out).toContain('Which file?');
   const back = run('restore', file);
   expect(back.out).toMatch(/are back\. What was there before is kept as guanxi_before_\d{14}/);
@@ -229,6 +238,82 @@ plain('a backup holds everything and comes back whole; a file that is none chang
   expect(readings.map((r) => r.note)).toEqual(['as it was']);
   await end(second.child);
 });
+
+plain(
+  'everything exported is read back into an empty server, to the same rows; what is damaged or has work is refused',
+  async () => {
+    const first = start({ PORT: String(await freePort()) });
+    const [, url] = await first.until(AT);
+    const post = poster(url);
+    const { id } = (await (await post('/api/shows', { name: 'Πέρα 夜' })).json()) as { id: string };
+    const op = { op: 'add', table: 'devices', id: 'd1', value: { model: 'piezo', settings: {} } };
+    const edit = { id: crypto.randomUUID(), label: { code: 'set', subject: 'ő' }, ops: [op] };
+    expect((await post(`/api/shows/${id}/edits`, { base: 0, edits: [{ edit, kind: 'do', of: null }] })).ok).toBe(true);
+    await post(`/api/shows/${id}/print`, {});
+    const jpeg = Buffer.concat([
+      Buffer.from([0xff, 0xd8, 0xff]),
+      Buffer.from(crypto.getRandomValues(new Uint8Array(999)))
+    ]);
+    const photo = await fetch(`${url}/api/shows/${id}/photos/${crypto.randomUUID()}?line=a`, {
+      method: 'PUT',
+      body: jpeg,
+      headers: { origin: url, 'content-type': 'image/jpeg' }
+    });
+    expect(photo.ok).toBe(true);
+    const kit = {
+      id: 'k1',
+      from: null,
+      to: { kind: 'device', model: 'active-di', count: 2, name: '', condition: 'works', place: '', note: '' }
+    };
+    expect((await post('/api/kit', { changes: [kit] })).status).toBe(200);
+    const told = await (await fetch(`${url}/api/export`)).text();
+    const file = join(root, 'all.jsonl');
+    writeFileSync(file, told);
+    const read = (path: string, at: string): { code: number | null; out: string } => {
+      const done = spawnSync(process.execPath, ['scripts/read-export.mjs', path], {
+        cwd: at,
+        env: { ...process.env, DATABASE_URL: '' },
+        encoding: 'utf8'
+      });
+      return { code: done.status, out: `${done.stdout}${done.stderr}` };
+    };
+    expect(read(file, root).out).toContain('Stop it first');
+    await end(first.child);
+    expect(read(file, root)).toMatchObject({ code: 1, out: expect.stringContaining('work of its own') });
+
+    const other = copyFolder('guanxi-other-');
+    try {
+      const second = start({ PORT: String(await freePort()) }, other);
+      await second.until(AT);
+      await end(second.child);
+      const cut = told.slice(0, told.lastIndexOf('{'));
+      for (const [text, why] of [
+        [cut, 'cut short'],
+        [told.replace('piezo', 'piezp'), 'damaged'],
+        ['{}', 'no export'],
+        ['x', 'not JSON']
+      ]) {
+        writeFileSync(join(root, 'bad.jsonl'), text);
+        expect(read(join(root, 'bad.jsonl'), other)).toMatchObject({ code: 1, out: expect.stringContaining(why) });
+      }
+      expect(read(file, other)).toMatchObject({ code: 0, out: expect.stringMatching(/\d+ rows were read/) });
+      const third = start({ PORT: String(await freePort()) }, other);
+      const [, again] = await third.until(AT);
+      const back = await (await fetch(`${again}/api/export`)).text();
+      // The person whom a new server makes stays beside those who were read.
+      const rows = (text: string): string[] =>
+        text
+          .trimEnd()
+          .split('\n')
+          .slice(1, -1)
+          .filter((line) => !line.startsWith('{"table":"person"'));
+      expect(rows(back)).toEqual(rows(told));
+      await end(third.child);
+    } finally {
+      rmSync(other, { recursive: true, force: true });
+    }
+  }
+);
 
 plain('server and database killed among two hundred edits and readings: nothing acknowledged is lost', async () => {
   const first = start({ PORT: String(await freePort()) });

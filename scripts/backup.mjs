@@ -4,6 +4,7 @@ import { resolve } from 'node:path';
 import { counts } from './lib/counts.mjs';
 import { Cluster } from './lib/postgres.mjs';
 import { main, Refusal, say } from './lib/say.mjs';
+import { seal, unsealed } from './lib/sealed.mjs';
 
 const CHECKED = 'guanxi_checked';
 
@@ -15,18 +16,20 @@ await main(async () => {
   if (existsSync(file)) throw new Refusal(`${file} is there already. Name another file.`);
   const cluster = new Cluster('pg');
   await cluster.start();
-  const half = `${file}.half`;
+  const [raw, half] = [`${file}.raw`, `${file}.half`];
   try {
-    cluster.dump('guanxi', half);
+    cluster.dump('guanxi', raw);
+    rmSync(half, { force: true });
+    seal(raw, half);
     // What cannot be read back is no backup.
-    cluster.restore(CHECKED, half);
+    await unsealed(half, (inner) => cluster.restore(CHECKED, inner));
     const found = counts(cluster, CHECKED);
     renameSync(half, file);
     say(
       `${file}: ${found.show} shows, ${found.edit} edits, ${found.reading} readings, ${(statSync(file).size / 1e6).toFixed(1)} MB. Read back whole.`
     );
   } finally {
-    rmSync(half, { force: true });
+    for (const path of [raw, half]) rmSync(path, { force: true });
     cluster.dropDatabase(CHECKED);
     // One that was running belongs to whoever started it.
     if (!cluster.wasRunning) cluster.stop();

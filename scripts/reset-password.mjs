@@ -1,5 +1,5 @@
 // npm run reset-password -- EMAIL: a link by which somebody sets a new password. Whoever has this machine has the database anyway.
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import postgres from 'postgres';
 import { Cluster } from './lib/postgres.mjs';
 import { main, Refusal, say } from './lib/say.mjs';
@@ -19,8 +19,10 @@ await main(async () => {
     const [user] = await sql`select id, name from "user" where lower(email) = lower(${email})`;
     if (!user) throw new Refusal(`Nobody has an account as ${email}.`);
     const token = randomBytes(32).toString('base64url');
+    // Only the hash is kept: whoever reads the database cannot use it.
+    const kept = createHash('sha256').update(`reset-password:${token}`).digest('base64url');
     await sql`insert into verification (id, identifier, value, expires_at)
-      values (${randomBytes(16).toString('hex')}, ${`reset-password:${token}`}, ${user.id}, ${new Date(Date.now() + HOUR)})`;
+      values (${randomBytes(16).toString('hex')}, ${kept}, ${user.id}, ${new Date(Date.now() + HOUR)})`;
     say(
       `${user.name} sets a new password within an hour at  ADDRESS/reset/${token}  (ADDRESS: where Guanxi is reached).`
     );

@@ -5,6 +5,7 @@ import { counts } from './lib/counts.mjs';
 import { lockHolder } from './lib/lock.mjs';
 import { Cluster } from './lib/postgres.mjs';
 import { main, Refusal, say } from './lib/say.mjs';
+import { unsealed } from './lib/sealed.mjs';
 
 const FRESH = 'guanxi_fresh';
 
@@ -20,7 +21,7 @@ await main(async () => {
   const cluster = new Cluster('pg');
   await cluster.start();
   try {
-    cluster.restore(FRESH, file);
+    await unsealed(file, (inner) => cluster.restore(FRESH, inner));
     const found = counts(cluster, FRESH);
     if (!('show' in found)) throw new Refusal(`${file} is a backup of something else: it has no shows.`);
     const kept = `guanxi_before_${new Date().toISOString().replace(/\D/g, '').slice(0, 14)}`;

@@ -12,6 +12,8 @@ declare global {
       who: () => Promise<Who>;
       /** The same, and null for a stranger. */
       maybe: () => Promise<Who | null>;
+      /** The same, asked anew: whether what was allowed still is. */
+      again: () => Promise<Who | null>;
       /** The database was not there for what this request asked: the id of that in the log. */
       away?: string;
     }

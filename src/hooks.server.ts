@@ -1,15 +1,24 @@
 import { server as says } from '$core/words/server';
 import { building, dev } from '$app/environment';
+import { endThreads } from '$lib/server/compute/pool';
 import { closeDb, freshDb, isAway, migrateDb } from '$lib/server/db';
 import { may, whoAsks } from '$lib/server/access';
 import { isSafe, needs } from '$lib/server/access-rules';
 import { CLIENT_ADDRESS } from '$lib/server/auth';
-import { firstPerson, hasAccounts, makeInvite } from '$lib/server/crew';
+import { dropFirstInvites, firstPerson, hasAccounts, makeInvite } from '$lib/server/crew';
 import { fillDemo } from '$lib/server/demo';
 import { log } from '$lib/server/log';
 import { isLoopback, sameOrigin } from '$lib/server/http';
 import { clientOf, isOwnHost, originForOthers } from '$lib/server/origin';
-import { error, type Handle, type HandleServerError, isRedirect, redirect, type ServerInit } from '@sveltejs/kit';
+import {
+  error,
+  type Handle,
+  type HandleServerError,
+  isHttpError,
+  isRedirect,
+  redirect,
+  type ServerInit
+} from '@sveltejs/kit';
 
 export const init: ServerInit = async () => {
   if (building) return;
@@ -23,7 +32,7 @@ export const init: ServerInit = async () => {
     console.error(says.theDatabaseCannotBeReachedCheck(cause.message));
     process.exit(1);
   }
-  process.on('sveltekit:shutdown', () => void closeDb());
+  process.on('sveltekit:shutdown', () => void endThreads().then(closeDb));
   // Where a connection dies the driver may throw with nobody to catch it. That ends no server: all others work on.
   process.on('uncaughtException', (error) => outlive(error));
   process.on('unhandledRejection', (reason) => outlive(reason));
@@ -49,7 +58,9 @@ async function inviteFirst(): Promise<void> {
     );
     return;
   }
-  const token = await makeInvite(await firstPerson(), 'owner');
+  const first = await firstPerson();
+  await dropFirstInvites(first.crewId);
+  const token = await makeInvite(first, 'owner');
   const own = new Request(`http://localhost/`, { headers: { host: `127.0.0.1:${process.env.PORT}` } });
   console.log(`No accounts yet. The first one is made at  ${originForOthers(own)}/invite/${token}`);
 }
@@ -71,6 +82,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   let who: ReturnType<typeof whoAsks> | undefined;
   const ask = (): ReturnType<typeof whoAsks> => (who ??= whoAsks(event));
   event.locals.maybe = ask;
+  event.locals.again = () => whoAsks(event);
   event.locals.who = async () => (await ask()) ?? error(401, says.signInFirst);
   try {
     const asks = needs(route.id, request.method) === 'nothing' ? null : await ask();
@@ -81,6 +93,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     }
   } catch (failure) {
     if (isRedirect(failure)) throw failure;
+    if (isHttpError(failure)) return refusal(failure.status, failure.body.message);
     // Nobody can be let in without the database: told here, for no page of the app could be made either.
     const id = logged(failure, route.id, 500);
     if (isAway(failure)) return away(route.id, id);

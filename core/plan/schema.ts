@@ -19,7 +19,11 @@ export const LIMITS = {
   ops: 400
 } as const;
 
-const id = z.string().regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -');
+const id = z
+  .string()
+  .regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -')
+  // Every object has something of that name already; of what an id can be made of it is the only one.
+  .refine((s) => s !== 'constructor', 'an id cannot be “constructor”');
 const text = saidText(LIMITS.text).regex(/\S/, 'needs a name');
 const setting = z.union([z.number().finite(), saidText(LIMITS.text)]);
 const feed = z.enum(['mains-1', 'mains-2', 'battery', 'phantom', 'none']);

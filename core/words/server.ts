@@ -28,6 +28,7 @@ export const server = {
   boxesAndHowTheyAreSet: 'Boxes and how they are set',
   nothingIsPluggedYetSoThere: 'Nothing is plugged yet, so there is nothing to label.',
   thisInvitationHasBeenUsedTaken: 'This invitation has been used, taken back, or is too old. Ask for a new one.',
+  youAreNotInThatCrew: 'You are not in that crew any more.',
   thereAreNoAccountsYet: 'There are no accounts yet.',
   thereIsNoSuchDevice: 'There is no such device.',
   thereIsNoSuchPersonIn: 'There is no such person in the crew.',
@@ -41,5 +42,7 @@ export const server = {
   lineTheIdOfALine: 'line: the id of a line is wanted.',
   thatPictureIsTooLarge900: 'That picture is too large: 900 kB at most.',
   thatIsNoJpegPngOr: 'That is no JPEG, PNG or WebP picture.',
+  tooLargeToCompute: 'This is too large for this server to compute. Ask for one sheet at a time, or split the show.',
+  manyAskAtOnce: 'Many ask at once just now. Try again in a moment.',
   thisLinkHasBeenTakenBack: 'This link has been taken back. Ask the crew for another.'
 };

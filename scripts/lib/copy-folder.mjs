@@ -14,6 +14,7 @@ const PARTS = [
   'package.json',
   'package-lock.json',
   'svelte.config.js',
+  'vite.compute.config.ts',
   'vite.config.ts'
 ];
 

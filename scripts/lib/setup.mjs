@@ -81,7 +81,17 @@ export function chromium() {
 function sourceHash() {
   const files = execFileSync(
     'find',
-    ['src', 'core', 'static', 'svelte.config.js', 'vite.config.ts', 'package-lock.json', '-type', 'f'],
+    [
+      'src',
+      'core',
+      'static',
+      'svelte.config.js',
+      'vite.config.ts',
+      'vite.compute.config.ts',
+      'package-lock.json',
+      '-type',
+      'f'
+    ],
     { cwd: ROOT, encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }
   )
     .split('\n')
@@ -98,16 +108,15 @@ export function ensureBuild() {
   const hash = sourceHash();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return { built: false };
   say('Building …');
-  const result = spawnSync(
-    process.execPath,
-    [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'],
-    {
-      cwd: ROOT,
-      stdio: ['ignore', 'pipe', 'pipe'],
-      encoding: 'utf8'
-    }
-  );
-  if (result.status !== 0) throw new Refusal(`The build failed:\n${result.stdout}${result.stderr}`);
+  // The server, and beside it the threads in which it computes.
+  for (const config of ['vite.config.ts', 'vite.compute.config.ts']) {
+    const result = spawnSync(
+      process.execPath,
+      [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--config', config, '--logLevel', 'error'],
+      { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], encoding: 'utf8' }
+    );
+    if (result.status !== 0) throw new Refusal(`The build failed:\n${result.stdout}${result.stderr}`);
+  }
   writeFileSync(stamp, hash);
   return { built: true };
 }

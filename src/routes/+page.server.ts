@@ -1,6 +1,6 @@
 import { atLeast } from '$lib/crew/roles';
 import { originForOthers, originOf } from '$lib/server/origin';
-import { listShows } from '$lib/server/shows';
+import { listShows } from '$lib/server/glances';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, depends, request }) => {

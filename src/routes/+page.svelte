@@ -31,6 +31,12 @@
     return null;
   }
   const refresh = (): Promise<void> => invalidate('app:shows');
+  // What is still being computed is there in a moment.
+  $effect(() => {
+    if (!data.shows.some((s: (typeof data.shows)[number]) => s.look === 'computing')) return;
+    const soon = setTimeout(() => void refresh(), 1200);
+    return () => clearTimeout(soon);
+  });
 
   async function create(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -144,18 +150,24 @@
   {/if}
   <ul class="border-t border-base-300">
     {#each data.shows as show (show.id)}
-      {@const worst = SEVERITIES.findLast((s) => show.counts[s] > 0) ?? 'clean'}
+      {@const look = typeof show.look === 'string' ? null : show.look}
+      {@const worst = look && (SEVERITIES.findLast((s) => look.counts[s] > 0) ?? 'clean')}
       <li class="grid grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 border-b border-base-300 py-3">
         <a href="/show/{show.id}" class="group min-w-0">
           <span class="flex items-center gap-2.5 text-[1.15em] font-bold group-hover:underline"
-            ><Mark severity={worst} size={17} /><span class="truncate">{show.name}</span></span
+            >{#if worst}<Mark severity={worst} size={17} />{:else}<span class="w-[17px]"></span>{/if}<span
+              class="truncate">{show.name}</span
+            ></span
           >
           <span class="flex flex-wrap items-center gap-x-4 gap-y-0.5 pt-1 pl-[27px]">
-            <span class="text-quiet">{show.lines} {counted.line(show.lines)}</span>
+            {#if look}<span class="text-quiet">{look.lines} {counted.line(look.lines)}</span>
+            {:else}<span class="text-quiet" data-look={show.look}
+                >{show.look === 'computing' ? says.beingJudged : says.tooLargeToJudge}</span
+              >{/if}
             {#each SEVERITIES as severity (severity)}
-              {#if show.counts[severity] > 0}
+              {#if look && look.counts[severity] > 0}
                 <span class="flex items-center gap-1.5"
-                  ><Mark {severity} size={13} />{show.counts[severity]}
+                  ><Mark {severity} size={13} />{look.counts[severity]}
                   {severity === 'care' ? says.withCare : SEVERITY_NAMES[severity]}</span
                 >
               {/if}

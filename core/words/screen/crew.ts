@@ -57,5 +57,12 @@ export const crew = {
   looksAtEverythingChangesNothing: 'looks at everything, changes nothing',
   plansPacksChecks: 'plans, packs, checks',
   alsoDecidesWhoBelongsToThe: 'also decides who belongs to the crew',
-  a: 'A'
+  a: 'A',
+  changePassword: 'Change password',
+  setPassword: 'Set it',
+  presentPassword: 'Present password',
+  newPassword: 'New password',
+  tenCharactersEveryOther: 'Ten characters or more. Every other device is signed out.',
+  passwordChanged: 'The password is changed. Other devices are signed out.',
+  aDeviceStaysSignedIn: 'A device stays signed in for 60 days after it was last used.'
 };

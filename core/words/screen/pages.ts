@@ -25,6 +25,8 @@ export const pages = {
   duplicate: 'Duplicate',
   export: 'Export',
   delete: 'Delete',
+  beingJudged: 'being judged …',
+  tooLargeToJudge: 'too large to be judged as a whole',
   exportEverythingAsOneOpenFile: 'Export everything as one open file',
   everybodyAtThisMachineIsIn: 'Everybody at this machine is in without a password, and nothing outside it reaches it.',
   accountsForACrew: 'Accounts for a crew',

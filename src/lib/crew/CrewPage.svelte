@@ -4,7 +4,7 @@
   import { dateTime } from '$lib/ui/when';
   import { send } from '$lib/ui/send';
   import { toast } from 'svelte-sonner';
-  import { deviceName } from './agent';
+  import Devices from './Devices.svelte';
   import LinkDialog from './LinkDialog.svelte';
   import { atLeast, type Rank, type Role, ROLE_NAMES, ROLE_SAYS, ROLES } from './roles';
 
@@ -194,43 +194,7 @@
         {/if}
       </section>
 
-      <section aria-labelledby="devices">
-        <h2 id="devices" class="border-b border-base-300 pb-1.5 font-bold">{says.yourDevices}</h2>
-        <ul>
-          {#each data.devices as device (device.id)}
-            <li class="flex min-h-12 items-center gap-3 border-b border-base-300 py-1.5">
-              <span class="min-w-0 flex-1">
-                <span class="block truncate font-semibold"
-                  >{deviceName(device.agent)}{#if device.here}<span class="font-normal text-quiet">{says.thisOne}</span
-                    >{/if}</span
-                >
-                <span class="block text-[0.93em] text-quiet">{says.signedInOrUsed(dateTime(device.at))}</span>
-              </span>
-              {#if !device.here}
-                <button
-                  type="button"
-                  class="py-2 text-quiet hover:text-error"
-                  disabled={busy}
-                  onclick={() => change('DELETE', `/api/crew/devices/${device.id}`)}
-                  >{says.end}<span class="sr-only"> {deviceName(device.agent)}</span></button
-                >
-              {/if}
-            </li>
-          {/each}
-        </ul>
-        <div class="flex flex-wrap gap-2 pt-3">
-          <button type="button" class="btn btn-primary" disabled={busy} onclick={addDevice}>{says.addADevice}</button>
-          {#if data.devices.length > 1}
-            <button
-              type="button"
-              class="btn btn-outline"
-              disabled={busy}
-              onclick={() => change('DELETE', '/api/crew/devices/others')}>{says.endAllOthers}</button
-            >
-          {/if}
-          <button type="button" class="btn btn-outline" onclick={signOut}>{says.signOut}</button>
-        </div>
-      </section>
+      <Devices devices={data.devices} {busy} {change} onadd={() => void addDevice()} onsignout={() => void signOut()} />
 
       {#if atLeast(data.me.rank, 'engineer')}
         <section aria-labelledby="links">

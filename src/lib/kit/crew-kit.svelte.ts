@@ -7,7 +7,7 @@ import type { Feed } from '$lib/live/feed';
 import { Lane, type LaneState } from '$lib/outbox/lane.svelte';
 import { type Outcome, outcomeOf, request } from '$lib/outbox/outcome';
 import type { RowStore } from '$lib/outbox/rows';
-import { type KitChange, KitChangesSchema } from '$lib/protocol/kit';
+import { CREW_HEADER, type KitChange, KitChangesSchema } from '$lib/protocol/kit';
 import { uuid } from '$lib/uuid';
 import * as z from 'zod';
 import { backwards, withChanges } from './changes';
@@ -28,7 +28,11 @@ export class CrewKit {
   readonly #lane: Lane<Step>;
   readonly #catching = new CatchingUp(() => this.#fetch());
 
-  constructor(kit: Kit, crewId: string, rows: RowStore) {
+  constructor(
+    kit: Kit,
+    readonly crewId: string,
+    rows: RowStore
+  ) {
     this.kit = this.#ground = kit;
     this.#lane = new Lane<Step>({
       name: `kit:${crewId}`,
@@ -110,8 +114,12 @@ export class CrewKit {
     this.redoable = this.#redo.length;
   }
 
+  /** Of this crew, whichever has been chosen in another tab meanwhile. */
+  #ask(method: 'GET' | 'POST', body: string | undefined): Promise<Response | null> {
+    return request(method, '/api/kit', body, undefined, { [CREW_HEADER]: this.crewId });
+  }
   async #push(step: Step): Promise<Outcome> {
-    const answer = await request('POST', '/api/kit', JSON.stringify({ changes: step.changes }));
+    const answer = await this.#ask('POST', JSON.stringify({ changes: step.changes }));
     if (answer?.ok) {
       this.#ground = withChanges(this.#ground, step.changes);
       return { kind: 'taken', ids: [step.id] };
@@ -124,7 +132,7 @@ export class CrewKit {
   }
   async #fetch(): Promise<void> {
     // While something is on its way the kit may be before or after it; its answer asks again.
-    const answer = await request('GET', '/api/kit', undefined);
+    const answer = await this.#ask('GET', undefined);
     if (answer?.ok && this.#lane.waiting.length === 0) this.#stand(((await answer.json()) as { kit: Kit }).kit);
   }
   /** What the server has, with what is on its way on top; what no longer fits waits for a decision. */

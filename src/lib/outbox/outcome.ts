@@ -23,13 +23,14 @@ export async function request(
   method: string,
   path: string,
   body: BodyInit | undefined,
-  type = 'application/json'
+  type = 'application/json',
+  more: Readonly<Record<string, string>> = {}
 ): Promise<Response | null> {
   try {
     const sent = Date.now();
     const answer = await fetch(path, {
       method,
-      headers: { 'content-type': type },
+      headers: { 'content-type': type, ...more },
       body,
       signal: AbortSignal.timeout(PATIENCE)
     });

@@ -10,3 +10,6 @@ export const KitChangesSchema = z.strictObject({
     .max(KIT_LIMITS.items)
 });
 export type KitChange = z.infer<typeof KitChangesSchema>['changes'][number];
+
+/** Names the crew that a change of the kit is for: another tab may have chosen another one meanwhile. */
+export const CREW_HEADER = 'x-guanxi-crew';

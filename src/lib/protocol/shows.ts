@@ -1,4 +1,5 @@
 import { saidText } from '$core/text/schema';
+import type { Severity } from '$core/judge/types';
 import type { Kit } from '$core/kit/schema';
 import type { Plan } from '$core/plan/schema';
 import * as z from 'zod';
@@ -16,6 +17,12 @@ export const PlanFileSchema = z.strictObject({
 
 export const TickSchema = z.strictObject({ key: saidText(200).min(1), on: z.boolean() });
 export type Tick = z.infer<typeof TickSchema>;
+
+/** A show at a glance: how many lines stand at each severity. */
+export interface Counted {
+  readonly lines: number;
+  readonly counts: Readonly<Record<Severity, number>>;
+}
 
 /** A show as it was printed. */
 export interface Printed {

@@ -1,12 +1,14 @@
 import { dev } from '$app/environment';
-import type { RequestEvent } from '@sveltejs/kit';
+import { server as says } from '$core/words/server';
+import { CREW_HEADER } from '$lib/protocol/kit';
+import { error, type RequestEvent } from '@sveltejs/kit';
 import { deviceName } from '../crew/agent';
 import { atLeast, type Rank } from '../crew/roles';
 import { isOfShow, needs } from './access-rules';
 import { signedIn } from './auth';
 import { isFromHere } from './origin';
 import { keepCookie } from './cookies';
-import { crewsOf, firstPerson, hasAccounts, type Member, sharedShow } from './crew';
+import { crewOfShow, crewsOf, firstPerson, hasAccounts, type Member, sharedShow } from './crew';
 
 /** Who asks, and whether they may. Every request passes here before its route is run; what is not allowed here is refused. */
 
@@ -53,8 +55,7 @@ export async function whoAsks(event: Event): Promise<Who | null> {
   }
   const user = await signedIn(event.request.headers);
   const crews = user ? await crewsOf(user.userId) : [];
-  const wanted = event.cookies.get(CREW_COOKIE);
-  const member = crews.find((c) => c.crewId === wanted) ?? crews[0];
+  const member = await crewMeant(event, crews);
   const own: Who | null = member
     ? {
         crewId: member.crewId,
@@ -66,6 +67,28 @@ export async function whoAsks(event: Event): Promise<Who | null> {
       }
     : null;
   return (await asGuest(event, crews, device)) ?? own;
+}
+
+/**
+ * Which of somebody's crews a request speaks of. One that names its crew means that one and no other, whatever was chosen in another
+ * tab meanwhile; a show belongs to its crew; all else is of the crew that was chosen last.
+ */
+async function crewMeant<C extends Member>(
+  { cookies, params, request, route }: Event,
+  crews: readonly C[]
+): Promise<C | undefined> {
+  const named = request.headers.get(CREW_HEADER);
+  if (named !== null) {
+    const member = crews.find((c) => c.crewId === named);
+    if (!member && crews.length > 0) error(404, says.youAreNotInThatCrew);
+    return member;
+  }
+  if (crews.length > 1 && params.id && isOfShow(route.id)) {
+    const of = await crewOfShow(params.id);
+    const member = crews.find((c) => c.crewId === of);
+    if (member) return member;
+  }
+  return crews.find((c) => c.crewId === cookies.get(CREW_COOKIE)) ?? crews[0];
 }
 
 /** Somebody who holds a link to the show that is asked for, and is in none of the crews it belongs to. */

@@ -7,6 +7,7 @@ import * as z from 'zod';
 import { type Db, db } from './db';
 import { openInvite } from './crew';
 import { originOf } from './origin';
+import { hashPassword, verifyPassword } from './passwords';
 import * as tables from './schema-auth';
 import { freshToken, hashOf } from './tokens';
 
@@ -74,13 +75,17 @@ const make = () =>
       enabled: true,
       minPasswordLength: 10,
       maxPasswordLength: 128,
-      revokeSessionsOnPasswordReset: true
+      revokeSessionsOnPasswordReset: true,
+      password: { hash: hashPassword, verify: verifyPassword }
     },
+    // What opens something is kept as a hash, as invitations and links are.
+    verification: { storeIdentifier: 'hashed' },
     // A show's run: a phone in daily use stays signed in.
     session: { expiresIn: 60 * DAY, updateAge: DAY },
     rateLimit: {
       enabled: true,
-      storage: 'database',
+      // Counted in memory: a flood is turned away without the database, so that those who are in do not wait for it.
+      storage: 'memory',
       window: 10,
       max: 60,
       customRules: {

@@ -98,6 +98,12 @@ export async function setRole(
 
 const usable = () => and(isNull(invite.usedAt), gt(invite.expiresAt, new Date()));
 
+/** Takes back the invitations of a crew in which nobody has come yet: each start of its server makes a new one. */
+export const dropFirstInvites = (crewId: string): Promise<unknown> =>
+  db()
+    .delete(invite)
+    .where(and(eq(invite.crewId, crewId), isNull(invite.usedAt)));
+
 /** Makes an invitation. @returns what its link holds, told this once */
 export async function makeInvite(by: { crewId: string; personId: string }, role: Role): Promise<string> {
   const token = freshToken();
@@ -205,6 +211,13 @@ export async function dropShare(crewId: string, id: string): Promise<boolean> {
     .where(and(eq(share.crewId, crewId), eq(share.id, id)))
     .returning({ id: share.id });
   return rows.length > 0;
+}
+
+/** The crew that a show belongs to, whoever asks. */
+export async function crewOfShow(showId: string): Promise<string | undefined> {
+  if (!/^[0-9a-f-]{36}$/.test(showId)) return undefined;
+  const [row] = await db().select({ crewId: show.crewId }).from(show).where(eq(show.id, showId));
+  return row?.crewId;
 }
 
 /** The show a link opens, as long as neither has been taken back. */

@@ -49,6 +49,10 @@ export async function listen(channel: string, told: (message: string) => void): 
   return end;
 }
 
+/** One connection for something long: no limit of time, given back by whoever asked for it. */
+export const ownConnection = (): postgres.Sql =>
+  postgres(addressOf(), { max: 1, onnotice: () => {}, connect_timeout: 5 });
+
 /** Tells all servers on this database. */
 export const notify = (channel: string, message: string): Promise<unknown> => {
   db();

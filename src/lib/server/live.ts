@@ -8,6 +8,8 @@ type Listener = (event: LiveEvent) => void;
 const listeners = new Map<string, Set<Listener>>();
 /** Ends of all streams: who is let go comes back, and catches up with what may have been missed. */
 const streams = new Set<() => void>();
+/** Streams of a crew, each asking whether whoever listens still may. */
+const asked = new Map<string, Set<() => void>>();
 
 /** A server tells itself this often that it still hears, milliseconds; not hearing it this long, it listens anew. */
 const ECHO = 4000;
@@ -18,8 +20,14 @@ let heardSelf = 0;
 let letGo = (): void => undefined;
 
 function take(message: string): void {
-  const { crew, event, self } = JSON.parse(message) as { crew?: string; event?: LiveEvent; self?: string };
+  const { crew, event, self, again } = JSON.parse(message) as {
+    crew?: string;
+    event?: LiveEvent;
+    self?: string;
+    again?: true;
+  };
   if (self === SELF) heardSelf = Date.now();
+  if (crew && again) asked.get(crew)?.forEach((ask) => ask());
   if (crew && event) listeners.get(crew)?.forEach((l) => l(event));
 }
 
@@ -68,11 +76,23 @@ async function watchCrew(crewId: string, heard: Listener): Promise<() => void> {
 export const tellCrew = (crewId: string, event: LiveEvent): Promise<unknown> =>
   notify(CHANNEL, JSON.stringify({ crew: crewId, event }));
 
+/** Tells all servers that somebody of a crew may do less than before, or nothing: who listens is looked at anew. */
+export const askAgain = (crewId: string): Promise<unknown> =>
+  notify(CHANNEL, JSON.stringify({ crew: crewId, again: true }));
+
 /** A sign of life, so that a dead connection is noticed, milliseconds. */
 const BEAT = 20_000;
 
-/** Server-sent events of a crew, as far as whoever asks may hear of them. */
-export function streamOf(crewId: string, hears: (event: LiveEvent) => boolean, signal: AbortSignal): Response {
+/**
+ * Server-sent events of a crew, as far as whoever asks may hear of them.
+ * @param still whether they still may: asked with each sign of life, and at once when somebody's rights have changed
+ */
+export function streamOf(
+  crewId: string,
+  hears: (event: LiveEvent) => boolean,
+  still: () => Promise<boolean>,
+  signal: AbortSignal
+): Response {
   const encoder = new TextEncoder();
   let end = (): void => undefined;
   const stream = new ReadableStream<Uint8Array>({
@@ -90,7 +110,16 @@ export function streamOf(crewId: string, hears: (event: LiveEvent) => boolean, s
       });
       // Only now: who hears this may count on hearing of everything after it.
       send(': hello\n\n');
-      const beat = setInterval(() => send(': beat\n\n'), BEAT);
+      const ask = (): void =>
+        // A database that is away tells nothing; the next sign of life asks again.
+        void still().then(
+          (may) => may || close(),
+          () => undefined
+        );
+      const beat = setInterval(() => {
+        send(': beat\n\n');
+        ask();
+      }, BEAT);
       const close = (): void => {
         end();
         try {
@@ -100,9 +129,12 @@ export function streamOf(crewId: string, hears: (event: LiveEvent) => boolean, s
         }
       };
       streams.add(close);
+      const all = asked.get(crewId) ?? new Set();
+      asked.set(crewId, all.add(ask));
       end = () => {
         clearInterval(beat);
         streams.delete(close);
+        all.delete(ask);
         stop();
       };
       if (signal.aborted) end();

@@ -14,7 +14,7 @@ const BEGINS: Readonly<Record<string, (bytes: Buffer) => boolean>> = {
   'image/png': (b) => b.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])),
   'image/webp': (b) => b.toString('latin1', 0, 4) === 'RIFF' && b.toString('latin1', 8, 12) === 'WEBP'
 };
-export const isPicture = (type: string, bytes: Buffer): boolean => BEGINS[type]?.(bytes) ?? false;
+export const isPicture = (type: string, bytes: Buffer): boolean => Object.hasOwn(BEGINS, type) && BEGINS[type](bytes);
 
 export async function photosOf(crewId: string, showId: string): Promise<PhotoOf[]> {
   const rows = await db()

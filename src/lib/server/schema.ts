@@ -14,6 +14,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { Edit, Op, Plan } from '$core/plan/schema';
 import type { Role } from '../crew/roles';
+import type { Counted } from '$lib/protocol/shows';
 import type { TraceRecord } from '$lib/protocol/trace-record';
 import { user } from './schema-auth';
 
@@ -82,6 +83,14 @@ export const share = pgTable(
   (t) => [index('share_show').on(t.crewId, t.showId)]
 );
 
+/** What a show's lines come to, as it is kept: of which revision, and by which build, for another one may judge otherwise. */
+export interface KeptGlance {
+  readonly revision: number;
+  readonly build: string;
+  /** Null where it was too large. */
+  readonly counted: Counted | null;
+}
+
 export const show = pgTable(
   'show',
   {
@@ -93,7 +102,9 @@ export const show = pgTable(
     madeAt: made(),
     changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
     /** Set when put aside; such a show can be brought back. */
-    deletedAt: timestamp('deleted_at', { withTimezone: true })
+    deletedAt: timestamp('deleted_at', { withTimezone: true }),
+    /** What its lines come to, of the revision and by the build that it names. */
+    glance: jsonb('glance').$type<KeptGlance>()
   },
   (t) => [index('show_crew').on(t.crewId)]
 );

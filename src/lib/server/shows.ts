@@ -1,5 +1,3 @@
-import { judgePlan } from '$core/judge/judge';
-import type { Severity } from '$core/judge/types';
 import type { Plan } from '$core/plan/schema';
 import { and, asc, desc, eq, gt, inArray, isNull, or } from 'drizzle-orm';
 import type { PushAnswer, SentEdit, Since } from '$lib/protocol/edits';
@@ -8,47 +6,6 @@ import { type Db, db } from './db';
 import { tellCrew } from './live';
 import { edit, show } from './schema';
 import { takeEdits } from './take';
-
-export interface Glance {
-  readonly id: string;
-  readonly name: string;
-  readonly changedAt: string;
-  readonly lines: number;
-  readonly counts: Readonly<Record<Severity, number>>;
-}
-
-type Counted = Pick<Glance, 'lines' | 'counts'>;
-/** By show and revision: a show that did not change is judged once. */
-const counted = new Map<string, Counted>();
-const MOST_COUNTED = 200;
-
-function glance({ id, revision, plan }: { id: string; revision: number; plan: Plan }): Counted {
-  const key = `${id} ${revision}`;
-  const known = counted.get(key);
-  if (known) return known;
-  const counts: Record<Severity, number> = { clean: 0, note: 0, care: 0, stop: 0, danger: 0 };
-  const reports = judgePlan(plan);
-  for (const { severity } of reports) counts[severity]++;
-  if (counted.size >= MOST_COUNTED) counted.delete(counted.keys().next().value!);
-  const made = { lines: reports.length, counts };
-  counted.set(key, made);
-  return made;
-}
-
-/** All shows of a crew, last changed first. */
-export async function listShows(crewId: string): Promise<Glance[]> {
-  const rows = await db()
-    .select()
-    .from(show)
-    .where(and(eq(show.crewId, crewId), isNull(show.deletedAt)))
-    .orderBy(desc(show.changedAt), show.name);
-  return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    changedAt: row.changedAt.toISOString(),
-    ...glance(row)
-  }));
-}
 
 /** A plan as a guest may see it: what a crew owns is no part of the show. */
 export function withoutKit(plan: Plan): Plan {

@@ -1,4 +1,4 @@
-import type { Edit } from '$core/plan/schema';
+import type { Edit, Op } from '$core/plan/schema';
 import { MemoryRows } from '$lib/outbox/rows';
 import type { Feed } from '$lib/live/feed';
 import { saltRoad } from '$lib/server/demo-shows';
@@ -232,7 +232,7 @@ describe('a history', () => {
     const sent = (id: string) => ({ edit: { id, label: label(id), ops: [] }, kind: 'do' as const, of: null });
     const many = Array.from({ length: 201 }, (_, k) => sent(`e${k}`)).reduce(record, NO_HISTORY);
     expect([many.undo.length, many.undo[0].id]).toEqual([200, 'e1']);
-    const op = { op: 'set', table: 'cables', id: 'c', path: ['metres'], from: 1, to: 2 } as const;
+    const op: Op = { op: 'set', table: 'cables', id: 'c', path: ['metres'], from: 1, to: 2 };
     const made = record(NO_HISTORY, { edit: { id: 'a', label: label('a'), ops: [op] }, kind: 'do', of: null });
     const other = record(made, { edit: { id: 'b', label: label('b'), ops: [] }, kind: 'do', of: null });
     // The step comes back as it was made, whatever the edit that takes it back holds.

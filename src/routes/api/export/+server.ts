@@ -1,35 +1,24 @@
-import { crewKit } from '$lib/server/kit';
-import { photoOf, photosOf } from '$lib/server/photos';
-import { readingsOf } from '$lib/server/readings';
-import { getShow, listShows } from '$lib/server/shows';
+import { exportOf } from '$lib/server/export';
 import type { RequestHandler } from './$types';
 
-/** Everything a crew owns as one open file: shows as they can be imported one by one, what was read off them, their pictures (as data URLs), and the kit. */
+/** Everything a crew has as one open file, sent as it is read. */
 export const GET: RequestHandler = async ({ locals }) => {
   const { crewId } = await locals.who();
-  const shows = await Promise.all(
-    (await listShows(crewId)).map(async ({ id }) => {
-      const row = (await getShow(crewId, id))!;
-      return {
-        kind: 'guanxi-show',
-        name: row.name,
-        plan: row.plan,
-        readings: await readingsOf(crewId, id),
-        photos: await picturesIn(crewId, id)
-      };
-    })
-  );
-  const file = { kind: 'guanxi-crew', version: 1, at: new Date().toISOString(), shows, kit: await crewKit(crewId) };
-  return new Response(JSON.stringify(file, null, 2), {
-    headers: { 'content-type': 'application/json', 'content-disposition': 'attachment; filename="guanxi-crew.json"' }
+  const lines = exportOf(crewId);
+  const encoder = new TextEncoder();
+  const body = new ReadableStream<Uint8Array>({
+    async pull(to) {
+      const { value, done } = await lines.next();
+      if (done) to.close();
+      else to.enqueue(encoder.encode(value));
+    },
+    // Whoever breaks it off gives the connection back.
+    cancel: async () => void (await lines.return(undefined))
+  });
+  return new Response(body, {
+    headers: {
+      'content-type': 'application/jsonl; charset=utf-8',
+      'content-disposition': 'attachment; filename="guanxi-crew.jsonl"'
+    }
   });
 };
-
-async function picturesIn(crewId: string, showId: string) {
-  return Promise.all(
-    (await photosOf(crewId, showId)).map(async (of) => {
-      const { type, bytes } = (await photoOf(crewId, showId, of.id))!;
-      return { ...of, data: `data:${type};base64,${bytes.toString('base64')}` };
-    })
-  );
-}

@@ -1,6 +1,6 @@
 import { withoutKit } from '$lib/server/shows';
 import { idOf } from '$lib/server/http';
-import { lastPrint, ticksOf } from '$lib/server/paper';
+import { lastPrint, ticksOf } from '$lib/server/prints';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {

@@ -2,6 +2,7 @@ import { server as says } from '$core/words/server';
 import { RoleSchema } from '$lib/crew/wire';
 import type { Role } from '$lib/crew/roles';
 import { setRole } from '$lib/server/crew';
+import { askAgain } from '$lib/server/live';
 import { bodyOf, idOf } from '$lib/server/http';
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -10,6 +11,7 @@ async function become(crewId: string, id: string, role: Role | null): Promise<Re
   const done = await setRole(crewId, id, role);
   if (done === 'gone') error(404, says.thereIsNoSuchPersonIn);
   if (done === 'last-owner') error(409, says.aCrewNeedsAnOwnerMake);
+  await askAgain(crewId);
   return json({});
 }
 

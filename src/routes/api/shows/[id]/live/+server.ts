@@ -12,6 +12,10 @@ export const GET: RequestHandler = async ({ params, locals, request }) => {
     crewId,
     (event) =>
       event.kind === 'kit' ? rank !== 'guest' : event.show === id && (rank !== 'guest' || event.kind !== 'here'),
+    async () => {
+      const now = await locals.again();
+      return now?.crewId === crewId && now.rank === rank;
+    },
     request.signal
   );
 };

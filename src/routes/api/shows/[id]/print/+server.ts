@@ -1,5 +1,5 @@
 import { found, idOf } from '$lib/server/http';
-import { keepPrint } from '$lib/server/paper';
+import { keepPrint } from '$lib/server/prints';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,5 +1,5 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
-import { setTick, ticksOf } from '$lib/server/paper';
+import { setTick, ticksOf } from '$lib/server/prints';
 import { hasShow } from '$lib/server/shows';
 import { TickSchema } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';

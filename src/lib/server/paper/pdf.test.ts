@@ -8,9 +8,10 @@ import { putLine } from '$core/plan/put';
 import type { Plan } from '$core/plan/schema';
 import { readLine } from '$core/reader/read-line';
 import { describe, expect, it } from 'vitest';
-import { demoKit } from './demo-kit';
-import { saltRoad } from './demo-shows';
-import { cardsPart, labelsPart, type Part, renderPaper, sheetPart } from './pdf';
+import { demoKit } from '../demo-kit';
+import { saltRoad } from '../demo-shows';
+import { cardsPart, labelsPart } from './cards';
+import { type Part, renderPaper, sheetPart } from './pdf';
 
 const input = (plan: Plan): PaperInput => ({
   plan,
@@ -80,23 +81,23 @@ describe('paper as PDF', () => {
   it('all of it in one, each part beginning a page, wide ones still on their side', async () => {
     const at = input(saltRoad());
     // Made anew each time: laying out marks what it has laid out.
-    const parts = (): Part[] => [
+    const parts = async (): Promise<Part[]> => [
       ...SHEET_IDS.map((id) => sheetPart(sheetOf(id, at), null)),
       cardsPart(cardsOf(at), 'note'),
-      labelsPart(labelsOf(at), 'http://127.0.0.1/show/x?line=')
+      await labelsPart(labelsOf(at), 'http://127.0.0.1/show/x?line=')
     ];
-    const each = await Promise.all(parts().map(async (part) => pages(await renderPaper([part], meta('A4')))));
-    expect(pages(await renderPaper(parts(), meta('A4')))).toEqual(each.flat());
+    const each = await Promise.all((await parts()).map(async (part) => pages(await renderPaper([part], meta('A4')))));
+    expect(pages(await renderPaper(await parts(), meta('A4')))).toEqual(each.flat());
   });
   it('cards and labels, also of a show that has none', async () => {
     const at = input(many(20));
     expect(pages(await renderPaper([cardsPart(cardsOf(at), 'note')], meta('A4'))).length).toBeGreaterThan(1);
     // Two cables and a box a line: five labels, three beside each other, some twelve rows a page.
     expect(
-      pages(await renderPaper([labelsPart(labelsOf(at), 'http://127.0.0.1/show/x?line=')], meta('A4'))).length
+      pages(await renderPaper([await labelsPart(labelsOf(at), 'http://127.0.0.1/show/x?line=')], meta('A4'))).length
     ).toBe(3);
     const empty = input(blankPlan());
     expect(pages(await renderPaper([cardsPart(cardsOf(empty), 'note')], meta('LETTER')))).toHaveLength(1);
-    expect(pages(await renderPaper([labelsPart(labelsOf(empty), 'x')], meta('LETTER')))).toHaveLength(1);
+    expect(pages(await renderPaper([await labelsPart(labelsOf(empty), 'x')], meta('LETTER')))).toHaveLength(1);
   });
 });

@@ -1,0 +1,57 @@
+import { judgePlan } from '$core/judge/judge';
+import type { Severity } from '$core/judge/types';
+import type { Kit } from '$core/kit/schema';
+import { labelsOf } from '$core/paper/cables';
+import { cardsOf } from '$core/paper/patch';
+import { sheetOf } from '$core/paper/sheets';
+import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
+import type { Plan } from '$core/plan/schema';
+import type { Counted } from '$lib/protocol/shows';
+import { cardsPart, labelsPart } from '../paper/cards';
+import { type Part, renderPaper, sheetPart } from '../paper/pdf';
+
+/** What the server computes from plans, away from the thread that answers requests. Plain values in, plain values out. */
+
+function glance({ plan }: { plan: Plan }): Counted {
+  const counts: Record<Severity, number> = { clean: 0, note: 0, care: 0, stop: 0, danger: 0 };
+  const reports = judgePlan(plan);
+  for (const { severity } of reports) counts[severity]++;
+  return { lines: reports.length, counts };
+}
+
+/** A paper of a show. */
+export interface PaperTask {
+  readonly show: string;
+  readonly revision: number;
+  readonly plan: Plan;
+  readonly kit: Kit | null;
+  readonly sheet: SheetId | 'cards' | 'labels' | 'all';
+  readonly size: 'A4' | 'LETTER';
+  /** What was printed before, where what is new since then is marked. */
+  readonly before: { readonly plan: Plan; readonly kit: Kit | null; readonly revision: number } | null;
+  /** Of the show's lines, without the line's id: what a label's code opens. */
+  readonly address: string;
+}
+
+const inputOf = (plan: Plan, kit: Kit | null): PaperInput => ({
+  plan,
+  kit,
+  reports: new Map(judgePlan(plan).map((r) => [r.id, r]))
+});
+
+async function paper({ show, revision, plan, kit, sheet, size, before, address }: PaperTask): Promise<Uint8Array> {
+  const input = inputOf(plan, kit);
+  const last = before ? inputOf(before.plan, before.kit) : undefined;
+  const partOf = (what: SheetId | 'cards' | 'labels'): Part | Promise<Part> =>
+    what === 'labels'
+      ? labelsPart(labelsOf(input), address)
+      : what === 'cards'
+        ? cardsPart(cardsOf(input), sheetOf('boxes', input).note)
+        : sheetPart(sheetOf(what, input, last), before?.revision ?? null);
+  const wanted = sheet === 'all' ? [...SHEET_IDS, 'cards' as const, 'labels' as const] : [sheet];
+  const parts = await Promise.all(wanted.map(partOf));
+  return new Uint8Array(await renderPaper(parts, { show, revision, at: new Date(), size }));
+}
+
+export const TASKS = { glance, paper };
+export type Tasks = typeof TASKS;
