@@ -25,7 +25,7 @@ describe('the first remedy', () => {
   it.each([
     ['upright bass piezo, 3 m, active DI, 40 m, mic', 'Active DI, 10 MΩ instead of the active DI, 1 MΩ'],
     ['dulcimer piezo, 6 m, passive DI, 40 m, mic', 'Active DI, 10 MΩ instead of the passive DI'],
-    ['guitar humbucker, 3 m, active DI lifted, 20 m, mic', 'Join the ground at the box, and pad −20 dB at the input'],
+    ['guitar humbucker, 3 m, active DI lifted, 20 m, mic', 'Pad −10 dB at the box, and join the ground at the box'],
     ['piezo, 2 m, active DI 10m, 20 m, mic, phantom off', 'Switch phantom on at the input'],
     ['bouzouki single coil, 9 m, active DI, 40 m, mic', 'Move the box to within 6 m of the player'],
     ['laptop, 3 m, mic', 'Put in a passive media DI, stereo to mono'],

@@ -36,7 +36,7 @@ export function candidates(plan: Plan, line: Line): Change[] {
 }
 
 /** Switches that are there to mend something; polarity, voicing and what a device stands in for are the player's. */
-const SWITCHES = new Set(['lift', 'pad', 'power', 'phantom', 'plugIn', 'mode', 'tap']);
+const SWITCHES = new Set(['lift', 'pad', 'power', 'phantom', 'plugIn', 'mode', 'tap', 'cut']);
 
 /** Switches of the devices on the line: every other position. */
 function settingChanges(plan: Plan, line: Line): Change[] {

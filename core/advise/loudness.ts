@@ -89,6 +89,7 @@ const BROKEN: ReadonlySet<Code> = new Set([
   'too-quiet',
   'phantom-off',
   'phantom-none',
+  'phantom-blocked',
   'plug-in-missing'
 ]);
 

@@ -92,6 +92,8 @@ export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(nul
     seeds.flatMap((seed) =>
       candidates(seed.plan, seed.line)
         .filter(({ what }) => !(what.code === 'no-box' && seed.changes.some((c) => PUTS_IN.has(c.what.code))))
+        // One box for another and that for a third is one change, not two.
+        .filter(({ what }) => !(what.code === 'box' && seed.changes.some((c) => c.what.code === 'box')))
         .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], at))
         .filter((r) => r.remedy.score > seed.remedy.score + PAIR_MUST_GAIN && helps(r.remedy, before))
     );
@@ -208,7 +210,7 @@ const SAME_THING: readonly (readonly Code[])[] = [
   ['gain', 'too-quiet', 'much-gain', 'too-hot'],
   ['short-unbalanced', 'long-unbalanced', 'balanced'],
   ['no-loop', 'loop'],
-  ['phantom-reaches', 'phantom-off', 'phantom-none'],
+  ['phantom-reaches', 'phantom-off', 'phantom-none', 'phantom-blocked'],
   ['phantom-enough', 'phantom-spent'],
   ['plug-fits', 'plug-does-not-fit', 'stereo-cancels', 'right-shorted', 'leg-on-shield']
 ];

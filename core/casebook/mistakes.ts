@@ -22,7 +22,7 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'matching-taken-as-equal-impedances',
     what: 'matching taken as equal impedances',
     says: 'rca player wall-wart, 2 m, 10 m, mic',
-    finds: { code: 'equal-impedances', severity: 'stop', value: 1.438 },
+    finds: { code: 'equal-impedances', severity: 'care', value: 1.438 },
     right: 'rca player wall-wart, 2 m, rca input',
     remedy: 'Put in a passive DI'
   },
@@ -30,7 +30,7 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'a-long-unbalanced-run-of-coupled-leads',
     what: 'a long unbalanced run of coupled leads',
     says: 'guitar single coil, 30 m 4 couplers, instrument input',
-    finds: { code: 'long-unbalanced', severity: 'stop', value: 30 },
+    finds: { code: 'long-unbalanced', severity: 'care', value: 30 },
     right: 'guitar single coil, 3 m, instrument input',
     remedy: 'Bring both ends within 6 m'
   },
@@ -97,7 +97,7 @@ export const MISTAKES: readonly Mistake[] = [
     finds: { code: 'outputs-joined', severity: 'stop', value: 20 },
     right: 'laptop, 1 m, merge box, 2 m jack lead, line',
     remedy:
-      'Passive media DI, stereo to mono instead of the plain Y, left and right twisted together, and into a microphone input'
+      'Passive media DI, stereo to mono instead of the plain Y, left and right twisted together, and into an instrument input'
   },
   {
     id: 'an-aux-input-with-no-trim',
@@ -147,7 +147,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'keyboard wall-wart, 2 m, 10 m, mic, phantom on',
     finds: { code: 'phantom-into-source', severity: 'stop', value: 6.476 },
     right: 'dynamic mic, 10 m, mic, phantom on',
-    remedy: 'Put in a passive DI, and pad −10 dB at the box'
+    remedy: 'Put in an active DI, 1 MΩ, and pad −20 dB at the box'
   },
   {
     id: 'phantom-on-a-mis-wired-ribbon',
@@ -155,7 +155,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'ribbon mic, 10 m pin 3 grounded, mic, phantom on',
     finds: { code: 'phantom-into-source', severity: 'danger', value: 6.75 },
     right: 'ribbon mic, 10 m, mic, phantom on',
-    remedy: 'A lead that is wired as usual'
+    remedy: 'A lead that is wired as usual, and switch phantom off at the input'
   },
   {
     id: 'no-plug-in-power-for-a-capsule',
@@ -169,9 +169,9 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'lift-on-an-un-earthed-source',
     what: 'lift on an un-earthed source',
     says: 'guitar humbucker, 3 m, passive DI lifted, 20 m, mic',
-    finds: { code: 'floats-lifted', severity: 'care', value: 0 },
+    finds: { code: 'floats-lifted', severity: 'note', value: 0 },
     right: 'guitar humbucker, 3 m, passive DI, 20 m, mic',
-    remedy: 'Join the ground at the box'
+    remedy: null
   },
   {
     id: 'lift-expected-to-cure-induced-hum',
@@ -187,7 +187,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'keyboard earthed on Stage, 3 m, active DI lifted pad 20, 40 m, mic',
     finds: { code: 'lift-leaks', severity: 'stop', value: 46.32 },
     right: 'keyboard earthed on Stage, 3 m, passive DI lifted pad 20, 40 m, mic',
-    remedy: 'Passive DI instead of the active DI, 1 MΩ, and pad −10 dB at the box'
+    remedy: 'Run the source on its battery'
   },
   {
     id: 'a-thru-that-joins-what-the-lift-parts',
@@ -237,7 +237,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'upright bass piezo, 3 m, active DI 10m low cut 120, 20 m, mic',
     finds: { code: 'cut-too-high', severity: 'stop', value: -13.1 },
     right: 'upright bass piezo, 3 m, active DI 10m, 20 m, mic',
-    remedy: null
+    remedy: 'Take the low cut out at the box'
   },
   {
     id: 'a-reversed-box-used-to-lower-a-level',
@@ -259,7 +259,7 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'half-a-balanced-signal',
     what: 'half a balanced signal',
     says: 'balanced line (topology transformer) on Stage, 20 m pin 3 open, line',
-    finds: { code: 'half-balanced', severity: 'care', value: 6 },
+    finds: { code: 'half-balanced', severity: 'care', value: 17.24 },
     right: 'balanced line (topology transformer) on Stage, 20 m, line',
     remedy: 'A lead that is wired as usual, and turn the output down 6 dB'
   },
@@ -285,7 +285,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'upright bass piezo (nominal -14 dBu), 2 m, active DI 10m, 20 m, mic',
     finds: { code: 'double-stops', severity: 'note', value: 4.151 },
     right: 'upright bass piezo, 2 m, active DI 10m pad 15, 20 m, mic',
-    remedy: 'Pad −20 dB at the input'
+    remedy: 'Turn the active DI, 10 MΩ down 10 dB'
   },
   {
     id: 'a-ground-loop-on-an-unbalanced-joint',

@@ -20,14 +20,14 @@ export const SCENARIOS: readonly Case[] = [
     id: 'phone-camera',
     what: 'a clip-on microphone into a camera',
     says: 'clip-on mic, 2 m, camera',
-    finds: { code: 'too-quiet', severity: 'stop', value: 57.52 },
+    finds: { code: 'too-quiet', severity: 'care', value: 57.52 },
     remedy: null
   },
   {
     id: 'pro-to-consumer-adapter',
     what: 'professional to consumer by an adapter, pin 3 grounded',
     says: 'balanced line on Stage, 20 m pin 3 grounded, rca input',
-    finds: { code: 'long-unbalanced', severity: 'stop', value: 20 },
+    finds: { code: 'long-unbalanced', severity: 'care', value: 20 },
     remedy: 'Put in a 1:1 isolating transformer, and turn the output down 20 dB'
   },
   {
@@ -41,8 +41,8 @@ export const SCENARIOS: readonly Case[] = [
     id: 'dj-straight',
     what: 'a player straight into a far speaker',
     says: 'rca player wall-wart, 15 m, powered speaker',
-    finds: { code: 'long-unbalanced', severity: 'stop', value: 15 },
-    remedy: 'Put in a passive DI, and mode mic at the input'
+    finds: { code: 'long-unbalanced', severity: 'care', value: 15 },
+    remedy: 'Put in a passive media DI, stereo to mono, and mode mic at the input'
   },
   {
     id: 'speaker-tap',
@@ -56,7 +56,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'a passive bass direct',
     says: 'bass guitar passive bass, 3 m, active DI, 30 m, mic',
     finds: { code: 'double-stops', severity: 'note', value: 5.53 },
-    remedy: 'Pad −20 dB at the input'
+    remedy: 'Pad −10 dB at the box'
   },
   {
     id: 'bass-amp',
@@ -84,7 +84,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'an amplifier in another room, over a tie line',
     says: 'interface output, 30 m multicore, reversed box, 2 m, guitar amp',
     finds: { code: 'core-saturates', severity: 'stop', value: -15.43 },
-    remedy: 'Put in a re-amp box, at the far end, turn the output down 6 dB, and join the ground at the box'
+    remedy: 'Put in a re-amp box, at the far end, turn the output down 12 dB, and join the ground at the box'
   },
   {
     id: 'acoustic-preamp',
@@ -104,7 +104,7 @@ export const SCENARIOS: readonly Case[] = [
     id: 'merge-laptop',
     what: 'left and right summed by resistors',
     says: 'laptop, 1 m, merge box, 5 m, line',
-    finds: { code: 'loads', severity: 'stop', value: 2.005 },
+    finds: { code: 'loads', severity: 'care', value: 2.007 },
     remedy: 'Passive media DI, stereo to mono instead of the merge box, stereo to mono, and into a microphone input'
   },
   {
@@ -112,7 +112,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'a tape machine’s output over twisted pair',
     says: 'rca player earthed on Stage, 2 m, balun, 30 m, line',
     finds: { code: 'bass-loss', severity: 'care', value: -3.629 },
-    remedy: null
+    remedy: 'Into a microphone input, and pad −20 dB at the input'
   },
   {
     id: 'player-into-a-media-box',
@@ -170,14 +170,14 @@ export const SCENARIOS: readonly Case[] = [
     id: 'clip-on-into-a-box',
     what: 'a clip-on microphone into a box',
     says: 'clip-on mic from battery, 1 m, active DI, 20 m, mic',
-    finds: { code: 'hissy', severity: 'stop', value: 54.32 },
+    finds: { code: 'hissy', severity: 'care', value: 54.32 },
     remedy: 'Turn the active DI, 1 MΩ up 10 dB'
   },
   {
     id: 'clip-on-into-a-recorder',
     what: 'a clip-on microphone into a recorder',
     says: 'clip-on mic from battery, 2 m, aux',
-    finds: { code: 'hissy', severity: 'stop', value: 51.08 },
+    finds: { code: 'hissy', severity: 'care', value: 51.08 },
     remedy: 'Put in an active DI, 10 MΩ, and turn the active DI, 10 MΩ up 10 dB'
   },
   {
@@ -187,7 +187,7 @@ export const SCENARIOS: readonly Case[] = [
     also: ['from Track, 3 m, active DI on battery, 30 m multicore, reversed box, 2 m, guitar amp'],
     last: true,
     finds: { code: 'loop', severity: 'stop', value: 19.41 },
-    remedy: 'Passive DI instead of the active DI, 1 MΩ, and lift the signal ground at the box'
+    remedy: 'Lift the signal ground at the box, and pad −20 dB at the box'
   },
   {
     id: 'one-output-three-inputs',
@@ -212,7 +212,7 @@ export const SCENARIOS: readonly Case[] = [
     says: 'Voice: dynamic mic (nominal -42 dBu), 5 m, splitter, 30 m, mic',
     also: ['from Voice, 20 m mic cable, mic'],
     last: true,
-    finds: { code: 'loads', severity: 'care', value: 5.134 },
+    finds: { code: 'bridges', severity: 'clean', value: 5.134 },
     remedy: null
   },
   {

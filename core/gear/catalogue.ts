@@ -73,8 +73,10 @@ export type SettingFault =
 const COMMON_CHOICES: Readonly<Record<string, (model: Model) => readonly string[]>> = {
   instrument: (model) => (model.signal ? Object.keys(INSTRUMENTS) : []),
   feed: (model) => (model.feeds.length > 1 ? model.feeds : []),
-  // What is found at a venue can be written down; it is never offered.
-  earth: (model) => (model.feeds.includes('mains-1') ? ['kept', 'removed'] : [])
+  // What is found at a venue can be written down; it is never offered. Of a source that has no plug it is what its player holds beside it.
+  earth: (model) => (model.feeds.includes('mains-1') || model.family === 'source' ? ['kept', 'removed'] : []),
+  // The battery of what runs on one, where its model has no figure for its volts.
+  cell: (model) => (model.feeds.includes('battery') && !model.params.battery ? ['fresh', 'low'] : [])
 };
 
 /** The positions a switch of this model may take; empty when it has no such switch. */

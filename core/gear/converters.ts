@@ -404,6 +404,8 @@ const phonoPreamp = defineModel({
   clip: behindGain
 });
 
+/** A socket with nothing in it, ohms. */
+const OPEN_OHM = 1e5;
 /** Takes the place of a loudspeaker and gives a line out far below it. */
 const loadBox = defineModel({
   id: 'load-box',
@@ -414,7 +416,8 @@ const loadBox = defineModel({
     zout: param('resistance', 100, 600, 2 * k, 1, 10 * k),
     rated: param('level', Math.sqrt(50 * 8), Math.sqrt(100 * 8), Math.sqrt(200 * 8), 1, 200)
   },
-  options: { lift: openLift },
+  // Switched through, the amplifier sees what hangs on the through socket: here nothing.
+  options: { lift: openLift, mode: { choices: ['load', 'through'], default: 'load' } },
   ports: [
     { id: 'in', way: 'in', socket: 'ts', carries: 'unbalanced', level: 'speaker' },
     { id: 'speaker', way: 'in', socket: 'speaker', carries: 'unbalanced', level: 'speaker' },
@@ -428,7 +431,7 @@ const loadBox = defineModel({
     const { hot } = s.port('in');
     const out = s.port('out');
     net.wire(hot, s.port('speaker').hot);
-    net.resistor(s.part('load'), hot, chassis, s.value('load'));
+    net.resistor(s.part('load'), hot, chassis, s.choice('mode') === 'through' ? OPEN_OHM : s.value('load'));
     const tap = s.inner('tap');
     const foot = 1 * k * 10 ** (-s.value('below') / 20);
     net.resistor(s.part('tap-top'), hot, tap, 1 * k - foot);

@@ -1,5 +1,5 @@
 import { finding, type JoinContext, levelHere } from './context';
-import { COUPLERS_CARE, UNBALANCED_STOP, unbalancedLimit } from './limits';
+import { COUPLERS_CARE, UNBALANCED_STOP, unbalancedCare, unbalancedLimit } from './limits';
 import { fact, type Finding } from './types';
 
 /** Balanced, or unbalanced and how far: lengths joined by adapters and couplers count as one run. */
@@ -17,7 +17,15 @@ export function checkBalance(c: JoinContext): Finding[] {
   } else {
     const { level } = c.near.model.family === 'joint' ? c.source.model.ports[0] : c.near.port;
     const limit = unbalancedLimit(c.plan.policy, level);
-    const severity = unbalanced > limit * UNBALANCED_STOP ? 'stop' : unbalanced > limit ? 'care' : 'clean';
+    const { policy } = c.plan;
+    const severity =
+      policy.unbalanced === 'strict' && unbalanced > limit * UNBALANCED_STOP
+        ? 'stop'
+        : unbalanced > Math.max(limit, unbalancedCare(policy, limit))
+          ? 'care'
+          : unbalanced > limit
+            ? 'note'
+            : 'clean';
     out.push(
       finding(
         severity === 'clean' ? 'short-unbalanced' : 'long-unbalanced',

@@ -52,8 +52,11 @@ function legs(c: JoinContext): Finding[] {
   const facts = [fact('plug', 'id', c.cable.plugs[0]), fact('model', 'id', near.model.id)];
   const out: Finding[] = [];
   if (near.port.carries === 'balanced' && near.port.level !== 'speaker') {
-    const one = { value: 6, unit: 'dB' as const, limit: null };
-    if (span.coldOnShield) out.push(finding('leg-on-shield', c.at, { severity: 'note', ...one }, facts));
+    const lost = legLost(c);
+    const one = { value: lost, unit: 'dB' as const, limit: null };
+    if (lost < LEAST_LOST) {
+      // A winding, or an output that makes up for it: the level is the same either way.
+    } else if (span.coldOnShield) out.push(finding('leg-on-shield', c.at, { severity: 'note', ...one }, facts));
     else if (span.coldOpen)
       out.push(
         finding('half-balanced', c.at, { severity: c.far.port.carries === 'balanced' ? 'care' : 'note', ...one }, facts)
@@ -64,6 +67,18 @@ function legs(c: JoinContext): Finding[] {
     out.push(finding('bridged-output', c.at, bare('danger'), [fact('model', 'id', near.model.id), input(c)]));
   if (span.swapped) out.push(finding('contacts-swapped', c.at, bare('note'), facts));
   return out;
+}
+
+/** What is called a loss, dB. */
+const LEAST_LOST = 1;
+/** What a balanced output gives less when one of its legs is grounded or open, dB: of a source as the network has it; a winding loses nothing. */
+function legLost(c: JoinContext): number {
+  const { hz, idealDb } = c.solution;
+  const at = (curve: Float64Array): number => interpolate(hz, curve, 1000);
+  // Open, the leg is missed where the cable ends; grounded, where it begins.
+  const onTheWay = at(c.span.near.gainDb) - at(c.span.far.gainDb);
+  const atTheStart = c.at > 0 ? (c.near.model.isolated ? 0 : 6) : at(idealDb) - at(c.span.near.gainDb);
+  return Math.max(c.span.coldOnShield ? atTheStart : onTheWay, 0);
 }
 
 const input = (c: JoinContext) => fact('input', 'id', c.far.model.id);

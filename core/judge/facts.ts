@@ -48,6 +48,9 @@ interface Facts {
   'phantom-reaches': 'model' | 'input' | 'left' | 'drawn';
   'phantom-off': 'model' | 'input';
   'phantom-none': 'model' | 'input';
+  'phantom-blocked': 'model' | 'box';
+  'phantom-on-ribbon': 'model' | 'jack';
+  'battery-low': 'model';
   'phantom-into-source': 'model' | 'input' | 'drawn';
   'phantom-weak': 'model' | 'input' | 'left' | 'drawn';
   'phantom-enough': 'names' | 'drawn' | 'most';

@@ -1,5 +1,5 @@
-import { modelOf, hasTrait } from '../gear/catalogue';
-import { settingsAt } from '../plan/devices';
+import { modelOf, hasTrait, wantsPhantom } from '../gear/catalogue';
+import { modelAt, settingsAt } from '../plan/devices';
 import type { GroundEdge } from '../rig/builder';
 import { type Hum } from '../rig/hum';
 import { HUM_KINDS } from '../rig/hum-domain';
@@ -25,7 +25,7 @@ export function checkGround(
     ...phantom(c),
     ...budget(c, drawn),
     ...battery(c),
-    ...lifted(c),
+    ...lifted(c, hum),
     ...earths(c)
   ];
 }
@@ -44,7 +44,10 @@ function loops(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[]
   const value = below(c, earths);
   const { severity, limit } = onLadder(HUM, value);
   // The drop along an unbalanced shield is what becomes signal; a balanced stretch of the same ring only carries it.
-  const guilty = c.span.balanced && ringHasUnbalanced(c.solution, ring) ? 'clean' : severity;
+  const told = c.span.balanced && ringHasUnbalanced(c.solution, ring) ? 'clean' : severity;
+  // Of a circuit of which nobody knows anything the loop is sure, how loud it is a guess.
+  const guess = ring.some((e) => 'supply' in e.what && (c.plan.supplies[e.what.supply].spread ?? 0) >= UNKNOWN_SPREAD);
+  const guilty = guess && told === 'stop' ? 'care' : told;
   const supplies = [...new Set(ring.flatMap((e) => ('supply' in e.what ? [e.what.supply] : [])))];
   const code = guilty !== 'clean' && throughThru(c) ? 'thru-joins' : 'loop';
   return [
@@ -63,6 +66,9 @@ function loops(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[]
     ])
   ];
 }
+
+/** An EMF that is known no better than within this factor is not known. */
+const UNKNOWN_SPREAD = 10;
 
 /** The cable leaves a lifted box by its thru, which goes round the lift. */
 const throughThru = (c: JoinContext): boolean => c.near.port.id === 'thru' && c.near.read.choice('lift') === 'lifted';
@@ -120,8 +126,8 @@ function phantom(c: JoinContext): Finding[] {
   if (!c.last) return [];
   const bare = { severity: 'clean' as const, value: 0, unit: 'none' as const, limit: null };
   const facts = [fact('model', 'id', c.near.model.id), fact('input', 'id', c.far.model.id)];
-  const out: Finding[] = plugIn(c);
   const fed = c.solution.phantom;
+  const out: Finding[] = [...plugIn(c), ...blocked(c), ...ribbon(c)];
   if (c.near.read.feed === 'phantom') {
     if (!c.far.model.options.phantom)
       return [...out, finding('phantom-none', c.at, { ...bare, severity: 'stop' }, facts)];
@@ -160,6 +166,45 @@ function phantom(c: JoinContext): Finding[] {
   return out;
 }
 
+/** Who lives on phantom farther up the line gets none through a box that has no way for it. */
+function blocked(c: JoinContext): Finding[] {
+  const { devices } = c.solution.line;
+  // What the feed meets first is told by itself.
+  const meets = devices.findLastIndex((id, k) => k < devices.length - 1 && modelAt(c.plan, id).family !== 'joint');
+  const { cables } = c.solution.line;
+  // A thru is wired straight through, and what leads elsewhere as well is fed from there.
+  const leaves = (k: number): boolean =>
+    c.plan.cables[cables[k]].from.port !== 'thru' &&
+    !Object.entries(c.plan.cables).some(([id, other]) => other.from.device === devices[k] && !cables.includes(id));
+  return devices
+    .slice(0, Math.max(meets, 0))
+    .flatMap((id, k) =>
+      leaves(k) && wantsPhantom(c.plan.devices[id]) && settingsAt(c.plan, id).feed === 'phantom'
+        ? [
+            finding('phantom-blocked', c.at, { severity: 'stop', value: 0, unit: 'none', limit: null }, [
+              fact('model', 'id', c.plan.devices[id].model),
+              fact('box', 'id', c.plan.devices[devices[meets]].model)
+            ])
+          ]
+        : []
+    );
+}
+
+/** A ribbon under phantom: two equal legs carry nothing through it, but a plug that bridges them on its way in does. */
+function ribbon(c: JoinContext): Finding[] {
+  const { line, phantom: fed } = c.solution;
+  if (!fed || !hasTrait(c.source.model.id, 'harmed-by-phantom') || fed.harm > HARM_AMPERE) return [];
+  const jack =
+    line.cables.some((id) => c.plan.cables[id].plugs.some((plug) => plug === 'trs' || plug === 'ts')) ||
+    line.devices.some((id) => c.plan.devices[id].model === 'patch-bay');
+  return [
+    finding('phantom-on-ribbon', c.at, { severity: jack ? 'stop' : 'care', value: 0, unit: 'none', limit: null }, [
+      fact('model', 'id', c.source.model.id),
+      fact('jack', 'id', jack ? 'yes' : 'no')
+    ])
+  ];
+}
+
 /** The phantom supply of a desk feeds all its inputs: what they draw together against what it gives. */
 function budget(c: JoinContext, drawn: number): Finding[] {
   const { host } = c.plan.devices[c.far.id];
@@ -193,6 +238,14 @@ function plugIn(c: JoinContext): Finding[] {
 /** How long a box on its battery plays: what the battery holds over what the box draws. */
 function battery(c: JoinContext): Finding[] {
   const { read } = c.near;
+  const low =
+    read.settings.cell === 'low' || (read.has('battery') && read.value('battery') < read.model.params.battery.min);
+  if (read.feed === 'battery' && low)
+    return [
+      finding('battery-low', c.at, { severity: 'care', value: 0, unit: 'none', limit: null }, [
+        fact('model', 'id', c.near.model.id)
+      ])
+    ];
   if (read.feed !== 'battery' || !read.has('capacity')) return [];
   const hours = read.value('capacity') / read.value('draw');
   const short = hours < BATTERY_HOURS;
@@ -211,13 +264,16 @@ function battery(c: JoinContext): Finding[] {
 }
 
 /** A lift that leaves the source's shield hanging: nothing else ties it to earth. */
-function lifted(c: JoinContext): Finding[] {
+function lifted(c: JoinContext, hum: Hum | null): Finding[] {
   if (c.near.model.options.lift === undefined || c.near.read.choice('lift') !== 'lifted') return [];
   const { rig, line } = c.solution;
   const before = line.devices[c.at - 1];
   if (c.at < 1 || earthed(rig)(rig.chassis.get(before)!)) return [];
+  // What floats may hum, and then the network says so. Of open strings it knows little: there the rule is told, as no more than that.
+  const quiet = hum !== null && onLadder(HUM, below(c, hum.volts)).severity === 'clean';
+  if (quiet && c.source.model.ports[0].level !== 'instrument') return [];
   return [
-    finding('floats-lifted', c.at, { severity: 'care', value: 0, unit: 'none', limit: null }, [
+    finding('floats-lifted', c.at, { severity: quiet ? 'note' : 'care', value: 0, unit: 'none', limit: null }, [
       fact('model', 'id', c.near.model.id),
       fact('source', 'id', c.source.model.id)
     ])

@@ -2,7 +2,7 @@ import { interpolate } from '../rig/grid';
 import type { Point } from '../rig/bench';
 import { fromDbu, toDbu } from '../units/quantity';
 import { finding, type End, type JoinContext, levelHere } from './context';
-import { DOUBLE_STOP_DB, HEADROOM, MUCH_GAIN_DB, NO_TRIM_DB, onLadder, SNR, STEP_DB, TOO_HOT } from './limits';
+import { DOUBLE_STOP_DB, HEADROOM, MISSING, MUCH_GAIN_DB, NO_TRIM_DB, onLadder, SNR, STEP_DB, TOO_HOT } from './limits';
 import { fact, type Finding } from './types';
 
 /** Peak against clip at both ends of the cable, and at the input the gain it takes and the noise it meets. */
@@ -157,7 +157,7 @@ function gain(c: JoinContext): Finding {
     limit: number
   ) => finding(code, c.at, { severity, value: Number.isFinite(needed) ? needed : 200, unit: 'dB', limit }, facts);
   if (most === least) return make('no-trim', Math.abs(needed) > NO_TRIM_DB ? 'care' : 'note', NO_TRIM_DB);
-  if (!(needed <= most)) return make('too-quiet', 'stop', most);
+  if (!(needed <= most)) return make('too-quiet', onLadder(MISSING, needed - most).severity, most);
   if (needed > MUCH_GAIN_DB) return make('much-gain', 'care', MUCH_GAIN_DB);
   if (needed < least) return make('too-hot', onLadder(TOO_HOT, needed - least).severity, least);
   return make('gain', 'clean', most);

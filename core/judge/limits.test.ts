@@ -4,7 +4,19 @@ import { expectedPair } from '../linecheck/pair';
 import { HUM_BOUNDS, humWord } from '../linecheck/hum';
 import { addThru, device, lead, oneLine, run, show } from '../tests/plans';
 import { judgePlan } from './judge';
-import { BASS, bridgingLadder, HEADROOM, HUM, INDUCED, type Ladder, onLadder, SNR, TOO_HOT, TREBLE } from './limits';
+import {
+  BASS,
+  bridgingLadder,
+  HEADROOM,
+  HUM,
+  INDUCED,
+  MISSING,
+  type Ladder,
+  onLadder,
+  SNR,
+  TOO_HOT,
+  TREBLE
+} from './limits';
 import type { Code, Finding } from './types';
 
 /** Every limit of the judge, from both sides: a number that moves fails here. */
@@ -45,9 +57,9 @@ const LADDERS: readonly [
     'hum',
     HUM,
     [
-      [80, 'clean', 'note'],
-      [70, 'note', 'care'],
-      [55, 'care', 'stop']
+      [70, 'clean', 'note'],
+      [60, 'note', 'care'],
+      [50, 'care', 'stop']
     ]
   ],
   [
@@ -63,11 +75,12 @@ const LADDERS: readonly [
     'S/N',
     SNR,
     [
-      [80, 'clean', 'note'],
-      [70, 'note', 'care'],
-      [55, 'care', 'stop']
+      [65, 'clean', 'note'],
+      [55, 'note', 'care'],
+      [45, 'care', 'stop']
     ]
   ],
+  ['gain that is missing', MISSING, [[20, 'stop', 'care']]],
   [
     'too hot',
     TOO_HOT,
@@ -77,14 +90,25 @@ const LADDERS: readonly [
       [-12, 'care', 'stop']
     ]
   ],
+  [
+    'microphone',
+    bridgingLadder({ bridging: 10 } as Plan['policy'], 'microphone'),
+    [
+      [5, 'clean', 'note'],
+      [10 ** (-3 / 20) / (1 - 10 ** (-3 / 20)), 'note', 'care'],
+      [10 ** (-9 / 20) / (1 - 10 ** (-9 / 20)), 'care', 'stop']
+    ]
+  ],
   ...([5, 10, 20] as const).map(
     (bridging) =>
       [
         `bridging ${bridging}`,
         bridgingLadder({ bridging } as Plan['policy']),
         [
-          [bridging, 'clean', 'care'],
-          [bridging / 2, 'care', 'stop']
+          [bridging, 'clean', 'note'],
+          // Three decibels lost, and nine.
+          [10 ** (-3 / 20) / (1 - 10 ** (-3 / 20)), 'note', 'care'],
+          [10 ** (-9 / 20) / (1 - 10 ** (-9 / 20)), 'care', 'stop']
         ]
       ] as [string, Ladder, readonly (readonly [number, string, string])[]]
   )
@@ -93,7 +117,7 @@ const LADDERS: readonly [
 describe('ladders', () => {
   it.each(LADDERS)('%s: at each bound, and a hair under it', (_, ladder, bounds) => {
     for (const [at, there, under] of bounds) {
-      expect(onLadder(ladder, at).severity).toBe(there);
+      expect(onLadder(ladder, at + 1e-12).severity).toBe(there);
       expect(onLadder(ladder, at - 1e-9).severity).toBe(under);
     }
     expect(ladder.filter(([bound]) => Number.isFinite(bound))).toHaveLength(bounds.length);
@@ -131,20 +155,31 @@ describe('limits where they act', () => {
     return { ...plan, policy: { ...plan.policy, unbalanced: policy } };
   };
   it.each([
-    ['computed', 'single-coil', 'instrument-in', 6],
-    ['computed', 'line-unbalanced', 'line-in', 3],
-    ['strict', 'single-coil', 'instrument-in', 3],
-    ['relaxed', 'single-coil', 'instrument-in', 10],
-    ['relaxed', 'line-unbalanced', 'line-in', 10]
+    ['computed', 'single-coil', 'instrument-in', 6, 10],
+    ['computed', 'line-unbalanced', 'line-in', 3, 10],
+    ['relaxed', 'single-coil', 'instrument-in', 10, 20],
+    ['relaxed', 'line-unbalanced', 'line-in', 10, 20]
   ] as const)(
-    'unbalanced, %s, a %s into a %s: %d m, a stop from four times as much',
-    (policy, source, input, limit) => {
+    'unbalanced, %s, a %s into a %s: a note from %d m, care from %d m, and never a stop',
+    (policy, source, input, note, care) => {
       const plan = unbalanced(policy, source, input);
       const codes = ['short-unbalanced', 'long-unbalanced'] as const;
-      expectEdge(edge(plan, codes, limit * 0.5, limit * 2), limit, 'short-unbalanced clean', 'long-unbalanced care');
-      expectEdge(edge(plan, codes, limit * 2, limit * 8), limit * 4, 'long-unbalanced care', 'long-unbalanced stop');
+      expectEdge(
+        edge(plan, codes, note * 0.5, (note + care) / 2),
+        note,
+        'short-unbalanced clean',
+        'long-unbalanced note'
+      );
+      expectEdge(edge(plan, codes, (note + care) / 2, care * 2), care, 'long-unbalanced note', 'long-unbalanced care');
+      expect(seen(plan(500), codes)!.severity).toBe('care');
     }
   );
+  it('unbalanced, by the strict rule that somebody has chosen: care from 3 m, a stop from 12', () => {
+    const plan = unbalanced('strict', 'single-coil', 'instrument-in');
+    const codes = ['short-unbalanced', 'long-unbalanced'] as const;
+    expectEdge(edge(plan, codes, 1.5, 6), 3, 'short-unbalanced clean', 'long-unbalanced care');
+    expectEdge(edge(plan, codes, 6, 24), 12, 'long-unbalanced care', 'long-unbalanced stop');
+  });
   it('couplers: one is a note, two want care', () => {
     const plan = (couplers: number) =>
       oneLine({ source: device('single-coil'), lead: lead(6, { couplers }), input: device('instrument-in') }).plan;
@@ -219,8 +254,8 @@ describe('limits where they act', () => {
         input: device('load-resistor', { zin })
       }).plan;
     const codes = ['equal-impedances', 'loads', 'bridges'] as const;
-    expectEdge(edge(plan, codes, 100, 600), 0.5, 'loads stop', 'equal-impedances stop', 3);
-    expectEdge(edge(plan, codes, 600, 2400), 2, 'equal-impedances stop', 'loads stop', 3);
+    expectEdge(edge(plan, codes, 100, 320), 0.5, 'loads stop', 'equal-impedances stop', 3);
+    expectEdge(edge(plan, codes, 600, 2400), 2, 'equal-impedances care', 'loads care', 3);
   });
   it('a valve amplifier without its load: more than four times the rated one', () => {
     const plan = (zin: number) =>

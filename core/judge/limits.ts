@@ -32,19 +32,22 @@ export const TREBLE: Ladder = [
   [-Infinity, 'clean']
 ];
 
-/** Hum below the playing level, dB. */
+/**
+ * Hum below the playing level, dB. Programme at 78 dB SPL in a quiet theatre (noise rating 25): a buzz is heard from about 60 dB below it,
+ * for a tone is heard from 4 dB under the noise of its critical band (Zwicker and Fastl, Psychoacoustics). Ten decibels either way.
+ */
 export const HUM: Ladder = [
-  [80, 'clean'],
-  [70, 'note'],
-  [55, 'care'],
+  [70, 'clean'],
+  [60, 'note'],
+  [50, 'care'],
   [-Infinity, 'stop']
 ];
 
-/** Average level over the noise at an input, dB, flat from 20 Hz to 20 kHz. */
+/** Average level over the noise at an input, dB, flat from 20 Hz to 20 kHz: in the same room hiss is heard from some 50 dB below the programme. */
 export const SNR: Ladder = [
-  [80, 'clean'],
-  [70, 'note'],
-  [55, 'care'],
+  [65, 'clean'],
+  [55, 'note'],
+  [45, 'care'],
   [-Infinity, 'stop']
 ];
 
@@ -83,6 +86,12 @@ export const INDUCED: Ladder = [
   [-Infinity, 'stop']
 ];
 
+/** Gain that is missing, dB: a fader or a booster makes up for some of it, and no more than that. */
+export const MISSING: Ladder = [
+  [20, 'stop'],
+  [-Infinity, 'care']
+];
+
 /** Above this much gain a preamp's own noise is heard, dB. */
 export const MUCH_GAIN_DB = 55;
 
@@ -97,10 +106,18 @@ export const TOO_HOT: Ladder = [
 /** A mono programme that is this far down has cancelled, dB. */
 export const CANCELLED_DB = -30;
 
-/** Bridging ratio by policy: clean from the policy's own, care down to half of it. */
-export const bridgingLadder = (policy: Policy): Ladder => [
-  [policy.bridging, 'clean'],
-  [policy.bridging / 2, 'care'],
+/** Load over source at which 3 dB are lost, and 9 dB: what is left is r / (1 + r). */
+const THREE_DB_LOST = 1 / (10 ** (3 / 20) - 1);
+const NINE_DB_LOST = 1 / (10 ** (9 / 20) - 1);
+
+/** A microphone is made for an input of five times its own impedance (IEC 61938). */
+const MICROPHONE_RATIO = 5;
+
+/** Bridging ratio: clean from the policy's own, below that by the level that it costs. */
+export const bridgingLadder = (policy: Policy, level: LevelClass = 'line'): Ladder => [
+  [level === 'microphone' ? Math.min(policy.bridging, MICROPHONE_RATIO) : policy.bridging, 'clean'],
+  [THREE_DB_LOST, 'note'],
+  [NINE_DB_LOST, 'care'],
   [-Infinity, 'stop']
 ];
 
@@ -111,7 +128,13 @@ export function unbalancedLimit(policy: Policy, level: LevelClass): number {
   return level === 'instrument' ? 6 : 3;
 }
 
-/** So many times the limit, an unbalanced run is no longer a matter of care. */
+/**
+ * From where an unbalanced run wants care, metres. What length costs in treble, hum and leakage is computed and told for itself; what is left is
+ * the risk of radio, of which no figure can be promised. A rule that somebody has chosen is stricter.
+ */
+export const unbalancedCare = (policy: Policy, limit: number): number =>
+  policy.unbalanced === 'strict' ? limit : policy.unbalanced === 'relaxed' ? 2 * limit : 10;
+/** So many times the limit of the strict rule, and it is no matter of care any more. */
 export const UNBALANCED_STOP = 4;
 
 /** Couplers in one run from which on they are a risk rather than a remark. */

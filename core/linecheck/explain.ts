@@ -57,7 +57,13 @@ export function explain(
 }
 
 /** A box without its supply passes next to nothing, and neither does what has cancelled. */
-const DEAD: ReadonlySet<string> = new Set(['phantom-off', 'phantom-none', 'plug-in-missing', 'stereo-cancels']);
+const DEAD: ReadonlySet<string> = new Set([
+  'phantom-off',
+  'phantom-none',
+  'phantom-blocked',
+  'plug-in-missing',
+  'stereo-cancels'
+]);
 /** Whether next to nothing comes out of an input. */
 export const isSilent = (report: LineReport): boolean =>
   (report.arrives ?? SILENT_DBU) <= SILENT_DBU ||

@@ -32,6 +32,8 @@ export interface DeviceSpec {
   readonly settings: Settings;
   /** Id of the supply that feeds it; for a source. */
   readonly supply?: string;
+  /** Fed from another supply than the desk's, which one nobody said. */
+  readonly elsewhere?: true;
 }
 export interface CableSpec {
   readonly kind: CableKindId;

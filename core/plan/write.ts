@@ -1,3 +1,4 @@
+import { blankSupply } from './blank';
 import { hasTrait, portFor, portOf } from '../gear/catalogue';
 import { plugFor } from '../gear/cables';
 import type { PortSpec } from '../gear/types';
@@ -31,7 +32,7 @@ export function writeWay(draft: Plan, { devices, ids, cables, cableIds, leaves }
       ...old,
       model: spec.model,
       settings: { ...spec.settings },
-      ...(spec.supply ? { supply: spec.supply } : {})
+      ...(spec.supply ? { supply: spec.supply } : spec.elsewhere ? { supply: otherSupply(draft) } : {})
     };
     // Another class is no longer what the own model was made from.
     if (old && changed) delete device.own;
@@ -44,6 +45,19 @@ export function writeWay(draft: Plan, { devices, ids, cables, cableIds, leaves }
   });
   cables.forEach((spec, k) => writeCable(draft, cableIds[k], spec, ids[k], ids[k + 1], k === 0 ? leaves : undefined));
 }
+
+/** A supply that is not the desk's: one that is there, or another circuit of which nothing more is known. */
+function otherSupply(draft: Plan): string {
+  const own = Object.values(draft.hosts)[0]?.supply;
+  const known = Object.keys(draft.supplies).find((id) => id !== own);
+  if (known) return known;
+  let id = 'other';
+  for (let k = 2; id in draft.supplies; k++) id = `other-${k}`;
+  draft.supplies[id] = { ...blankSupply('Another circuit'), emf: OTHER_EMF, spread: 10 };
+  return id;
+}
+/** Between two circuits of one building, volts: what is found where nobody has measured. */
+const OTHER_EMF = 0.03;
 
 /** An input is one of the desk's, unless it stands for itself: then it is fed where the source is, or from the first supply. */
 function placeInput(draft: Plan, id: string, beside: string | undefined): void {

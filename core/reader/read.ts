@@ -38,7 +38,7 @@ export function readTyped(text: string, known: Known, asTrade: typeof readTrade 
   );
   // Brackets with values, supplies and branches are said in the strict form alone.
   const form = strict.pieces.some((p) =>
-    ['brackets', 'supply', 'branch', 'no-branch', 'capacitance', 'couplers'].includes(p.read.role)
+    (every ? [...STRICT_FORM, 'capacitance', 'couplers'] : STRICT_FORM).includes(p.read.role)
   );
   const trade = (strict.spec && every) || form || !asTrade ? null : asTrade(text);
   if (!trade || trade.specs.length === 0)
@@ -64,6 +64,8 @@ export function readTyped(text: string, known: Known, asTrade: typeof readTrade 
     guessed: trade.guessed.map((p) => ({ text: p.text, as: p.as! }))
   };
 }
+
+const STRICT_FORM = ['brackets', 'supply', 'branch', 'no-branch'];
 
 /** "active DI, 15 M": a megohm beside no input is a length to whoever typed it. */
 const strictValue = ({ pieces }: Reading): boolean =>

@@ -73,6 +73,8 @@ function setting(w: Extract<RemedyWhat, { code: 'setting' }>): string {
       return `switch phantom ${w.value} at ${at}`;
     case 'power':
       return w.value === 'battery' ? `run ${at} on a battery` : `run ${at} on phantom`;
+    case 'cut':
+      return w.value === 'off' ? `take the low cut out at ${at}` : `low cut ${choiceName('cut', w.value)} at ${at}`;
     case 'pad':
       return w.value === 'off' ? `take the pad out at ${at}` : `pad ${choiceName('pad', w.value)} at ${at}`;
     default:

@@ -45,6 +45,8 @@ const FACT_NAMES: Readonly<Record<Exclude<FactName, 'names'>, string>> = {
   plug: 'plug',
   socket: 'socket',
   model: 'at',
+  box: 'through',
+  jack: 'jack on the way',
   input: 'into',
   source: 'source',
   remains: 'what remains',

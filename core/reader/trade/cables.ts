@@ -34,6 +34,9 @@ export function cablesOf(
     metres[slot] = Math.min((metres[slot] ?? 0) + p.read.metres, MAX_METRES);
     if (kind && kind !== 'multicore') kinds[slot] = kind;
   });
+  const farads = faradsOf(pieces, metres);
+  // A lead that parts left from right leaves the other side open, where but one is plugged.
+  const parted = pieces.some((p) => p.read.is === 'cable' && /\bto (?:two|twin|dual|double|2)\b/i.test(p.text));
   const assumed: Assumed[] = [];
   const models = [source.model, ...boxes.map((b) => b.model)];
   const cables = models.map((from, k): CableSpec => {
@@ -49,9 +52,28 @@ export function cablesOf(
     if (metres[k] === undefined) assumed.push(k === 0 ? 'lead' : 'run');
     const length = metres[k] ?? usual;
     const to = models[k + 1] ?? input.model;
-    return { kind: fits(kinds[k], from, to) ?? defaultKind(k === 0 ? 'lead' : 'run', from, length), metres: length };
+    return {
+      kind: fits(kinds[k], from, to) ?? defaultKind(k === 0 ? 'lead' : 'run', from, length),
+      metres: length,
+      ...(parted && k === 0 ? { wiring: ['plain', 'cold-open'] as const } : {}),
+      ...(farads[k] === undefined ? {} : { settings: { cShield: farads[k] } })
+    };
   });
   return { cables, assumed };
+}
+
+/** What was said of a cable's capacitance, farads a metre: of the length before it, or else of the only one. */
+function faradsOf(pieces: readonly Piece[], metres: readonly (number | undefined)[]): (number | undefined)[] {
+  const out: (number | undefined)[] = [];
+  pieces.forEach((p, k) => {
+    if (p.read.is !== 'farad') return;
+    const before = pieces.slice(0, k).filter((o) => o.read.is === 'length');
+    const said = before[before.length - 1]?.read;
+    const slot = said?.is === 'length' ? metres.findIndex((m) => m !== undefined && m >= said.metres) : 0;
+    const at = Math.max(slot, 0);
+    out[at] = p.read.each ? p.read.farad : p.read.farad / (metres[at] ?? DEFAULT_LEAD);
+  });
+  return out;
 }
 
 /** A kind of cable that was said stands only where it goes in at both ends. */

@@ -14,6 +14,21 @@ export type Read =
   | { is: 'pad'; db: number; inline: boolean }
   | { is: 'lift'; lifted: boolean }
   | { is: 'polarity' }
+  /** It is said not to be there: "no phono stage", "without pad". */
+  | { is: 'without'; what: Read }
+  /** Mains earth that somebody has taken away, as found. */
+  | { is: 'unearthed' }
+  /** Of the battery that feeds it. */
+  | { is: 'battery-low'; volts?: number }
+  /** A load box or an attenuator that passes the amplifier on. */
+  | { is: 'through' }
+  /** Fed from another circuit than the desk. */
+  | { is: 'elsewhere' }
+  /** Capacitance of a cable, farads, by the metre or of all of it. */
+  | { is: 'farad'; farad: number; each: boolean }
+  | { is: 'spl'; db: number }
+  /** Of a microphone, volts for a pascal. */
+  | { is: 'sensitivity'; volts: number }
   | { is: 'times'; count: number }
   | { is: 'ratio' }
   /** `loose`: two numbers beside each other that nothing says are channels. */
@@ -66,6 +81,30 @@ const LIFT = at(
 const POLARITY = at(
   String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|ø`
 );
+const EARTH_GONE = at(
+  String.raw`(?:(?:its|the|their)\s+)?(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)(?:ing)?\s+(?:pin|prong|wire|lug|contact|connection)?\s*(?:is\s+|has\s+been\s+|was\s+)?(?:cut(?:\s+off)?|snapped(?:\s+off)?|broken(?:\s+off)?|removed|missing|gone|taped(?:\s+(?:over|up|off))?|bent|defeated|disconnected|pulled|snipped|sawn\s+off)|(?:cut|broken|missing|taped|no)\s+(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)\s+(?:pin|prong|wire|connection)|(?:cheater|ground[\s-]*lift(?:ing|er)?|3[\s-]to[\s-]2|three[\s-]to[\s-]two(?:[\s-]pin)?)\s+(?:mains\s+)?(?:plug|adapt[eo]r)`
+);
+const BATTERY_LOW = at(
+  String.raw`(?:(?:whose|its|the|with an?|on an?)\s+)?(?:\d+(?:[.,]\d+)?\s*v(?:olts?)?\s+)?(?:batter(?:y|ies)|cell)\s+(?:is\s+|are\s+|has\s+|was\s+|nearly\s+|almost\s+|run(?:ning)?\s+)*(?:down(?:\s+to\s+\d+(?:[.,]\d+)?\s*v(?:olts?)?)?|low|flat|dead|dying|weak|tired|old|empty|at\s+\d(?:[.,]\d+)?\s*v(?:olts?)?)|(?:low|flat|dying|weak|dead|tired|nearly dead|old)\s+(?:9\s*v\s+)?batter(?:y|ies)`
+);
+const THROUGH = at(
+  String.raw`(?:switched\s+|set\s+)?(?:to|in|on)\s+(?:through|thru|bypass)(?:\s+mode)?|(?:through|thru)\s+mode`
+);
+const ELSEWHERE = at(
+  String.raw`(?:(?:plugged|fed|powered|running|is)\s+)?(?:in(?:to)?|on|from|off|at)?\s*(?:an?)?other\s+(?:mains\s+|power\s+|wall\s+)?(?:circuits?|sockets?|outlets?|suppl(?:y|ies)|phases?|breakers?|distro|fuse)|(?:on\s+)?(?:a\s+)?(?:different|separate)\s+(?:mains\s+|power\s+|wall\s+)?(?:circuits?|sockets?|outlets?|suppl(?:y|ies)|phases?|breakers?|distro|fuse)`
+);
+const FARAD = at(
+  String.raw`(${NUMBER})\s*(pf|nf|picofarads?|nanofarads?)(?:\s*(\/|per|a|each)\s*(?:m\b|metres?|meters?))?`
+);
+const SPL = at(String.raw`(\d{2,3})\s*db\s*\(?a?\)?\s*spl|(\d{2,3})\s*dbspl`);
+const SENSITIVITY = at(String.raw`(${NUMBER})\s*mv\s*(?:\/|per|a)\s*pa(?:scal)?\b`);
+/** How far a microphone stands away is no length of cable. */
+const DISTANCE = at(
+  String.raw`(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))`
+);
+const NOT = at(String.raw`(?:no|without|w\/o|minus)\s+(?:an?\s+|any\s+|the\s+)?`);
+/** What is missed when it is not there; of anything else "no" is part of a name, or of a number. */
+const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'source']);
 const SIDES = at(String.raw`l\s*[\/+&-]\s*r\b|l\s+r\b(?!\s*only)|left\s*(?:\/|\+|and|&)\s*right\b`);
 const TIMES = at(String.raw`(\d{1,2})\s?[x×](?![a-z\d])|[x×]\s?(\d{1,2})(?![\d.,]|\s*m\b)`);
 const RATIO = at(String.raw`\d{1,2}:\d{1,2}(?!\d)`);
@@ -76,7 +115,7 @@ const FIVE = at(String.raw`(?:[456]|four|five|six)[\s-]?str(?:ing)?s?\b`);
 const JACK = at(String.raw`1\/4(?:["”]|\s*inch)?|6[.,]35?\s*(?:mm)?(?![\d]|\s*m\b)`);
 const MINI = at(String.raw`3[.,]5\s*(?:mm)?(?!\d|\s*(?:m|ft|feet|metres?|meters?)\b)`);
 const ITEM = String.raw`[a-d]?\d{1,3}`;
-const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|mohm|ohms?|db[uv]?|hz|v|x|mm|string)\b|['"])`;
+const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|mohm|ohms?|db[uv]?|hz|v|x|mm|string|kohms?|mohms?)\b|['"])`;
 const CHANNELS = at(
   String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:\s*(?:[\/+&,–-]|\band\b|\bto\b)\s*${ITEM}${NOT_UNIT})*)((?:\s+\d{1,3}${NOT_UNIT})*)`
 );
@@ -137,6 +176,11 @@ export function cut(text: string, row = false): Piece[] {
       continue;
     }
     const label = labelAt(lower, i);
+    const not = begins() && !label ? without(match, lower, text, i, pieces) : null;
+    if (not) {
+      push(not.length, not.read);
+      continue;
+    }
     const read = begins() && !label ? figure(match, lower, text, i, pieces) : null;
     if (read) {
       push(read.length, read.read);
@@ -190,6 +234,27 @@ function length(list: RegExpExecArray): number {
 const guessed = (text: string, i: number, loud: boolean, pieces: readonly Piece[]): boolean =>
   loud || i === 0 || text[i] === text[i].toLowerCase() || pieces.length === 0;
 
+/** "no phono stage", "without pad": what is said not to be there. */
+function without(
+  match: (pattern: RegExp) => RegExpExecArray | null,
+  lower: string,
+  text: string,
+  i: number,
+  pieces: readonly Piece[]
+): { length: number; read: Read } | null {
+  const not = match(NOT);
+  if (!not) return null;
+  const from = i + not[0].length;
+  const there = (pattern: RegExp): RegExpExecArray | null => {
+    pattern.lastIndex = from;
+    return pattern.exec(lower);
+  };
+  const phrase = phraseAt(lower, from, false);
+  const made = figure(there, lower, text, from, pieces) ?? (phrase && { length: phrase.length, read: phrase.sense });
+  if (!made || !MISSED.has(made.read.is)) return null;
+  return { length: not[0].length + made.length, read: { is: 'without', what: made.read } };
+}
+
 /** Figures and what is said by a sign of its own. */
 function figure(
   match: (pattern: RegExp) => RegExpExecArray | null,
@@ -212,6 +277,23 @@ function figure(
       (text !== text.toUpperCase() &&
         (last?.is === 'di' || last?.is === 'input' || (last?.is === 'quality' && last.quality === 'active'))));
   return (
+    of(match(EARTH_GONE), () => ({ is: 'unearthed' })) ??
+    of(match(BATTERY_LOW), (m) => {
+      const volts = /(?:to|at)\s+(\d+(?:[.,]\d+)?)\s*v/.exec(m[0])?.[1];
+      return { is: 'battery-low', ...(volts ? { volts: Number(volts.replace(',', '.')) } : {}) };
+    }) ??
+    of(match(ELSEWHERE), () => ({ is: 'elsewhere' })) ??
+    of(pieces.some((p) => p.read.is === 'box' && p.read.model === 'load-box') ? match(THROUGH) : null, () => ({
+      is: 'through'
+    })) ??
+    of(match(SPL), (m) => ({ is: 'spl', db: Number(m[1] ?? m[2]) })) ??
+    of(match(SENSITIVITY), (m) => ({ is: 'sensitivity', volts: Number(m[1].replace(',', '.')) / 1000 })) ??
+    of(match(DISTANCE), () => ({ is: 'filler' })) ??
+    of(match(FARAD), (m) => ({
+      is: 'farad',
+      farad: Number(m[1].replace(',', '.')) * (/^p/.test(m[2]) ? 1e-12 : 1e-9),
+      each: m[3] !== undefined
+    })) ??
     of(match(UP), () => ({ is: 'box', model: 'converter-up' })) ??
     of(match(DOWN), () => ({ is: 'box', model: 'converter-down' })) ??
     of(match(PHANTOM), (m) => ({ is: 'phantom', on: m[1] === undefined && m[2] !== 'off' && m[2] !== 'no' })) ??

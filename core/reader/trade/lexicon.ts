@@ -252,7 +252,11 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     52,
     'condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|choir condenser'
   ),
-  source('ribbon', 55, 'ribbon|ribbon mic|ribbon microphone|ribbons|bandchen|bändchen|ruban|passive ribbon'),
+  source(
+    'ribbon',
+    62,
+    'passive ribbon microphone|passive ribbon mic|active ribbon mic|ribbon|ribbon mic|ribbon microphone|ribbons|bandchen|bändchen|ruban|passive ribbon'
+  ),
   source(
     'lavalier',
     45,
@@ -266,7 +270,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'hi-z-mic',
     62,
-    'bullet mic|bullet|hi z mic|hi z bullet mic|high impedance mic|high impedance bullet mic|high z mic|crystal mic|harp mic|harmonica mic|old high impedance mic|hiz mic'
+    'high impedance dynamic microphone|high impedance dynamic mic|high impedance dynamic|high z dynamic|hi z dynamic mic|hi z dynamic|bullet mic|bullet|hi z mic|hi z bullet mic|high impedance mic|high impedance bullet mic|high z mic|crystal mic|harp mic|harmonica mic|old high impedance mic|hiz mic'
   ),
   // Outputs
   source('line-hot', 45, 'modular|modular rack|modular synth|eurorack|euro rack|modular system|modular case'),
@@ -300,7 +304,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'consumer-player',
     42,
-    'cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
+    'record output|record out|rec out|rec output|desk record output|desk record out|desk rec out|mixer record out|mixer rec out|tape out|tape output|desk tape out|mixer tape out|cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
   ),
   source(
     'turntable',
@@ -332,7 +336,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'power-amp',
     68,
-    'power amp|power amp out|power amp output|poweramp out|amp rack out|power amplifier out|power amplifier|poweramp|endstufe|pa amp out|powered mixer speaker out|power amp outs'
+    'power amp in bridge mode|power amp in bridged mode|bridged power amp|power amp bridged|power amplifier in bridge mode|bridge mode power amp|power amp|power amp out|power amp output|poweramp out|amp rack out|power amplifier out|power amplifier|poweramp|endstufe|pa amp out|powered mixer speaker out|power amp outs'
   ),
   // DIs
   di(
@@ -361,7 +365,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   di(
     'speaker-di',
-    'speaker di|speaker level di|speaker box di|speaker emulating di|amp di box|load di|cab sim di|speaker box|speaker level box|speaker tap di'
+    'transformer di with speaker pad|di with speaker pad|passive di with speaker pad|di with speaker level pad|speaker line tapped by a transformer di|speaker pad di|speaker di|speaker level di|speaker box di|speaker emulating di|amp di box|load di|cab sim di|speaker box|speaker level box|speaker tap di'
   ),
   di('passive-di-economy', 'cheap di|cheap passive di|economy di|economy passive di|budget di|economy passive box'),
   [{ is: 'preamp' }, 'preamp|pre amp|vorverstarker|vorverstärker'],
@@ -388,7 +392,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   box(
     'isolator',
-    'isolator|line isolator|line iso|iso|isolation transformer|isolating transformer|line transformer|iso transformer|1 1 iso|1 1 isolator|1 1 transformer|iso box|ground loop isolator|hum eliminator|hum isolator|transformer isolator|line iso transformer|trennubertrager|übertrager|transformer box|isos'
+    'transformer isolated leg of a splitter|transformer isolated leg of splitter|isolated leg of a splitter|isolated leg of splitter|isolated output of a splitter|isolated output of splitter|isolated split output|transformer isolated output|transformer isolated split|isolated leg|isolated side of a splitter|isolator|line isolator|line iso|iso|isolation transformer|isolating transformer|line transformer|iso transformer|1 1 iso|1 1 isolator|1 1 transformer|iso box|ground loop isolator|hum eliminator|hum isolator|transformer isolator|line iso transformer|trennubertrager|übertrager|transformer box|isos'
   ),
   box(
     'splitter',
@@ -451,7 +455,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'line-in',
-    'line in|line ins|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|line return|tape return|recorder line in'
+    'unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|line return|tape return|recorder line in'
   ),
   input(
     'combo-in',
@@ -475,7 +479,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'camera-in',
-    'camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera|camera xlr in'
+    'camera microphone input|camera microphone in|camera microphone|camera mic|camcorder mic in|camcorder microphone input|camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera|camera xlr in'
   ),
   input(
     'recorder-in',
@@ -529,7 +533,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   cable(
     'mini',
-    'minijack|mini jack|3.5|3.5 mm|3.5mm|3.5 ts|3.5 trs|3.5 mm jack|minijack lead|stereo minijack|stereo minijack lead|mini jack lead|3.5 to twin jack|3.5 to twin jack lead|minijack to twin jack|minijack to twin jack lead|klinke 3.5|jack 3.5|3.5 jack|minijack to 2 jacks|3.5 stereo|small jack|mini klinke|miniklinke|minijack cable|3.5 mm stereo|stereo lead|y lead minijack'
+    'rca to minijack|rca to minijack lead|rca to 3.5|minijack to rca|3.5 to rca|stereo minijack to two mono jacks|minijack to two jacks|minijack to two mono jacks|minijack to twin jacks|stereo minijack to two jacks|3.5 to two jacks|3.5 mm to two jacks|minijack to dual jack|minijack to two xlr|3.5 to two xlr|minijack to twin xlr|minijack|mini jack|3.5|3.5 mm|3.5mm|3.5 ts|3.5 trs|3.5 mm jack|minijack lead|stereo minijack|stereo minijack lead|mini jack lead|3.5 to twin jack|3.5 to twin jack lead|minijack to twin jack|minijack to twin jack lead|klinke 3.5|jack 3.5|3.5 jack|minijack to 2 jacks|3.5 stereo|small jack|mini klinke|miniklinke|minijack cable|3.5 mm stereo|stereo lead|y lead minijack'
   ),
   cable(
     'speaker',
@@ -540,7 +544,10 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     { is: 'sides' },
     'stereo|pair|stereo pair|in stereo|left and right|left right|matched pair|spaced pair|xy pair|ortf pair|xy|ortf'
   ],
-  [{ is: 'mono' }, 'mono|single|left only|l only|right only|r only|mono sum|mono only|summed'],
+  [
+    { is: 'mono' },
+    'left side|right side|left output|right output|left line output|right line output|left out|right out|left channel|right channel|left leg|right leg|left hand output|right hand output|one side|one channel|mono|single|left only|l only|right only|r only|mono sum|mono only|summed'
+  ],
   [{ is: 'click' }, '+ click|+ clk|and click|plus click|plus clk|& click|& clk'],
   [
     { is: 'channel' },
@@ -568,7 +575,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // What only joins the others together
   [
     { is: 'filler' },
-    'and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same'
+    'running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same'
   ]
 ];
 

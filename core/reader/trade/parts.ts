@@ -164,6 +164,13 @@ export interface Boxes {
   readonly assumed: boolean;
 }
 
+/** "line input of a mixer": the mixer is where the input is, not one more box. */
+function isPlace(pieces: readonly Piece[], k: number): boolean {
+  const { part, read } = pieces[k];
+  if (read.is !== 'box' || read.model !== 'small-mixer') return false;
+  return pieces.slice(0, k).some((p) => p.part === part && p.read.is === 'input');
+}
+
 const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
 /** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
 const usualDi = (source: string): string =>
@@ -187,7 +194,7 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     const { read } = p;
     if (read.is === 'quality' && read.quality !== 'balanced' && isOfDi(pieces, k)) kind = read.quality;
     if (read.is === 'ohm' && read.ohm === 10e6) ten = true;
-    if (read.is === 'box' && !(p.named && pieces.some((o) => !o.named && o.read.is === 'box'))) {
+    if (read.is === 'box' && !(p.named && pieces.some((o) => !o.named && o.read.is === 'box')) && !isPlace(pieces, k)) {
       // "mixer out" behind a small mixer is the same one.
       if (!list.some((b) => b.model === read.model)) list.push({ model: read.model, settings: {}, at: p.from });
     }
@@ -246,6 +253,12 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
       return [{ model: read.model, at: p.from, weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) }];
     if (read.is === 'preamp' && !boxes.some((b) => b.model === 'preamp-di') && source.model !== 'acoustic-preamp')
       return [{ model: 'mic-in', at: p.from, weight: 2 }];
+    // "input 1 Mohm": what kind it is follows from its impedance.
+    const next = pieces[k + 1]?.read;
+    if (read.is === 'channel' && /^in/i.test(p.text) && next?.is === 'ohm')
+      return [
+        { model: next.ohm >= 1e5 ? 'instrument-in' : next.ohm >= 5e3 ? 'line-in' : 'mic-in', at: p.from, weight: 2 }
+      ];
     // "mic" and nothing beside it is where it goes.
     const alone = read.is === 'filler' && !p.named && pieces.filter((o) => o.part === p.part).length === 1;
     const bareInput = alone && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;

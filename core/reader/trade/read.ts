@@ -85,6 +85,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const { cables, assumed: cablesAssumed } = cablesOf(pieces, source, list, input);
   cablesAssumed.forEach((a) => assumed.add(a));
   const name = options.name ?? nameOf(text, pieces, source, unknown);
+  const elsewhere = pieces.some((p) => p.read.is === 'elsewhere');
   const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
   const specs = Array.from({ length: count }, (_, k): LineSpec => {
     const side = sideName(sides, count, k);
@@ -96,7 +97,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
           ? { channel: channels[0] + k }
           : {}),
       ...(sides > 1 && k < 2 && count > 1 ? { pair: cutText(name, 80) } : {}),
-      source: plain(source),
+      source: elsewhere ? { ...plain(source), elsewhere: true } : plain(source),
       lead: cables[0],
       box: list[0] ? plain(list[0]) : null,
       run: list.length > 0 ? cables[1] : null,
@@ -115,6 +116,17 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };
 }
 
+/** Volts for a pascal of a microphone of which nobody said so: the middle of what data sheets give. */
+const USUAL_SENSITIVITY: Readonly<Record<string, number>> = {
+  'dynamic-mic': 1.8e-3,
+  'condenser-mic': 12e-3,
+  ribbon: 1.4e-3,
+  lavalier: 8e-3
+};
+
+/** A 9 V battery that is nearly done, volts. */
+const LOW_VOLTS = 6.5;
+
 /** Pads, lifts, phantom and the like to the device that has them; what none has is left. */
 function applySettings(
   pieces: readonly Piece[],
@@ -129,8 +141,8 @@ function applySettings(
     if (device && !checkSetting(modelOf(device.model), key, value)) device.settings[key] = done[key] = value;
     else left.add(piece);
   };
-  const has = (key: string, value: string | number): Device | undefined =>
-    chain.find((d) => !checkSetting(modelOf(d.model), key, value));
+  const has = (key: string, value: string | number, among: readonly Device[] = chain): Device | undefined =>
+    among.find((d) => !checkSetting(modelOf(d.model), key, value));
   pieces.forEach((piece, k) => {
     const { read } = piece;
     if (read.is === 'pad') put(piece, has('pad', String(read.db)), 'pad', String(read.db));
@@ -143,13 +155,28 @@ function applySettings(
     } else if (read.is === 'level') {
       const n = Number(read.text.replace(/db[uv]/i, '').replace(/\s/g, ''));
       put(piece, source, 'nominal', /dbv/i.test(read.text) ? fromDbv(n) : fromDbu(n));
+    } else if (read.is === 'unearthed') put(piece, has('earth', 'removed', [source, ...chain]), 'earth', 'removed');
+    else if (read.is === 'battery-low') {
+      // A figure where the model has one: what is told of a 9 V battery that is going is some 6.5 V.
+      const volts = read.volts ?? LOW_VOLTS;
+      const cell = has('cell', 'low', [source, ...boxes]);
+      const on = cell ?? has('battery', volts, [source, ...boxes]);
+      put(piece, on, cell ? 'cell' : 'battery', cell ? 'low' : volts);
+      if (on && !checkSetting(modelOf(on.model), 'power', 'battery')) on.settings.power = 'battery';
+    } else if (read.is === 'through') put(piece, has('mode', 'through'), 'mode', 'through');
+    else if (read.is === 'without' && read.what.is === 'pad') put(piece, has('pad', 'off'), 'pad', 'off');
+    else if (read.is === 'spl') {
+      const said = pieces.flatMap((p) => (p.read.is === 'sensitivity' ? [p.read.volts] : []));
+      const volts = (said[0] ?? USUAL_SENSITIVITY[source.model]) * 10 ** ((read.db - 94) / 20);
+      put(piece, source, 'nominal', volts);
     } else if (read.is === 'ohm' && read.ohm !== 10e6) {
       // Said of an output or an input: of whichever stands nearest before it.
       const before = pieces
         .slice(0, k)
         .reverse()
         .find((p) => ['input', 'source', 'instrument'].includes(p.read.is) || /^out/.test(p.text.toLowerCase()));
-      const near = before?.read.is === 'input' || pieces[k + 1]?.read.is === 'input' ? input : source;
+      const named = pieces[k - 1]?.read.is === 'channel';
+      const near = named || before?.read.is === 'input' || pieces[k + 1]?.read.is === 'input' ? input : source;
       put(piece, near, near === input ? 'zin' : 'R', read.ohm);
     }
   });

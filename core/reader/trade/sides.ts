@@ -1,10 +1,14 @@
+import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './cut';
 import type { Options } from './read';
 
 /** How many sides of one thing were said: two of a pair, three with a click beside them. */
 export function sidesOf(pieces: readonly Piece[]): number {
   const mono = pieces.some((p) => p.read.is === 'mono');
-  const both = pieces.some((p) => p.read.is === 'sides' || /stereo/i.test(p.text));
+  // A stereo jack is a plug with three contacts; it may carry one balanced line.
+  const plug = ({ read }: Piece): boolean =>
+    (read.is === 'cable' && read.kind !== 'mini') || (read.is === 'box' && modelOf(read.model).family === 'joint');
+  const both = pieces.some((p) => p.read.is === 'sides' || (/stereo/i.test(p.text) && !plug(p)));
   const click = pieces.some(
     (p, k) => p.read.is === 'click' || (p.read.is === 'instrument' && /^cl(?:ic)?k$/i.test(p.text) && k > 0 && both)
   );
@@ -37,6 +41,8 @@ export function countOf(
   if (options.channel !== undefined) return 1;
   if (channels.length > 1) return channels.length;
   const times = pieces.flatMap((p, k) => {
+    // "to two mono jacks" counts plugs.
+    if (p.read.is === 'count' && ['cable', 'mono'].includes(pieces[k + 1]?.read.is ?? '')) return [];
     if (p.read.is === 'times' || p.read.is === 'count') return [p.read.count];
     if (
       p.read.is === 'number' &&

@@ -1,3 +1,4 @@
+import { modelOf } from '../../gear/catalogue';
 import type { Finding } from '../../judge/types';
 import { formatNumber, formatQuantity } from '../../units/format';
 import { id, model, db, hum, loopThrough, CAUSES } from './parts';
@@ -21,6 +22,9 @@ const REASON_BATTERY_LASTS = 'A fresh battery before the show, and phantom where
 const FORMULA_HUM_LOW = 'hum = √Σ over 20 harmonics of earths² + leakage² + electric² + fields²; field EMF = 2πf·B·A';
 const REASON_HUM_LOW =
   'Remedies differ by cause: loops are opened, leakage is earthed or fed from a battery, fields are kept at a distance.';
+
+/** Whether it has a mains earth to lose; what has none stands for what its player holds beside it. */
+const ownEarth = (f: Finding): boolean => modelOf(id(f, 'model')).feeds.includes('mains-1');
 
 export const GROUND: Said<'ground'> = {
   'no-loop': {
@@ -59,6 +63,29 @@ export const GROUND: Said<'ground'> = {
     short: () => 'no phantom',
     formula: FORMULA_PHANTOM_REACHES,
     reason: REASON_PHANTOM_REACHES
+  },
+  'phantom-blocked': {
+    sentence: (f) => `The ${model(f)} runs on phantom, and none comes through the ${model(f, 'box')}.`,
+    short: () => 'phantom blocked',
+    formula: FORMULA_PHANTOM_REACHES,
+    reason:
+      'A transformer, an isolator or a box with a stage of its own passes sound and no direct current. Feed the device before it, from a supply or a battery of its own.'
+  },
+  'phantom-on-ribbon': {
+    sentence: (f) =>
+      f.severity === 'stop'
+        ? `Phantom is on, and a jack on the way to the ${model(f)} bridges its contacts as it goes in.`
+        : `Phantom is on, and the ${model(f)} has no use for it.`,
+    short: () => 'phantom on ribbon',
+    formula: FORMULA_PHANTOM_REACHES,
+    reason:
+      'Through two good legs phantom does a ribbon nothing. One broken leg, or a jack that touches both contacts as it is plugged, sends it through the ribbon and stretches it. Switch phantom off.'
+  },
+  'battery-low': {
+    sentence: (f) => `The battery of the ${model(f)} is low: loud notes distort before it falls silent.`,
+    short: () => 'battery low',
+    formula: 'said of the battery; what it holds is not measured here',
+    reason: 'A stage on a battery clips at what is left of its voltage. Put a fresh one in before the show.'
   },
   'phantom-into-source': {
     sentence: (f) => `Phantom is on and reaches the ${model(f)}, which was not made for it.`,
@@ -110,7 +137,9 @@ export const GROUND: Said<'ground'> = {
   },
   'floats-lifted': {
     sentence: (f) =>
-      `The ground is lifted and nothing else earths the ${model(f, 'source')}: it hangs in the air and will buzz.`,
+      f.severity === 'note'
+        ? `The ground is lifted and nothing else earths the ${model(f, 'source')}. No hum is computed; strings that nothing earths often buzz until they are touched.`
+        : `The ground is lifted and nothing else earths the ${model(f, 'source')}: it hangs in the air and will buzz.`,
     short: () => 'floats, lifted',
     formula: 'is there a low-ohm path from the source’s ground to earth',
     reason: 'Lift only where the source is earthed some other way. Its own mains earth, if it has one, stays connected.'
@@ -158,7 +187,7 @@ export const GROUND: Said<'ground'> = {
   },
   'earth-removed': {
     sentence: (f) =>
-      `The protective earth of the ${model(f)} has been taken away. Stop: it can kill. Give it back before anything else.`,
+      `The protective earth of ${ownEarth(f) ? `the ${model(f)}` : 'what its player holds or touches'} has been taken away. Stop: it can kill. Give it back before anything else.`,
     short: () => 'earth removed',
     formula: 'class I gear without its protective conductor',
     reason: 'Local codes and the venue’s electrician come first. Hum is cured at a box, never at a mains plug.'

@@ -107,7 +107,7 @@ export async function labelsPart(labels: readonly Label[], address: string): Pro
                       { text: printable(l.at), fontSize: 9 }
                     ]
                   },
-                  { width: 52, image: codes.get(l.lineId)! }
+                  { width: 45, image: codes.get(l.lineId)! }
                 ]
               })),
               ...Array.from({ length: 3 - row.length }, (): TableCell => ({ text: '' }))

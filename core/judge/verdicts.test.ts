@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest';
+import { putLine } from '../plan/put';
+import { blankPlan } from '../plan/blank';
+import { readTyped } from '../reader/read';
+import { readLine } from '../reader/read-line';
+import { readTrade } from '../reader/trade/read';
+import { sentence } from '../words/findings';
+import { judgePlan, type LineReport, problems } from './judge';
+import { SEVERITIES, type Severity } from './types';
+
+/** From words to verdict: lines told at length, as people tell them who ask whether it will do. */
+function judged(text: string): LineReport {
+  const { specs } = readTyped(text, {}, readTrade);
+  expect(specs.length, text).toBeGreaterThan(0);
+  const plan = blankPlan();
+  specs.forEach((spec, k) => putLine(plan, spec, (role) => `l${k}-${role}`));
+  return judgePlan(plan)[0];
+}
+const codes = (report: LineReport): string[] => problems(report).map((f) => f.code);
+
+describe('from words to verdict', () => {
+  it.each<[text: string, least: Severity, most: Severity, says: string | null, not: readonly string[]]>([
+    // Phantom is traced through everything between.
+    ['condenser mic, 10 m xlr, isolator, 20 m xlr, mic input, phantom on', 'stop', 'stop', 'phantom-blocked', []],
+    [
+      'acoustic guitar with preamp, 3 m jack, active DI, 20 m xlr, isolator, 5 m xlr, mic input',
+      'stop',
+      'stop',
+      'phantom-blocked',
+      []
+    ],
+    ['keyboard, 2 m, passive DI, 20 m xlr, mic input', 'clean', 'note', null, ['phantom-blocked']],
+    ['ribbon mic, 10 m xlr, patch bay, mic input, phantom on', 'stop', 'stop', 'phantom-on-ribbon', []],
+    ['ribbon mic, 10 m xlr, mic input, phantom on', 'care', 'care', 'phantom-on-ribbon', []],
+    // An unbalanced run by what it costs.
+    ['keyboard line output, 6 m jack lead, line input', 'note', 'note', 'long-unbalanced', ['treble-loss']],
+    ['keyboard line output, 25 m jack lead, line input', 'care', 'care', 'long-unbalanced', ['treble-loss']],
+    ['keyboard line output, 25 m jack lead, line input on another mains circuit', 'care', 'stop', 'loop', []],
+    // What is not there was not there.
+    ['turntable and no phono stage, 1 m rca, desk line input', 'stop', 'stop', 'phono-into-line', ['clips']],
+    ['guitar humbucker, 3 m jack lead, instrument input 1 Mohm, no DI', 'clean', 'note', null, ['box-as-adapter']],
+    // Numbers that belong to things.
+    [
+      'dynamic microphone of 200 ohm, 10 m xlr, mic input 2 kohm',
+      'clean',
+      'care',
+      null,
+      ['equal-impedances', 'treble-loss']
+    ],
+    ['dynamic microphone of 2 kohm, 10 m xlr, mic input 2 kohm', 'care', 'care', 'equal-impedances', []],
+    ['guitar single coil, 10 m jack lead at 300 pF per metre, instrument input', 'care', 'stop', 'treble-loss', []],
+    // What can hurt.
+    ['keyboard with its earth pin cut off, 3 m, line input', 'danger', 'danger', 'earth-removed', []],
+    [
+      'singer with a dynamic mic, 10 m xlr, mic input, guitar amp on a 3 to 2 adapter',
+      'danger',
+      'danger',
+      'earth-removed',
+      []
+    ],
+    ['valve amp, 2 m, load box in through mode, no cabinet, 10 m xlr, mic input', 'danger', 'danger', 'no-load', []],
+    ['valve amp, 2 m, load box, 10 m xlr, mic input', 'clean', 'stop', null, ['no-load']],
+    // Batteries.
+    ['bass with active DI on a dying battery, 20 m xlr, mic input', 'care', 'care', 'battery-low', []]
+  ])('%s', (text, least, most, says, not) => {
+    const report = judged(text);
+    const rank = SEVERITIES.indexOf(report.severity);
+    expect(rank, codes(report).join()).toBeGreaterThanOrEqual(SEVERITIES.indexOf(least));
+    expect(rank, codes(report).join()).toBeLessThanOrEqual(SEVERITIES.indexOf(most));
+    if (says) expect(codes(report)).toContain(says);
+    for (const code of not) expect(codes(report)).not.toContain(code);
+    for (const f of report.findings) expect(sentence(f)).not.toMatch(/NaN|undefined/);
+  });
+
+  it('a leg that is grounded costs what the network says: of a winding nothing, of two halves six decibels', () => {
+    const lost = (topology: string): number | undefined => {
+      const plan = blankPlan();
+      const { spec } = readLine(`balanced line (topology ${topology}), 5 m pin 3 grounded, line`);
+      putLine(plan, spec!, (role) => role);
+      return judgePlan(plan)[0].findings.find((f) => f.code === 'leg-on-shield')?.value;
+    };
+    for (const floats of ['transformer', 'cross-coupled', 'impedance-balanced']) expect(lost(floats)).toBeUndefined();
+    expect(lost('symmetrical')).toBeCloseTo(6, 0);
+  });
+});
