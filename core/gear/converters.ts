@@ -369,6 +369,7 @@ const RIAA_LOSS_DB = 19.91;
 const phonoPreamp = defineModel({
   id: 'phono-preamp',
   family: 'box',
+  traits: ['phono-stage'],
   params: {
     zin: param('resistance', 47 * k, 47 * k, 47 * k, 1 * k, 1e6),
     Cin: param('capacitance', 100 * pF, 200 * pF, 250 * pF, 0, 1e-8),

@@ -102,7 +102,9 @@ export type Trait =
   /** A microphone that phantom can harm. */
   | 'harmed-by-phantom'
   /** Ties the two outputs of a stereo source together. */
-  | 'joins-outputs';
+  | 'joins-outputs'
+  /** Raises the bass that a record was cut without. */
+  | 'phono-stage';
 
 export interface Model<Id extends string = string> {
   readonly id: Id;

@@ -193,7 +193,8 @@ function blocked(c: JoinContext): Finding[] {
 /** A ribbon under phantom: two equal legs carry nothing through it, but a plug that bridges them on its way in does. */
 function ribbon(c: JoinContext): Finding[] {
   const { line, phantom: fed } = c.solution;
-  if (!fed || !hasTrait(c.source.model.id, 'harmed-by-phantom') || fed.harm > HARM_AMPERE) return [];
+  if (!fed || fed.device !== line.devices[0] || fed.harm > HARM_AMPERE) return [];
+  if (!hasTrait(c.source.model.id, 'harmed-by-phantom')) return [];
   const jack =
     line.cables.some((id) => c.plan.cables[id].plugs.some((plug) => plug === 'trs' || plug === 'ts')) ||
     line.devices.some((id) => c.plan.devices[id].model === 'patch-bay');

@@ -1,3 +1,4 @@
+import { hasTrait } from '../gear/catalogue';
 import { interpolate } from '../rig/grid';
 import type { Point } from '../rig/bench';
 import { fromDbu, toDbu } from '../units/quantity';
@@ -97,7 +98,8 @@ function wrongClass(c: JoinContext): Finding[] {
         fact('clip', 'dBu', c.span.far.clipDbu)
       ])
     ];
-  if (source === 'phono' && far.model.family === 'input' && far.port.level !== 'phono') {
+  const stage = c.solution.line.devices.some((id) => hasTrait(c.plan.devices[id].model, 'phono-stage'));
+  if (source === 'phono' && !stage && far.model.family === 'input' && far.port.level !== 'phono') {
     const { hz, soundDb } = c.solution;
     const tilt = interpolate(hz, soundDb, 10000) - interpolate(hz, soundDb, 100);
     return [

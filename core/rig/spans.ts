@@ -7,7 +7,7 @@ import { sourceOf } from './bench';
 import { PER_DB } from './bench';
 import { PHANTOM_VOLTS } from '../gear/boxes';
 import type { DeviceSettings } from '../gear/catalogue';
-import { portOf } from '../gear/catalogue';
+import { portOf, hasTrait } from '../gear/catalogue';
 import type { Phantom } from './phantom';
 import { System, magnitude } from '../solver/system';
 import { toDb, toDbu } from '../units/quantity';
@@ -82,8 +82,13 @@ export function spansOf(
   const ownClip = source.model.clip?.(source, low).out;
   // A source cannot peak above its own rails.
   const peak = Math.min(nominal + source.value('crest'), ownClip === undefined ? Infinity : toDbu(ownClip));
+  const phono = line.devices.find((id) => hasTrait(plan.devices[id].model, 'phono-stage'));
+  const tilt = phono === undefined ? hz : hz.map((f) => source.model.shape?.(source, f) ?? 0);
+  const past = (device: string): boolean => line.devices.indexOf(device) >= line.devices.indexOf(phono ?? '');
   const point = (device: string, port: string, gainDb: Float64Array, through?: string): Point => {
-    const gain = bandLevel(hz, gainDb, low, high);
+    // What was recorded with its bass lowered is raised again by a phono stage: together they are flat, and so is the level behind it.
+    const raised = phono !== undefined && past(device) && !(device === phono && port === 'in');
+    const gain = bandLevel(hz, raised ? gainDb.map((db, k) => db + tilt[k]) : gainDb, low, high);
     const read = settingsAt(plan, device, through);
     const limits = read.model.clip?.(starved(read, device, phantom), low);
     const spec = portOf(read.model, port)!;

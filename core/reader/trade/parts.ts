@@ -166,9 +166,15 @@ export interface Boxes {
 
 /** "line input of a mixer": the mixer is where the input is, not one more box. */
 function isPlace(pieces: readonly Piece[], k: number): boolean {
-  const { part, read } = pieces[k];
+  const { part, read, text } = pieces[k];
   if (read.is !== 'box' || read.model !== 'small-mixer') return false;
-  return pieces.slice(0, k).some((p) => p.part === part && p.read.is === 'input');
+  // A bare "mixer" beside an input, or as the last thing before one, is the desk.
+  const after = pieces.slice(k + 1);
+  const last = !after.some((p) => p.read.is === 'box' || p.read.is === 'di' || p.read.is === 'length');
+  return (
+    pieces.some((p, n) => p.part === part && p.read.is === 'input' && (n < k || /^mixer$/i.test(text))) ||
+    (/^mixer$/i.test(text) && last && after.some((p) => p.read.is === 'input'))
+  );
 }
 
 const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);

@@ -68,6 +68,9 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const boxes = boxesOf(pieces, source, sides > 1 || channels.length > 1);
   if (boxes.assumed) assumed.add('di');
   const list = boxes.list.slice(0, MOST_BOXES);
+  // Of an adapter it may be said what has become of the third contact.
+  if (/pin ?3 (?:is |left )?(?:open|floating|lifted|unconnected|not connected)/i.test(text))
+    for (const box of list) box.model = box.model.replace(/-grounded$/, '-open');
   const said = inputOf(pieces, source, list);
   const input: Device = said ?? { model: options.input ?? usualInput(source.model, list), settings: {}, at: null };
   if (!said) assumed.add('input');
