@@ -39,11 +39,11 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
   app
 }) => {
   await freshShow(page, app.url, 'The Salt Road');
-  await expect(page.locator('[data-verdict="stop"]')).toHaveCount(6);
+  await expect(page.locator('[data-verdict="stop"]')).toHaveCount(5);
   await page.getByRole('link', { name: 'Propose' }).click();
   const changes = page.getByRole('list', { name: 'Proposed changes' }).getByRole('listitem');
   await expect(changes.first()).toBeVisible();
-  await expect(page.locator('[data-tally="now stop"]')).toHaveText(/6 stop/);
+  await expect(page.locator('[data-tally="now stop"]')).toHaveText(/5 stop/);
   await expect(page.locator('[data-tally="then stop"]')).toHaveCount(0);
   await expect(page.locator('[data-tally="then danger"]')).toHaveCount(0);
   await expect(changes.filter({ hasText: 'Theremin' })).toContainText('Second choice');
@@ -59,9 +59,9 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
   await page.getByRole('link', { name: 'Lines', exact: true }).click();
   await settled(page);
   await expect(page.locator('[data-verdict="stop"], [data-verdict="danger"]')).toHaveCount(0);
-  await expect(row(page, 'Electric bouzouki').locator('[data-verdict]')).toHaveAttribute('data-verdict', 'care');
+  await expect(row(page, 'Electric bouzouki').locator('[data-verdict]')).toHaveAttribute('data-verdict', 'note');
   await page.keyboard.press('Control+z');
-  await expect(page.locator('[data-verdict="stop"]')).toHaveCount(6);
+  await expect(page.locator('[data-verdict="stop"]')).toHaveCount(5);
   await page.keyboard.press('Control+Shift+z');
   await expect(page.locator('[data-verdict="stop"]')).toHaveCount(0);
 });

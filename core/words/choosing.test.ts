@@ -108,7 +108,7 @@ describe('remedies in words', () => {
       for (const remedy of remediesFor(plan, resolve(plan).line(lineOf(mistake))!))
         expect(plain(remedyText(remedy.what)), mistake.id).toMatch(/^[A-Z1].{8,}$/);
     }
-  }, 60_000);
+  }, 300_000);
   it('what they do to others is told, the worst first, three at most', () => {
     const others: Remedy['others'] = [
       { lineId: 'a', before: 'clean', after: 'clean', humDb: 6.2 },
