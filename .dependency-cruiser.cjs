@@ -44,7 +44,7 @@ module.exports = {
     {
       name: 'server-stays-on-server',
       severity: 'error',
-      from: { path: '^src/lib/(ui|show|protocol|outbox|live|kit|crew)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/lib/(ui|show|protocol|outbox|live|kit|crew)/', pathNot: '(\\.test|/test-net)\\.ts$' },
       to: { path: '^src/lib/server/' }
     },
     {

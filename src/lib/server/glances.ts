@@ -9,7 +9,7 @@ import { type KeptGlance, show } from './schema';
 /** Shows of a crew at a glance. What was computed of a revision is kept with the show; what is new is computed beside the requests. */
 
 /** What a show's lines come to; still being computed, or too large for this server. */
-export type Look = Counted | 'computing' | 'too-large';
+type Look = Counted | 'computing' | 'too-large';
 export interface Glance {
   readonly id: string;
   readonly name: string;

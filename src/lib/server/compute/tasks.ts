@@ -20,7 +20,7 @@ function glance({ plan }: { plan: Plan }): Counted {
 }
 
 /** A paper of a show. */
-export interface PaperTask {
+interface PaperTask {
   readonly show: string;
   readonly revision: number;
   readonly plan: Plan;

@@ -6,7 +6,7 @@ import pdfmake from 'pdfmake';
 
 const require = createRequire(import.meta.url);
 const main = (style: string): string => require.resolve(`pdfmake/fonts/Roboto/Roboto-${style}.ttf`);
-const beside = (name: string, file: string): string => join(dirname(require.resolve(name)), file);
+const beside = (module: string, file: string): string => join(dirname(module), file);
 const four = (normal: string, bold = normal) => ({ normal, bold, italics: normal, bolditalics: bold });
 
 /** Sets the fonts up once; each is read when the first sign of it is drawn. */
@@ -23,12 +23,12 @@ export function setFonts(): void {
       require.resolve('dejavu-fonts-ttf/ttf/DejaVuSans-Bold.ttf')
     ),
     Han: four(
-      beside('@embedpdf/fonts-sc', '../fonts/NotoSansHans-Regular.otf'),
-      beside('@embedpdf/fonts-sc', '../fonts/NotoSansHans-Bold.otf')
+      beside(require.resolve('@embedpdf/fonts-sc'), '../fonts/NotoSansHans-Regular.otf'),
+      beside(require.resolve('@embedpdf/fonts-sc'), '../fonts/NotoSansHans-Bold.otf')
     ),
     Hangul: four(
-      beside('@embedpdf/fonts-kr', '../fonts/NotoSansKR-Regular.otf'),
-      beside('@embedpdf/fonts-kr', '../fonts/NotoSansKR-Bold.otf')
+      beside(require.resolve('@embedpdf/fonts-kr'), '../fonts/NotoSansKR-Regular.otf'),
+      beside(require.resolve('@embedpdf/fonts-kr'), '../fonts/NotoSansKR-Bold.otf')
     ),
     Emoji: four(require.resolve('@expo-google-fonts/noto-emoji/400Regular/NotoEmoji_400Regular.ttf'))
   });

@@ -13,7 +13,7 @@ import { ShowSession } from './session.svelte';
 /** For tests of the session: a server with the real taking-in of edits, browsers with a store each, a network that fails. */
 
 /** What each browser has kept, in place of IndexedDB. */
-export let kept: MemoryRows;
+let kept: MemoryRows;
 
 /** A server with the real taking-in of edits, behind a network that can lose either way. */
 export class Net {
