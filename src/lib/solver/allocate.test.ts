@@ -158,5 +158,5 @@ describe('The Salt Road from the kit', () => {
     expect(judgePlan(applied.plan).map((r) => r.severity)).toEqual(p.after.map((r) => r.severity));
     const again = await propose(plan, demoKit());
     expect(again.allotments.map((a) => a.route.key)).toEqual(p.allotments.map((a) => a.route.key));
-  }, 30_000);
+  }, 300_000);
 });
