@@ -313,6 +313,21 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'The active DI, 1 MΩ runs on phantom, and a line input has none.',
     'no phantom'
   ],
+  'phantom-blocked': [
+    finding('phantom-blocked', 'stop', 0, [fact('model', 'id', 'condenser-mic'), fact('box', 'id', 'isolator')]),
+    'The condenser microphone runs on phantom, and none comes through the 1:1 isolating transformer.',
+    'phantom blocked'
+  ],
+  'phantom-on-ribbon': [
+    finding('phantom-on-ribbon', 'care', 0, [fact('model', 'id', 'ribbon'), fact('jack', 'id', 'no')]),
+    'Phantom is on, and the passive ribbon microphone has no use for it.',
+    'phantom on ribbon'
+  ],
+  'battery-low': [
+    finding('battery-low', 'care', 0, [fact('model', 'id', 'active-di')]),
+    'The battery of the active DI, 1 MΩ is low: loud notes distort before it falls silent.',
+    'battery low'
+  ],
   'phantom-into-source': [
     finding('phantom-into-source', 'stop', 0, [fact('model', 'id', 'line-unbalanced')]),
     'Phantom is on and reaches the unbalanced line output, which was not made for it.',
