@@ -1,6 +1,5 @@
 import { faultyRig } from '../core/trace/rigs';
-import { customary } from '$core/trace/traced';
-import { traced } from '$core/trace/traced';
+import { customary, traced } from '$core/trace/traced';
 import { Stagehand } from '$core/trace/stagehand';
 
 /** How often a hidden fault is found, in how many tests, by evidence and by custom, on the same simulated rigs. */

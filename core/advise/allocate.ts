@@ -8,8 +8,7 @@ import type { Exposure, Op, Plan } from '../plan/schema';
 import type { Solver } from './program';
 import type { Route } from './route';
 import { Search } from './search';
-import type { Stock } from './stock';
-import { missingBeside, type Part, partsByLine } from './stock';
+import { type Stock, missingBeside, type Part, partsByLine } from './stock';
 import { type Choice, decide, type Decision, type Fixed, HIRE } from './program-rows';
 
 /** Best use of the kit over all lines at once: one route a line, chosen together so that nothing is used twice. */

@@ -13,8 +13,7 @@ import { judgeLine } from '../judge/judge';
 import type { Around } from '../judge/solved-rig';
 import { diffPlans } from '../plan/diff';
 import { countsOf, pointsOf } from './counts';
-import type { Stock } from './stock';
-import { type Part, missingBeside, leadKey, partsOf } from './stock';
+import { type Stock, type Part, missingBeside, leadKey, partsOf } from './stock';
 import { switches } from './switches';
 import type { Candidate } from './ways';
 

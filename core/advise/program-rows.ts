@@ -2,8 +2,7 @@ import { timesOf, together, type Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { Program, Row, Solver } from './program';
 import type { Route } from './route';
-import type { Stock } from './stock';
-import { type Part } from './stock';
+import type { Stock, Part } from './stock';
 
 /**
  * What all lines draw from the phantom supply of a host, act by act, stays within what it gives. Lines that are locked or fixed may

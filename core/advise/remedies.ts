@@ -9,8 +9,7 @@ import { copyOf } from '../plan/json';
 import { type Line } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
 import { candidates } from './changes';
-import type { Change } from './change';
-import type { RemedyWhat } from './change';
+import type { Change, RemedyWhat } from './change';
 import { gainPoints, penalty } from './score';
 import { missingBeside, type Part, partsOf, Stock, takenBeside } from './stock';
 

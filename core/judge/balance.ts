@@ -21,7 +21,7 @@ export function checkBalance(c: JoinContext): Finding[] {
     const severity =
       policy.unbalanced === 'strict' && unbalanced > limit * UNBALANCED_STOP
         ? 'stop'
-        : unbalanced > Math.max(limit, unbalancedCare(policy, limit))
+        : unbalanced > unbalancedCare(policy, limit)
           ? 'care'
           : unbalanced > limit
             ? 'note'

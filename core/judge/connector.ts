@@ -52,14 +52,18 @@ function legs(c: JoinContext): Finding[] {
   const facts = [fact('plug', 'id', c.cable.plugs[0]), fact('model', 'id', near.model.id)];
   const out: Finding[] = [];
   if (near.port.carries === 'balanced' && near.port.level !== 'speaker') {
+    // Of a winding, or an output that makes up for it, the level is the same either way.
     const lost = legLost(c);
     const one = { value: lost, unit: 'dB' as const, limit: null };
-    if (lost < LEAST_LOST) {
-      // A winding, or an output that makes up for it: the level is the same either way.
-    } else if (span.coldOnShield) out.push(finding('leg-on-shield', c.at, { severity: 'note', ...one }, facts));
-    else if (span.coldOpen)
+    const care = span.coldOpen && !span.coldOnShield && c.far.port.carries === 'balanced';
+    if (lost >= LEAST_LOST && (span.coldOnShield || span.coldOpen))
       out.push(
-        finding('half-balanced', c.at, { severity: c.far.port.carries === 'balanced' ? 'care' : 'note', ...one }, facts)
+        finding(
+          span.coldOnShield ? 'leg-on-shield' : 'half-balanced',
+          c.at,
+          { severity: care ? 'care' : 'note', ...one },
+          facts
+        )
       );
   }
   // Bridged, the second terminal carries half the voltage: whatever grounds it shorts half the amplifier.

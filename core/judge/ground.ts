@@ -168,10 +168,9 @@ function phantom(c: JoinContext): Finding[] {
 
 /** Who lives on phantom farther up the line gets none through a box that has no way for it. */
 function blocked(c: JoinContext): Finding[] {
-  const { devices } = c.solution.line;
+  const { devices, cables } = c.solution.line;
   // What the feed meets first is told by itself.
   const meets = devices.findLastIndex((id, k) => k < devices.length - 1 && modelAt(c.plan, id).family !== 'joint');
-  const { cables } = c.solution.line;
   // A thru is wired straight through, and what leads elsewhere as well is fed from there.
   const leaves = (k: number): boolean =>
     c.plan.cables[cables[k]].from.port !== 'thru' &&
@@ -179,7 +178,7 @@ function blocked(c: JoinContext): Finding[] {
   return devices
     .slice(0, Math.max(meets, 0))
     .flatMap((id, k) =>
-      leaves(k) && wantsPhantom(c.plan.devices[id]) && settingsAt(c.plan, id).feed === 'phantom'
+      wantsPhantom(c.plan.devices[id]) && leaves(k)
         ? [
             finding('phantom-blocked', c.at, { severity: 'stop', value: 0, unit: 'none', limit: null }, [
               fact('model', 'id', c.plan.devices[id].model),

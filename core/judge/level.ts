@@ -98,8 +98,8 @@ function wrongClass(c: JoinContext): Finding[] {
         fact('clip', 'dBu', c.span.far.clipDbu)
       ])
     ];
-  const stage = c.solution.line.devices.some((id) => hasTrait(c.plan.devices[id].model, 'phono-stage'));
-  if (source === 'phono' && !stage && far.model.family === 'input' && far.port.level !== 'phono') {
+  const staged = (): boolean => c.solution.line.devices.some((id) => hasTrait(c.plan.devices[id].model, 'phono-stage'));
+  if (source === 'phono' && far.model.family === 'input' && far.port.level !== 'phono' && !staged()) {
     const { hz, soundDb } = c.solution;
     const tilt = interpolate(hz, soundDb, 10000) - interpolate(hz, soundDb, 100);
     return [

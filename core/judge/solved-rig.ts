@@ -6,13 +6,11 @@ import type { Plan } from '../plan/schema';
 import { type Draw, drawn, drawOf } from './budget';
 import { type Hum, RigHum } from '../rig/hum';
 import { EarthSum } from '../rig/earth-sum';
-import { domainHum } from '../rig/hum-domain';
-import type { DomainHum } from '../rig/hum-domain';
+import { domainHum, type DomainHum } from '../rig/hum-domain';
 import { type Loop, loopsOf, type Ring, type RingBench, ringBench, ringsOf } from '../rig/loops';
 import { type Tie, tiesOf } from '../rig/rings';
 import { type LineSolution, shapeOf, solveLine } from '../rig/solve';
-import { benchOf } from '../rig/bench';
-import { inputsOf } from '../rig/bench';
+import { benchOf, inputsOf } from '../rig/bench';
 
 /** A piece of the rig as far as it can be known without the rest: kept until something in it changes. */
 interface Piece {

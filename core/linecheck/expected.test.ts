@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { LineReport } from '../judge/judge';
-import { judgePlan } from '../judge/judge';
+import { type LineReport, judgePlan } from '../judge/judge';
 import { forget, resolve } from '../plan/resolved';
 import type { Plan } from '../plan/schema';
 import { show } from '../tests/plans';

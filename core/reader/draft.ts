@@ -1,10 +1,9 @@
 import { checkSetting, modelOf } from '../gear/catalogue';
 import { type CableKindId, MAX_METRES } from '../gear/cables';
 import type { Setting } from '../gear/types';
-import type { LineSpec } from '../plan/spec';
+import { type LineSpec, MOST_BOXES } from '../plan/spec';
 import type { Exposure, Wiring } from '../plan/schema';
 import { parseQuantity } from '../units/parse';
-import { MOST_BOXES } from '../plan/spec';
 import { type LineName, type Piece } from './tokens';
 
 export type SayFault =

@@ -1,5 +1,4 @@
-import { plugFor } from '../gear/cables';
-import type { CableKindId } from '../gear/cables';
+import { plugFor, type CableKindId } from '../gear/cables';
 import { findModel, MODELS } from '../gear/catalogue';
 import { PLUGS, type Plug } from '../gear/sockets';
 import { KIT_LIMITS, type KitItem, type OWNED_CABLES, PLAIN } from '../kit/schema';

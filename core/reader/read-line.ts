@@ -1,7 +1,6 @@
 import { defaultKind, givesPhantom, modelOf, wantsPhantom } from '../gear/catalogue';
 import { type CableKindId, CABLES, MAX_METRES } from '../gear/cables';
-import type { CableSpec, DeviceSpec, LineSpec } from '../plan/spec';
-import { isUnsaid } from '../plan/spec';
+import { type CableSpec, type DeviceSpec, type LineSpec, isUnsaid } from '../plan/spec';
 import { cut, type Known } from './tokens';
 
 import { type CableDraft, type DeviceDraft, Draft, type Reading } from './draft';

@@ -3,8 +3,7 @@ import type { Reading } from './draft';
 import { readLine } from './read-line';
 import type { Known } from './tokens';
 import type { readTrade } from './trade/read';
-import type { TradeReading } from './trade/reading';
-import type { Assumed } from './trade/reading';
+import type { TradeReading, Assumed } from './trade/reading';
 
 /** What was typed, however it was said. */
 export interface Typed {

@@ -2,8 +2,7 @@ import { sensitivities } from '../solver/sensitivity';
 import { type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { probe } from './probe';
-import { benchOf } from './bench';
-import { sourceOf } from './bench';
+import { benchOf, sourceOf } from './bench';
 
 /** How much one thing moves a line's gain. */
 export interface Influence {

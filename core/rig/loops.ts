@@ -4,11 +4,9 @@ import { type Domain, isComplete, type Line } from '../plan/lines';
 import type { Plan, Wiring } from '../plan/schema';
 import type { Rig } from './builder';
 import { type RigHum } from './hum';
-import { domainHum } from './hum-domain';
-import type { DomainHum } from './hum-domain';
+import { domainHum, type DomainHum } from './hum-domain';
 import { ringThrough, type Tie } from './rings';
-import { benchOf } from './bench';
-import { inputsOf } from './bench';
+import { benchOf, inputsOf } from './bench';
 
 /** A ring of ground conductors, told by the shield that closes it. */
 export interface Loop {

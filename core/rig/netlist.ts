@@ -3,9 +3,7 @@ import { deck } from '../solver/deck';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { compileRig } from './compile';
-import { senseOf } from './bench';
-import { sourceOf } from './bench';
-import { inputsOf } from './bench';
+import { senseOf, sourceOf, inputsOf } from './bench';
 
 const PER_DECADE = 20;
 

@@ -1,5 +1,4 @@
-import type { System } from '../solver/system';
-import { type Solution } from '../solver/system';
+import type { System, Solution } from '../solver/system';
 import { settingsAt } from '../plan/devices';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';

@@ -2,12 +2,9 @@ import type { Rig } from './builder';
 import type { Plan } from '../plan/schema';
 import { lineScope, type Line } from '../plan/lines';
 import { legsOf, type Legs } from './contacts';
-import type { Point } from './bench';
-import { sourceOf } from './bench';
-import { PER_DB } from './bench';
+import { type Point, sourceOf, PER_DB } from './bench';
 import { PHANTOM_VOLTS } from '../gear/boxes';
-import type { DeviceSettings } from '../gear/catalogue';
-import { portOf, hasTrait } from '../gear/catalogue';
+import { type DeviceSettings, portOf, hasTrait } from '../gear/catalogue';
 import type { Phantom } from './phantom';
 import { System, magnitude } from '../solver/system';
 import { toDb, toDbu } from '../units/quantity';
@@ -18,7 +15,6 @@ import { commonMode } from './common';
 import { bandLevel } from './grid';
 
 /** One cable of the line with what it joins. */
-
 export interface Span extends Legs {
   readonly cable: string;
   readonly near: Point;
@@ -82,13 +78,16 @@ export function spansOf(
   const ownClip = source.model.clip?.(source, low).out;
   // A source cannot peak above its own rails.
   const peak = Math.min(nominal + source.value('crest'), ownClip === undefined ? Infinity : toDbu(ownClip));
-  const phono = line.devices.find((id) => hasTrait(plan.devices[id].model, 'phono-stage'));
-  const tilt = phono === undefined ? hz : hz.map((f) => source.model.shape?.(source, f) ?? 0);
-  const past = (device: string): boolean => line.devices.indexOf(device) >= line.devices.indexOf(phono ?? '');
+  // What was recorded with its bass lowered is raised again by a phono stage: together they are flat, and so is the level behind it.
+  const stage = line.devices.findIndex((id) => hasTrait(plan.devices[id].model, 'phono-stage'));
+  const lowered = stage < 0 ? null : hz.map((f) => source.model.shape?.(source, f) ?? 0);
+  const behindStage = (device: string, port: string): boolean => {
+    const at = line.devices.indexOf(device);
+    return at > stage || (at === stage && port !== 'in');
+  };
   const point = (device: string, port: string, gainDb: Float64Array, through?: string): Point => {
-    // What was recorded with its bass lowered is raised again by a phono stage: together they are flat, and so is the level behind it.
-    const raised = phono !== undefined && past(device) && !(device === phono && port === 'in');
-    const gain = bandLevel(hz, raised ? gainDb.map((db, k) => db + tilt[k]) : gainDb, low, high);
+    const level = lowered && behindStage(device, port) ? gainDb.map((db, k) => db + lowered[k]) : gainDb;
+    const gain = bandLevel(hz, level, low, high);
     const read = settingsAt(plan, device, through);
     const limits = read.model.clip?.(starved(read, device, phantom), low);
     const spec = portOf(read.model, port)!;

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SparseLU } from './sparse';
-import { SingularError } from './order';
-import type { Pattern } from './order';
+import { SingularError, type Pattern } from './order';
 
 type Dense = { re: number; im: number }[][];
 

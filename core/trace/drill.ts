@@ -1,8 +1,7 @@
 import type { CauseCode } from './hypotheses';
 import { type Answer, type Ask, Trace } from './infer';
 import { faultyRig, type FaultyRig } from './rigs';
-import { traced } from './traced';
-import { SURE } from './traced';
+import { traced, SURE } from './traced';
 import { Stagehand } from './stagehand';
 
 /** Rigs to practise on: the first ones teach one mistake each, then they are drawn from more and more causes. */

@@ -8,8 +8,7 @@ import { SOUNDS } from './hypotheses';
 import { type Answer, CHANGES, TOLD_ASKS, Trace, wordsOf } from './infer';
 import { PROBE_IDS } from './probes';
 import { faultyRig, stageOfSeed } from './rigs';
-import { customary } from './traced';
-import { traced } from './traced';
+import { customary, traced } from './traced';
 import { Stagehand } from './stagehand';
 
 const keys = () => {

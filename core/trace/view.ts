@@ -1,8 +1,7 @@
 import type { Hypothesis } from './hypotheses';
 import { type Answer, type Ask, TOLD_ASKS, type Trace, type Word } from './infer';
 import type { ProbeId } from './probes';
-import { LEAST_BITS } from './traced';
-import { SURE } from './traced';
+import { LEAST_BITS, SURE } from './traced';
 
 /** A trace as far as it has come, as plain data: for a screen, or to be sent between threads. */
 

@@ -1,5 +1,44 @@
 import { parseQuantity } from '../../units/parse';
 import type { Sense } from './lexicon';
+import {
+  LENGTH,
+  OHM,
+  BARE_M,
+  LEVEL,
+  PHANTOM,
+  CUT,
+  INLINE,
+  PAD,
+  LIFT,
+  POLARITY,
+  EARTH_GONE,
+  BATTERY_LOW,
+  THROUGH,
+  ELSEWHERE,
+  FARAD,
+  SPL,
+  SENSITIVITY,
+  DISTANCE,
+  NOT,
+  MISSED,
+  SIDES,
+  TIMES,
+  RATIO,
+  UP,
+  DOWN,
+  DB,
+  FIVE,
+  JACK,
+  MINI,
+  CHANNELS,
+  LETTERED,
+  NEXT,
+  RANGE,
+  HASH,
+  LEADING,
+  ROW,
+  BREAK
+} from './signs';
 import { bare, labelAt, phraseAt, suggestionsFor } from './words';
 
 /** What a stretch of typed text was read as. */
@@ -49,85 +88,6 @@ export interface Piece {
   readonly as?: string;
 }
 
-const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
-const at = (pattern: string): RegExp => new RegExp(pattern, 'iy');
-
-const LENGTH = at(
-  String.raw`(${NUMBER})\s*(metres?|meters?|mtrs?|mètres?|m|cm|feet|foot|ft|['′])(?![\p{L}\d"])`.replace(
-    String.raw`\p{L}`,
-    'a-zµωäöü'
-  )
-);
-const OHM = at(
-  String.raw`(${NUMBER})\s*(meg(?:a?ohms?)?|m\s?ohms?|mω|kohms?|kω|k|ohms?|ω)(?:\s*(?:ohms?|ω))?(?![a-z\d])`
-);
-const BARE_M = at(String.raw`(\d{1,2})(?:m|meg)\b`);
-const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
-const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|phantom(?:\s+power)?)(?:\s+(?:for the \w+))?\b(?:\s*(on|off|no))?(?![a-z])`
-);
-const CUT = at(
-  String.raw`(?:hpf|hp\b|lo-?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi-?pass|lcf|lc\b|bass cut|rumble filter)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
-);
-const INLINE = at(
-  String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?)?in-?\s?line\s+(?:pad|attenuator)\s*[-−]?\s*(\d{2})?\s*(?:db\b)?`
-);
-const PAD = at(
-  String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?pad\b|pad(?:ded)?(?![a-z])(?:\s*(?:on|in|at|=|:))?\s*[-−]?\s*(\d{2})?(?!\d)\s*(?:db\b)?)`
-);
-const LIFT = at(
-  String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(on|off|in|engaged))?|(?:gnd|ground)\s+(?:off|open)\b`
-);
-const POLARITY = at(
-  String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|ø`
-);
-const EARTH_GONE = at(
-  String.raw`(?:(?:its|the|their)\s+)?(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)(?:ing)?\s+(?:pin|prong|wire|lug|contact|connection)?\s*(?:is\s+|has\s+been\s+|was\s+)?(?:cut(?:\s+off)?|snapped(?:\s+off)?|broken(?:\s+off)?|removed|missing|gone|taped(?:\s+(?:over|up|off))?|bent|defeated|disconnected|pulled|snipped|sawn\s+off)|(?:cut|broken|missing|taped|no)\s+(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)\s+(?:pin|prong|wire|connection)|(?:cheater|ground[\s-]*lift(?:ing|er)?|3[\s-]to[\s-]2|three[\s-]to[\s-]two(?:[\s-]pin)?)\s+(?:mains\s+)?(?:plug|adapt[eo]r)`
-);
-const BATTERY_LOW = at(
-  String.raw`(?:(?:whose|its|the|with an?|on an?)\s+)?(?:\d+(?:[.,]\d+)?\s*v(?:olts?)?\s+)?(?:batter(?:y|ies)|cell)\s+(?:is\s+|are\s+|has\s+|was\s+|nearly\s+|almost\s+|run(?:ning)?\s+)*(?:down(?:\s+to\s+\d+(?:[.,]\d+)?\s*v(?:olts?)?)?|low|flat|dead|dying|weak|tired|old|empty|at\s+\d(?:[.,]\d+)?\s*v(?:olts?)?)|(?:low|flat|dying|weak|dead|tired|nearly dead|old)\s+(?:9\s*v\s+)?batter(?:y|ies)`
-);
-const THROUGH = at(
-  String.raw`(?:switched\s+|set\s+)?(?:to|in|on)\s+(?:through|thru|bypass)(?:\s+mode)?|(?:through|thru)\s+mode`
-);
-const ELSEWHERE = at(
-  String.raw`(?:(?:plugged|fed|powered|running|is)\s+)?(?:in(?:to)?|on|from|off|at)?\s*(?:an?)?other\s+(?:mains\s+|power\s+|wall\s+)?(?:circuits?|sockets?|outlets?|suppl(?:y|ies)|phases?|breakers?|distro|fuse)|(?:on\s+)?(?:a\s+)?(?:different|separate)\s+(?:mains\s+|power\s+|wall\s+)?(?:circuits?|sockets?|outlets?|suppl(?:y|ies)|phases?|breakers?|distro|fuse)`
-);
-const FARAD = at(
-  String.raw`(${NUMBER})\s*(pf|nf|picofarads?|nanofarads?)(?:\s*(\/|per|a|each)\s*(?:m\b|metres?|meters?))?`
-);
-const SPL = at(String.raw`(\d{2,3})\s*db\s*\(?a?\)?\s*spl|(\d{2,3})\s*dbspl`);
-const SENSITIVITY = at(String.raw`(${NUMBER})\s*mv\s*(?:\/|per|a)\s*pa(?:scal)?\b`);
-/** How far a microphone stands away is no length of cable. */
-const DISTANCE = at(
-  String.raw`(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))`
-);
-const NOT = at(String.raw`(?:no|without|w\/o|minus)\s+(?:an?\s+|any\s+|the\s+)?`);
-/** What is missed when it is not there; of anything else "no" is part of a name, or of a number. */
-const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'source']);
-const SIDES = at(String.raw`l\s*[\/+&-]\s*r\b|l\s+r\b(?!\s*only)|left\s*(?:\/|\+|and|&)\s*right\b`);
-const TIMES = at(String.raw`(\d{1,2})\s?[x×](?![a-z\d])|[x×]\s?(\d{1,2})(?![\d.,]|\s*m\b)`);
-const RATIO = at(String.raw`\d{1,2}:\d{1,2}(?!\d)`);
-const UP = at(String.raw`-?10\s*(?:dbv)?\s*(?:to|->|>|\/)\s*\+?4\s*(?:dbu)?(?:\s+(?:converter|box|interface|amp))?`);
-const DOWN = at(String.raw`\+?4\s*(?:dbu)?\s*(?:to|->|>|\/)\s*-10\s*(?:dbv)?(?:\s+(?:converter|box|interface|amp))?`);
-const DB = at(String.raw`[+\-−]?\s?(\d{1,2})\s*db\b`);
-const FIVE = at(String.raw`(?:[456]|four|five|six)[\s-]?str(?:ing)?s?\b`);
-const JACK = at(String.raw`1\/4(?:["”]|\s*inch)?|6[.,]35?\s*(?:mm)?(?![\d]|\s*m\b)`);
-const MINI = at(String.raw`3[.,]5\s*(?:mm)?(?!\d|\s*(?:m|ft|feet|metres?|meters?)\b)`);
-const ITEM = String.raw`[a-d]?\d{1,3}`;
-const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|mohm|ohms?|db[uv]?|hz|v|x|mm|string|kohms?|mohms?)\b|['"])`;
-const CHANNELS = at(
-  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:\s*(?:[\/+&,–-]|\band\b|\bto\b)\s*${ITEM}${NOT_UNIT})*)((?:\s+\d{1,3}${NOT_UNIT})*)`
-);
-const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
-const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
-/** "3 DI 20-22" at the end of all that was typed. */
-const RANGE = at(String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*$)`);
-const HASH = at(String.raw`#\s*(\d{1,3})(?:\s*[\/+-]\s*(\d{1,3}))?`);
-const LEADING = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|\t|$)/i;
-const ROW = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)(?:\s*[:.)]\s|\s+(?![x×]|m\b|ft\b))/i;
-const BREAK = /(?:->|=>|<-|<=|[,;|>→(){}[\]:•·=]|[+&](?=\s)|\/|\s[-–—]\s|[-–—](?=\s)|!|\.(?=\s|$)|\t)/y;
-
 /** Channels said as "13/14", "7+8", "17-19", "A9/A10", "25 26 27": each of them. */
 export function channelsOf(text: string): number[] {
   const out: number[] = [];
@@ -156,10 +116,8 @@ export function cut(text: string, row = false): Piece[] {
     pieces.push({ from: i, to: i + length, text: text.slice(i, i + length), part, named, read, ...(as ? { as } : {}) });
     i += length;
   };
-  const match = (pattern: RegExp): RegExpExecArray | null => {
-    pattern.lastIndex = i;
-    return pattern.exec(lower);
-  };
+  const here = (): Place => ({ lower, text, i, pieces });
+  const match = (pattern: RegExp): RegExpExecArray | null => matchAt(here(), pattern);
   const leading = (row ? ROW : LEADING).exec(lower);
   if (leading) {
     i = leading[0].indexOf(leading[1]);
@@ -176,12 +134,12 @@ export function cut(text: string, row = false): Piece[] {
       continue;
     }
     const label = labelAt(lower, i);
-    const not = begins() && !label ? without(match, lower, text, i, pieces) : null;
+    const not = begins() && !label ? without(here()) : null;
     if (not) {
       push(not.length, not.read);
       continue;
     }
-    const read = begins() && !label ? figure(match, lower, text, i, pieces) : null;
+    const read = begins() && !label ? figure(here()) : null;
     if (read) {
       push(read.length, read.read);
       continue;
@@ -234,35 +192,36 @@ function length(list: RegExpExecArray): number {
 const guessed = (text: string, i: number, loud: boolean, pieces: readonly Piece[]): boolean =>
   loud || i === 0 || text[i] === text[i].toLowerCase() || pieces.length === 0;
 
+/** A place in what was typed, with the pieces before it. */
+interface Place {
+  /** In lower case, without accents; as long as `text`. */
+  readonly lower: string;
+  readonly text: string;
+  readonly i: number;
+  readonly pieces: readonly Piece[];
+}
+function matchAt({ lower, i }: Place, pattern: RegExp): RegExpExecArray | null {
+  pattern.lastIndex = i;
+  return pattern.exec(lower);
+}
+/** A figure with a point or a comma. */
+const valueOf = (figure: string): number => Number(figure.replace(',', '.'));
+
 /** "no phono stage", "without pad": what is said not to be there. */
-function without(
-  match: (pattern: RegExp) => RegExpExecArray | null,
-  lower: string,
-  text: string,
-  i: number,
-  pieces: readonly Piece[]
-): { length: number; read: Read } | null {
-  const not = match(NOT);
+function without(place: Place): { length: number; read: Read } | null {
+  const not = matchAt(place, NOT);
   if (!not) return null;
-  const from = i + not[0].length;
-  const there = (pattern: RegExp): RegExpExecArray | null => {
-    pattern.lastIndex = from;
-    return pattern.exec(lower);
-  };
-  const phrase = phraseAt(lower, from, false);
-  const made = figure(there, lower, text, from, pieces) ?? (phrase && { length: phrase.length, read: phrase.sense });
+  const there = { ...place, i: place.i + not[0].length };
+  const phrase = phraseAt(place.lower, there.i, false);
+  const made = figure(there) ?? (phrase && { length: phrase.length, read: phrase.sense });
   if (!made || !MISSED.has(made.read.is)) return null;
   return { length: not[0].length + made.length, read: { is: 'without', what: made.read } };
 }
 
 /** Figures and what is said by a sign of its own. */
-function figure(
-  match: (pattern: RegExp) => RegExpExecArray | null,
-  lower: string,
-  text: string,
-  i: number,
-  pieces: readonly Piece[]
-): { length: number; read: Read } | null {
+function figure(place: Place): { length: number; read: Read } | null {
+  const { lower, text, i, pieces } = place;
+  const match = (pattern: RegExp): RegExpExecArray | null => matchAt(place, pattern);
   const of = (found: RegExpExecArray | null, read: (m: RegExpExecArray) => Read | null) => {
     const made = found && read(found);
     return made && found ? { length: found[0].length, read: made } : null;
@@ -280,18 +239,18 @@ function figure(
     of(match(EARTH_GONE), () => ({ is: 'unearthed' })) ??
     of(match(BATTERY_LOW), (m) => {
       const volts = /(?:to|at)\s+(\d+(?:[.,]\d+)?)\s*v/.exec(m[0])?.[1];
-      return { is: 'battery-low', ...(volts ? { volts: Number(volts.replace(',', '.')) } : {}) };
+      return { is: 'battery-low', ...(volts ? { volts: valueOf(volts) } : {}) };
     }) ??
     of(match(ELSEWHERE), () => ({ is: 'elsewhere' })) ??
     of(pieces.some((p) => p.read.is === 'box' && p.read.model === 'load-box') ? match(THROUGH) : null, () => ({
       is: 'through'
     })) ??
     of(match(SPL), (m) => ({ is: 'spl', db: Number(m[1] ?? m[2]) })) ??
-    of(match(SENSITIVITY), (m) => ({ is: 'sensitivity', volts: Number(m[1].replace(',', '.')) / 1000 })) ??
+    of(match(SENSITIVITY), (m) => ({ is: 'sensitivity', volts: valueOf(m[1]) / 1000 })) ??
     of(match(DISTANCE), () => ({ is: 'filler' })) ??
     of(match(FARAD), (m) => ({
       is: 'farad',
-      farad: Number(m[1].replace(',', '.')) * (/^p/.test(m[2]) ? 1e-12 : 1e-9),
+      farad: valueOf(m[1]) * (/^p/.test(m[2]) ? 1e-12 : 1e-9),
       each: m[3] !== undefined
     })) ??
     of(match(UP), () => ({ is: 'box', model: 'converter-up' })) ??
@@ -324,7 +283,7 @@ function figure(
       return parsed.ok && parsed.value > 0 ? { is: 'length', metres: parsed.value } : null;
     }) ??
     of(match(OHM), (m) => {
-      const n = Number(m[1].replace(',', '.'));
+      const n = valueOf(m[1]);
       return { is: 'ohm', ohm: n * (/^m/.test(m[2]) ? 1e6 : /^k/.test(m[2]) ? 1e3 : 1) };
     }) ??
     of(match(TIMES), (m) => ({ is: 'times', count: Number(m[1] ?? m[2]) })) ??

@@ -58,16 +58,7 @@
       >{used > 0 ? `${used} of ${item.count}` : '–'}</td
     >
   {/if}
-  <td class="c-name"
-    ><input
-      class="cell w-full"
-      placeholder="–"
-      aria-label={says.ownNameOf(label)}
-      value={item.name}
-      maxlength="80"
-      onchange={(event) => onedit({ name: event.currentTarget.value.trim() })}
-    /></td
-  >
+  {@render cell('c-name', says.ownNameOf(label), 'name', 80)}
   <td class="c-cond">
     <select
       class="cell w-full {MARK[item.condition]}"
@@ -78,26 +69,8 @@
       {#each CONDITIONS as condition (condition)}<option value={condition}>{CONDITION_NAMES[condition]}</option>{/each}
     </select>
   </td>
-  <td class="c-where"
-    ><input
-      class="cell w-full"
-      placeholder="–"
-      aria-label={says.whereIs(label)}
-      value={item.place}
-      maxlength="80"
-      onchange={(event) => onedit({ place: event.currentTarget.value.trim() })}
-    /></td
-  >
-  <td class="c-note"
-    ><input
-      class="cell w-full"
-      placeholder="–"
-      aria-label={says.noteOn(label)}
-      value={item.note}
-      maxlength="500"
-      onchange={(event) => onedit({ note: event.currentTarget.value.trim() })}
-    /></td
-  >
+  {@render cell('c-where', says.whereIs(label), 'place', 80)}
+  {@render cell('c-note', says.noteOn(label), 'note', 500)}
   {#if onhistory}
     <td class="c-hist text-right"
       ><button
@@ -109,3 +82,16 @@
     >
   {/if}
 </tr>
+
+{#snippet cell(place: string, says: string, field: 'name' | 'place' | 'note', most: number)}
+  <td class={place}
+    ><input
+      class="cell w-full"
+      placeholder="–"
+      aria-label={says}
+      value={item[field]}
+      maxlength={most}
+      onchange={(event) => onedit({ [field]: event.currentTarget.value.trim() })}
+    /></td
+  >
+{/snippet}

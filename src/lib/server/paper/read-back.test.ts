@@ -52,6 +52,13 @@ function plan(kinds: readonly number[], names: readonly string[]): Plan {
   return made;
 }
 
+/** A sheet of one group. @param wide of its columns, percent */
+const made = (wide: readonly number[], rows: readonly string[][]): Sheet => ({
+  ...{ id: 'patch', title: 'Patch', note: '' },
+  columns: wide.map((w, k) => ({ head: `Column ${k}`, wide: w })),
+  groups: [{ name: 'Desk', rows: rows.map((cells, k) => ({ key: String(k), cells })) }]
+});
+
 describe('paper, read back', () => {
   it('every cell of every sheet is on it, of shows of 1 to 128 lines with names short and long', async () => {
     await fc.assert(
@@ -72,26 +79,10 @@ describe('paper, read back', () => {
   it('groups of some twenty rows whose cells take several lines each: not one row is lost', async () => {
     for (const rows of [18, 24, 25, 37]) {
       const long = 'Jack to XLR, then the long way round by the wing, where the drum riser stands';
-      const sheet: Sheet = {
-        id: 'patch',
-        title: 'Patch',
-        note: '',
-        columns: [
-          { head: 'Ch', wide: 5 },
-          { head: 'Line', wide: 20 },
-          { head: 'Way', wide: 20 },
-          { head: 'Note', wide: 55 }
-        ],
-        groups: [
-          {
-            name: 'Desk',
-            rows: Array.from({ length: rows }, (_, k) => ({
-              key: String(k),
-              cells: [`#${k}#`, `Line ${k}`, long, `${long}; ${long}; end${k}`]
-            }))
-          }
-        ]
-      };
+      const sheet = made(
+        [5, 20, 20, 55],
+        Array.from({ length: rows }, (_, k) => [`#${k}#`, `Line ${k}`, long, `${long}; ${long}; end${k}`])
+      );
       const told = await textOf([sheetPart(sheet, null)]);
       for (let k = 0; k < rows; k++) {
         expect(told).toContain(`#${k}#`);
@@ -102,16 +93,7 @@ describe('paper, read back', () => {
 
   it('a row taller than a page flows over it', async () => {
     const note = Array.from({ length: 900 }, (_, k) => `word${k}`).join(' ');
-    const sheet: Sheet = {
-      id: 'patch',
-      title: 'Patch',
-      note: '',
-      columns: [
-        { head: 'Line', wide: 60 },
-        { head: 'Note', wide: 40 }
-      ],
-      groups: [{ name: 'Desk', rows: [{ key: 'a', cells: ['One', note] }] }]
-    };
+    const sheet = made([60, 40], [['One', note]]);
     const told = await textOf([sheetPart(sheet, null)]);
     for (const k of [0, 400, 899]) expect(told).toContain(`word${k}`);
   });
