@@ -9,7 +9,7 @@ test('all ways of a line: compared, one put in by its key, undone', async ({ pag
   await page.keyboard.press('w');
   await expect(page.getByRole('heading', { name: /^Hammered dulcimer to microphone input, 46/ })).toBeVisible();
   const ways = page.getByRole('list', { name: 'Ways, best first' }).getByRole('listitem');
-  await expect(ways.first().locator('[data-standing]')).toHaveText(/^best: 78/);
+  await expect(ways.first().locator('[data-standing]')).toHaveText(/^best, and clean/);
   await expect(page.locator('[data-needs]')).toContainText('level, a higher impedance and balancing');
   // The way it is planned on lost, and says by what.
   await expect(page.locator('[data-route="passive"] [data-standing]').first()).toHaveText(/^bass −1\d/);

@@ -14,7 +14,7 @@ test('from the demo to a repaired line that is still there tomorrow', async ({ p
   const finding = page.locator('[data-finding]').first();
   await expect(finding).toContainText(/\d+(\.\d+)?\u202Fd?B?/);
   await page.getByRole('button', { name: 'why' }).first().click();
-  await expect(page.getByText('room = clip level − (average level + crest factor)')).toBeVisible();
+  await expect(page.getByText(/^V\(input\) = V\(hot\) − V\(cold\)/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Apply remedy 1/ })).toBeVisible();
   await page.keyboard.press('1');
   await expect(verdict).toHaveAttribute('data-verdict', 'clean');
