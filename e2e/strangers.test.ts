@@ -1,28 +1,10 @@
 import { expect, test, type APIResponse, type BrowserContext } from '@playwright/test';
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { allRoutes, isDoor } from '../scripts/lib/routes.mjs';
 import { ACCESS, RANKS } from './access-table';
 import { inviteBy, joined, ownApp, sender } from './door';
 
-/** Every route there is, read off the folder, so that a new one cannot be forgotten. */
-const ROUTES = 'src/routes';
-const files = readdirSync(ROUTES, { recursive: true, encoding: 'utf8' });
-interface Route {
-  path: string;
-  method: string;
-}
-const routes: Route[] = files.flatMap((file) => {
-  const path = `/${file.replace(/\/?\+[^/]*$/, '')}`;
-  if (file.endsWith('+page.svelte')) return [{ path, method: 'GET' }];
-  if (!file.endsWith('+server.ts')) return [];
-  const text = readFileSync(join(ROUTES, file), 'utf8');
-  return [...text.matchAll(/export (?:const|async function|function) (GET|POST|PUT|PATCH|DELETE)\b/g)].map(
-    ([, method]) => ({ path, method })
-  );
-});
-/** Where whoever comes has to be let in, for they come with a secret or to give one. */
-const DOORS = ['/healthz', '/sign-in', '/invite/', '/join/', '/reset/', '/s/', '/api/auth/', '/api/crew/accept'];
-const isDoor = (r: Route): boolean => DOORS.some((d) => r.path === d || (d.endsWith('/') && r.path.startsWith(d)));
+const routes = allRoutes();
+type Route = (typeof routes)[number];
 const SECRET = 'Tallow Lane';
 
 test('strangers, other crews, readers and guests get nothing that is not theirs, by any route', async ({ browser }) => {

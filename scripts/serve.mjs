@@ -2,4 +2,6 @@
 process.on('disconnect', () => process.kill(process.pid, 'SIGTERM'));
 // The channel alone must not keep a server alive that has closed everything else.
 process.channel?.unref();
-await import('../build/index.js');
+const { server } = await import('../build/index.js');
+// A picture over a poor network takes its time; what takes longer than this sends nothing, and is closed.
+server.server.requestTimeout = 1000 * Number(process.env.REQUEST_TIMEOUT ?? 120);

@@ -1,11 +1,12 @@
 import { server as says } from '$core/words/server';
 import { building, dev } from '$app/environment';
-import { endThreads } from '$lib/server/compute/pool';
+import { endThreads, readyThreads } from '$lib/server/compute/pool';
 import { closeDb, freshDb, isAway, migrateDb } from '$lib/server/db';
 import { may, whoAsks } from '$lib/server/access';
 import { isSafe, needs } from '$lib/server/access-rules';
 import { CLIENT_ADDRESS } from '$lib/server/auth';
-import { dropFirstInvites, firstPerson, hasAccounts, makeInvite } from '$lib/server/crew';
+import { throughTheDoor } from '$lib/server/door';
+import { anybody, dropFirstInvites, makeInvite } from '$lib/server/crew';
 import { fillDemo } from '$lib/server/demo';
 import { log } from '$lib/server/log';
 import { isLoopback, sameOrigin } from '$lib/server/http';
@@ -25,7 +26,10 @@ export const init: ServerInit = async () => {
   try {
     await migrateDb();
     await fillDemo();
-    if (!dev) await inviteFirst();
+    if (!dev) {
+      await inviteFirst();
+      readyThreads();
+    }
   } catch (error) {
     const cause = rootOf(error);
     if (!isAway(error)) throw error;
@@ -51,14 +55,14 @@ function outlive(error: unknown): void {
  * there. On loopback everybody is let in, for it is their machine.
  */
 async function inviteFirst(): Promise<void> {
-  if (await hasAccounts()) return;
+  const first = await anybody();
+  if (!first) return;
   if (isLoopback(process.env.HOST ?? '') && !process.env.PUBLIC_ORIGIN) {
     console.log(
       'No accounts yet: everybody at this machine is in without a password, and nothing outside it reaches it.'
     );
     return;
   }
-  const first = await firstPerson();
   await dropFirstInvites(first.crewId);
   const token = await makeInvite(first, 'owner');
   const own = new Request(`http://localhost/`, { headers: { host: `127.0.0.1:${process.env.PORT}` } });
@@ -100,10 +104,13 @@ export const handle: Handle = async ({ event, resolve }) => {
     return route.id?.startsWith('/api/') ? refusal(500, FAILED, id) : failurePage(id);
   }
   const theme = event.cookies.get('theme');
-  const response = await resolve(event, {
-    transformPageChunk: ({ html }) =>
-      html.replace('%theme%', theme === 'day' || theme === 'show' ? `data-theme="${theme}"` : '')
-  });
+  const answer = async (): Promise<Response> =>
+    resolve(event, {
+      transformPageChunk: ({ html }) =>
+        html.replace('%theme%', theme === 'day' || theme === 'show' ? `data-theme="${theme}"` : '')
+    });
+  const atTheDoor = route.id === '/api/auth/[...all]' && !isSafe(request.method);
+  const response = atTheDoor ? await throughTheDoor(answer, manyAsk) : await answer();
   // An endpoint that failed for want of the database did not fail: it may be asked again.
   if (response.status === 500 && event.locals.away) return away(route.id, event.locals.away);
   response.headers.set('x-content-type-options', 'nosniff');
@@ -118,8 +125,12 @@ const refusal = (status: number, message: string, id?: string): Response =>
   new Response(JSON.stringify({ message, id }), { status, headers: { 'content-type': 'application/json' } });
 /** Asked again in so many seconds, it may work. */
 const RETRY = '2';
+const manyAsk = (): Response => later(refusal(503, says.manyAskAtOnce));
 function away(route: string | null, id: string): Response {
   const response = route?.startsWith('/api/') ? refusal(503, AWAY, id) : failurePage(id, 503, AWAY);
+  return later(response);
+}
+function later(response: Response): Response {
   response.headers.set('retry-after', RETRY);
   return response;
 }

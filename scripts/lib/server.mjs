@@ -62,6 +62,8 @@ export async function startServer({ host = '127.0.0.1', port, databaseUrl, quiet
       ORIGIN: origin,
       BODY_SIZE_LIMIT: '1M',
       SHUTDOWN_TIMEOUT: '3',
+      // The head of a request comes at once or from nobody who means it.
+      HEADERS_TIMEOUT: process.env.HEADERS_TIMEOUT ?? '20',
       DATABASE_URL: databaseUrl,
       AUTH_SECRET: secret()
     }

@@ -1,5 +1,5 @@
 import { server as says } from '$core/words/server';
-import { and, asc, desc, eq, gt, isNotNull, isNull, ne } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNotNull, isNull, ne, sql } from 'drizzle-orm';
 import type { Role } from '../crew/roles';
 import { type Db, db } from './db';
 import { crew, invite, person, share, show } from './schema';
@@ -26,16 +26,18 @@ export async function hasAccounts(): Promise<boolean> {
   return (accounts = one !== undefined);
 }
 
-/** Everybody on this machine, as long as there are no accounts: the first crew's first person. */
-export async function firstPerson(): Promise<Member> {
+/** Everybody on this machine, as long as there are no accounts: the first crew's first person. Null once there are. */
+export async function anybody(): Promise<Member | null> {
+  if (accounts) return null;
   const [row] = await db()
-    .select({ crewId: crew.id, personId: person.id })
+    .select({ crewId: crew.id, personId: person.id, accounts: sql<boolean>`exists (select from ${user})` })
     .from(crew)
     .innerJoin(person, eq(person.crewId, crew.id))
     .orderBy(crew.madeAt)
     .limit(1);
   if (!row) throw new Error(says.theDatabaseHasNoCrew);
-  return { ...row, role: 'owner' };
+  accounts = row.accounts;
+  return accounts ? null : { crewId: row.crewId, personId: row.personId, role: 'owner' };
 }
 
 /** Crews an account belongs to, first joined first. */

@@ -8,7 +8,7 @@ const schema = { ...tables, ...auth };
 
 export type Db = PostgresJsDatabase<typeof schema>;
 
-let client: postgres.Sql | undefined;
+let connected: postgres.Sql | undefined;
 let database: Db | undefined;
 
 function addressOf(): string {
@@ -20,7 +20,7 @@ function addressOf(): string {
 /** The database this process talks to, connected on first use. */
 export function db(): Db {
   if (!database) {
-    client = postgres(addressOf(), {
+    connected = postgres(addressOf(), {
       max: 8,
       onnotice: () => {},
       connect_timeout: 5,
@@ -28,9 +28,15 @@ export function db(): Db {
       connection: { statement_timeout: 20_000, idle_in_transaction_session_timeout: 20_000 },
       backoff: (tries) => Math.min(0.05 * 2 ** tries, 2)
     });
-    database = drizzle(client, { schema });
+    database = drizzle(connected, { schema });
   }
   return database;
+}
+
+/** The same database asked in its own language, where a question has to be one. */
+export function client(): postgres.Sql {
+  db();
+  return connected!;
 }
 
 /**
@@ -54,18 +60,14 @@ export const ownConnection = (): postgres.Sql =>
   postgres(addressOf(), { max: 1, onnotice: () => {}, connect_timeout: 5 });
 
 /** Tells all servers on this database. */
-export const notify = (channel: string, message: string): Promise<unknown> => {
-  db();
-  return client!.notify(channel, message);
-};
+export const notify = (channel: string, message: string): Promise<unknown> => client().notify(channel, message);
 
 /** Any number, as long as nothing else on the database locks the same. */
 const STARTING = 7_016_321;
 
 /** Brings the schema up to date, one server at a time. Migrations are read from the folder the server was started in. */
 export async function migrateDb(): Promise<void> {
-  db();
-  const alone = await client!.reserve();
+  const alone = await client().reserve();
   try {
     await alone`select pg_advisory_lock(${STARTING})`;
     await migrate(db(), { migrationsFolder: 'drizzle' });
@@ -80,8 +82,8 @@ export async function migrateDb(): Promise<void> {
  * old ones may end.
  */
 export function freshDb(): void {
-  const old = client;
-  client = undefined;
+  const old = connected;
+  connected = undefined;
   database = undefined;
   void old?.end({ timeout: 5 }).catch(() => undefined);
 }
@@ -97,7 +99,7 @@ export function isAway(error: unknown): boolean {
 }
 
 export async function closeDb(): Promise<void> {
-  await client?.end({ timeout: 2 });
-  client = undefined;
+  await connected?.end({ timeout: 2 });
+  connected = undefined;
   database = undefined;
 }

@@ -3,7 +3,7 @@ import { listen, notify } from './db';
 
 /** Who looks at a crew's shows hears at once what others did, on whichever server they did it. */
 
-const CHANNEL = 'guanxi_live';
+export const CHANNEL = 'guanxi_live';
 type Listener = (event: LiveEvent) => void;
 const listeners = new Map<string, Set<Listener>>();
 /** Ends of all streams: who is let go comes back, and catches up with what may have been missed. */
@@ -74,7 +74,8 @@ async function watchCrew(crewId: string, heard: Listener): Promise<() => void> {
 
 /** Tells everybody of a crew, on all servers. Small: a message holds 8,000 bytes at most. */
 export const tellCrew = (crewId: string, event: LiveEvent): Promise<unknown> =>
-  notify(CHANNEL, JSON.stringify({ crew: crewId, event }));
+  notify(CHANNEL, messageTo(crewId, event));
+export const messageTo = (crewId: string, event: LiveEvent): string => JSON.stringify({ crew: crewId, event });
 
 /** Tells all servers that somebody of a crew may do less than before, or nothing: who listens is looked at anew. */
 export const askAgain = (crewId: string): Promise<unknown> =>

@@ -1,5 +1,3 @@
-import { server as says } from '$core/words/server';
-import { APIError } from 'better-auth/api';
 import { verifyPassword as verifyOlder } from 'better-auth/crypto';
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 
@@ -12,26 +10,12 @@ import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 const COST = { N: 2 ** 15, r: 8, p: 3, maxmem: 64 * 2 ** 20 } as const;
 const KEY = 64;
 const MARK = 'scrypt15-8-3';
-/** So many at once, for each takes a third of a second of a processor; so many wait for their turn. */
-const AT_ONCE = 2;
-const MOST_WAITING = 20;
-
-let working = 0;
-const waiting: (() => void)[] = [];
-/** In turn: a flood of guesses waits for itself, and nobody else for it. @throws APIError 503 where too many wait */
-async function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  if (working >= AT_ONCE) {
-    if (waiting.length >= MOST_WAITING) throw new APIError('SERVICE_UNAVAILABLE', { message: says.manyAskAtOnce });
-    await new Promise<void>((go) => waiting.push(go));
-  } else working++;
-  try {
-    return await work();
-  } finally {
-    // The next one takes this one's place.
-    const next = waiting.shift();
-    if (next) next();
-    else working--;
-  }
+let last: Promise<unknown> = Promise.resolve();
+/** One after the other, for each takes a third of a second of a processor: a flood of guesses waits for itself, and nobody else for it. */
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const turn = last.then(work, work);
+  last = turn.catch(() => undefined);
+  return turn;
 }
 
 const keyOf = (password: string, salt: string): Promise<Buffer> =>

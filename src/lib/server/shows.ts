@@ -1,11 +1,9 @@
 import type { Plan } from '$core/plan/schema';
-import { and, asc, desc, eq, gt, inArray, isNull, or } from 'drizzle-orm';
-import type { PushAnswer, SentEdit, Since } from '$lib/protocol/edits';
+import { and, asc, desc, eq, gt, isNull, or } from 'drizzle-orm';
+import type { SentEdit, Since } from '$lib/protocol/edits';
 import type { Who } from './access';
 import { type Db, db } from './db';
-import { tellCrew } from './live';
 import { edit, show } from './schema';
-import { takeEdits } from './take';
 
 /** A plan as a guest may see it: what a crew owns is no part of the show. */
 export function withoutKit(plan: Plan): Plan {
@@ -79,7 +77,7 @@ export async function lastEdits({ crewId, personId, user, device }: Whose, showI
 }
 
 /** Longer lists than this are told as the whole plan. */
-const MOST_SINCE = 200;
+export const MOST_SINCE = 200;
 
 /** What has been done to a show since a revision. @param guest is told what the show is now, not what was done, nor by whom; undefined when there is no such show */
 export async function editsSince(
@@ -112,59 +110,4 @@ async function sinceOf(
     .orderBy(asc(edit.revision));
   const edits = rows.map((row) => ({ revision: row.revision, by: row.madeBy, sent: sentOf(row) }));
   return { revision, edits, plan: null };
-}
-
-/**
- * Takes edits in, in one transaction. An edit already taken in is skipped, so a repeated message does no harm;
- * one made on an older revision is applied to the present plan if what it changes is still as it was.
- * @returns null when there is no such show
- */
-export async function pushEdits(
-  who: Who,
-  showId: string,
-  base: number,
-  edits: readonly SentEdit[]
-): Promise<PushAnswer | null> {
-  const answer = await db().transaction(async (tx) => {
-    const [row] = await tx
-      .select()
-      .from(show)
-      .where(and(mine(who.crewId, showId), isNull(show.deletedAt)))
-      .for('update');
-    if (!row) return null;
-    const ids = edits.map((e) => e.edit.id);
-    const known = new Set(
-      (
-        await tx
-          .select({ id: edit.id })
-          .from(edit)
-          .where(and(eq(edit.showId, showId), inArray(edit.id, ids)))
-      ).map((known) => known.id)
-    );
-    const { plan, revision, accepted, conflict, fresh } = takeEdits(row, known, edits);
-    if (fresh.length > 0) {
-      await tx.insert(edit).values(
-        fresh.map(({ sent, revision: at }) => ({
-          id: sent.edit.id,
-          crewId: who.crewId,
-          showId,
-          personId: who.personId,
-          device: who.device.id,
-          madeBy: who.name,
-          revision: at,
-          kind: sent.kind,
-          ofEdit: sent.of,
-          label: sent.edit.label,
-          ops: sent.edit.ops
-        }))
-      );
-      await tx.update(show).set({ plan, revision, changedAt: new Date() }).where(eq(show.id, showId));
-    }
-    const since = await sinceOf(tx, { id: showId, plan, revision }, base);
-    return { ...since, accepted, conflict, fresh: fresh.length };
-  });
-  if (!answer) return null;
-  const { fresh, ...told } = answer;
-  if (fresh > 0) await tellCrew(who.crewId, { kind: 'edits', show: showId, revision: told.revision });
-  return told;
 }

@@ -21,11 +21,15 @@ export class NotComputed extends Error {
   }
 }
 
-/** Where the built thread lies from here: this file is one of the server's chunks. */
-const built = (): string | undefined =>
-  ['../../compute/worker.js', '../compute/worker.js']
-    .map((path) => fileURLToPath(new URL(path, import.meta.url)))
+/** Where the built thread lies: beside the built server, one of whose chunks, at whatever depth, this file is. */
+function built(): string | undefined {
+  const found = ['..', '../..', '../../..']
+    .map((up) => fileURLToPath(new URL(`${up}/compute/worker.js`, import.meta.url)))
     .find(existsSync);
+  // Without it the thread that answers requests would compute, and everybody would wait: that must not pass unseen.
+  if (!found && import.meta.env.PROD) throw new Error('The computing thread has not been built: npm run build.');
+  return found;
+}
 
 let pool: Piscina | null | undefined;
 function threads(): Piscina | null {
@@ -34,7 +38,8 @@ function threads(): Piscina | null {
   pool = filename
     ? new Piscina({
         filename,
-        minThreads: 0,
+        // One stays ready: loading what paper takes is a second by itself.
+        minThreads: 1,
         maxThreads: THREADS,
         maxQueue: MOST_WAITING,
         idleTimeout: 30_000,
@@ -70,6 +75,9 @@ export async function compute<K extends keyof Tasks>(
     throw error;
   }
 }
+
+/** Makes the first thread ready before anybody asks. */
+export const readyThreads = (): void => void threads();
 
 /** Ends all threads, with what they are at. */
 export const endThreads = async (): Promise<void> => {

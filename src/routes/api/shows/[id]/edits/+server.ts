@@ -1,5 +1,6 @@
 import { bodyOf, found, idOf, numberOf } from '$lib/server/http';
-import { editsSince, pushEdits } from '$lib/server/shows';
+import { pushEdits } from '$lib/server/push';
+import { editsSince } from '$lib/server/shows';
 import { PushSchema } from '$lib/protocol/edits';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
