@@ -23,6 +23,7 @@ export const ui = {
     `${what} could not be computed. It is in the server’s log as ${id}.`,
   changesThatDidNotFit: 'Changes that did not fit',
   notMerged: 'Not merged:',
+  saveThemAsAFile: 'Save as a file',
   doItAnyway: 'Do it anyway',
   keepWhatIsThere: 'Keep what is there',
   usually: (show: Shown) => `usually ${show} ·`,

@@ -104,7 +104,7 @@
   {/snippet}
 </Header>
 <NotMerged
-  items={crew.aside.map(({ item, why }) => ({ id: item.id, what: stepText(item.changes), why }))}
+  items={crew.aside.map(({ item, why }) => ({ id: item.id, what: stepText(item.changes), why, item }))}
   ondecide={(k, mine) => crew.decide(k, mine)}
 />
 <main class="pb-12">

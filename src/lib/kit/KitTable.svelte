@@ -18,6 +18,7 @@
   import KitRow from './KitRow.svelte';
   import KitSay from './KitSay.svelte';
   import { lengthOf } from './labels';
+  import { saveFile } from '$lib/ui/save-file';
 
   interface Props {
     kit: Kit;
@@ -96,12 +97,7 @@
   }
 
   function save(): void {
-    const csv = Papa.unparse(rowsOf(Object.values(kit)), { escapeFormulae: FORMULA });
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
-    link.download = 'kit.csv';
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile('kit.csv', 'text/csv', Papa.unparse(rowsOf(Object.values(kit)), { escapeFormulae: FORMULA }));
   }
   async function read(): Promise<void> {
     const chosenFile = file.files?.[0];

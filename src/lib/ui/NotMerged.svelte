@@ -1,12 +1,14 @@
 <script lang="ts">
   import { ui as says } from '$core/words/screen/ui';
+  import { saveFile } from '$lib/ui/save-file';
   interface Props {
     /** What was to be done, and why it was not. */
-    items: readonly { readonly id: string; readonly what: string; readonly why: string }[];
+    items: readonly { readonly id: string; readonly what: string; readonly why: string; readonly item: unknown }[];
     ondecide: (index: number, mine: boolean) => void;
   }
   /** Changes that no longer fit what others did: nothing is lost until a person has decided. */
   const { items, ondecide }: Props = $props();
+  const save = (): void => saveFile('not-merged.json', 'application/json', JSON.stringify(items, null, 2));
 </script>
 
 {#if items.length > 0}
@@ -25,5 +27,6 @@
         </span>
       </p>
     {/each}
+    <button type="button" class="py-1 text-quiet underline" onclick={save}>{says.saveThemAsAFile}</button>
   </section>
 {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { ui as uiSays } from '$core/words/screen/ui';
+  import { saveFile } from '$lib/ui/save-file';
   import type { Line } from '$core/plan/lines';
   import { check as says } from '$core/words/screen/check';
   import { useShow } from '$lib/show/session/context';
@@ -45,9 +47,15 @@
     {:else}{says.forTheNetworkKeptOnThis}{/if}
   </p>
 {/if}
-{#each readings.refused as { why, drop }, k (k)}
+{#each readings.refused as { why, item, drop }, k (k)}
   <p class="pb-2 text-warning" role="alert">
     {says.oneReadingOrPictureWasNot(why)}
+    <button
+      type="button"
+      class="underline"
+      onclick={() => saveFile('not-taken.json', 'application/json', JSON.stringify({ why, item }, null, 2))}
+      >{uiSays.saveThemAsAFile}</button
+    >
     <button type="button" class="underline" onclick={drop}>{says.letItGo}</button>
   </p>
 {/each}

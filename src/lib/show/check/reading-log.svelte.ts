@@ -69,8 +69,9 @@ export class ReadingLog {
     return [this.#readings, this.#pictures].some((lane) => lane.state === 'signed-out');
   }
   /** What the server will not take, with why. */
-  get refused(): readonly { readonly why: string; readonly drop: () => void }[] {
-    const of = <T>(lane: Lane<T>) => lane.aside.map(({ item, why }) => ({ why, drop: () => lane.letGo(item) }));
+  get refused(): readonly { readonly why: string; readonly item: object; readonly drop: () => void }[] {
+    const of = <T extends object>(lane: Lane<T>) =>
+      lane.aside.map(({ item, why }) => ({ why, item, drop: () => lane.letGo(item) }));
     return [...of(this.#readings), ...of(this.#pictures)];
   }
   /** What all readings of a line together say, of a real desk or of the stand-in. */

@@ -10,6 +10,7 @@
   import Papa from 'papaparse';
   import { dropOwn, ownId, putOwn, setOwn } from '$lib/show/session/edits';
   import SpreadField from './SpreadField.svelte';
+  import { saveFile } from '$lib/ui/save-file';
 
   interface Props {
     plan: Plan;
@@ -76,13 +77,7 @@
   }
   function exportFile(): void {
     if (!own) return;
-    const url = URL.createObjectURL(new Blob([writeOwn(own)], { type: 'application/json' }));
-    const link = Object.assign(document.createElement('a'), {
-      href: url,
-      download: `${own.name.replace(/[^\p{L}\p{N}]+/gu, '-')}.guanxi-model.json`
-    });
-    link.click();
-    URL.revokeObjectURL(url);
+    saveFile(`${own.name.replace(/[^\p{L}\p{N}]+/gu, '-')}.guanxi-model.json`, 'application/json', writeOwn(own));
   }
 </script>
 

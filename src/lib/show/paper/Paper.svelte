@@ -17,6 +17,7 @@
   import PaperCards from './PaperCards.svelte';
   import PaperLabels from './PaperLabels.svelte';
   import PaperSheet from './PaperSheet.svelte';
+  import { saveFile } from '$lib/ui/save-file';
 
   interface Props {
     printed: Printed | null;
@@ -75,14 +76,9 @@
   async function csv(): Promise<void> {
     if (!sheet) return;
     const { default: Papa } = await import('papaparse');
-    const link = document.createElement('a');
     // A byte-order mark, or spreadsheets read the signs wrongly.
-    link.href = URL.createObjectURL(
-      new Blob(['\ufeff', Papa.unparse(rowsOfSheet(sheet), { escapeFormulae: FORMULA })], { type: 'text/csv' })
-    );
-    link.download = `${show.name} ${view}.csv`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    const text = Papa.unparse(rowsOfSheet(sheet), { escapeFormulae: FORMULA });
+    saveFile(`${show.name} ${view}.csv`, 'text/csv', '\ufeff', text);
   }
 
   function mayChange(): boolean {

@@ -171,7 +171,7 @@
   </p>
 {/if}
 <NotMerged
-  items={session.aside.map(({ item, why }) => ({ id: item.edit.id, what: editText(item.edit), why }))}
+  items={session.aside.map(({ item, why }) => ({ id: item.edit.id, what: editText(item.edit), why, item }))}
   ondecide={(k, mine) => session.decide(k, mine)}
 />
 {@render children()}
