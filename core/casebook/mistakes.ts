@@ -6,7 +6,7 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'a-box-used-as-a-plug-adapter',
     what: 'a box used as a plug adapter',
     says: 'balanced line on Stage, 3 m, passive DI, 20 m, mic',
-    finds: { code: 'box-as-adapter', severity: 'care', value: 0 },
+    finds: { code: 'box-as-adapter', severity: 'note', value: 0 },
     right: 'keyboard wall-wart, 3 m, passive DI, 20 m, mic',
     remedy: 'Take the passive DI out, one cable instead into a line input, and turn the output down 6 dB'
   },
@@ -147,7 +147,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'keyboard wall-wart, 2 m, 10 m, mic, phantom on',
     finds: { code: 'phantom-into-source', severity: 'stop', value: 6.476 },
     right: 'dynamic mic, 10 m, mic, phantom on',
-    remedy: 'Put in an active DI, 1 MΩ, and pad −20 dB at the box'
+    remedy: 'Put in a passive DI, and pad −10 dB at the box'
   },
   {
     id: 'phantom-on-a-mis-wired-ribbon',
@@ -251,7 +251,7 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'a-preamps-output-sent-through-a-box',
     what: 'a preamp’s output sent through a box',
     says: 'interface output, 2 m, active DI, 20 m, mic',
-    finds: { code: 'box-as-adapter', severity: 'care', value: 0 },
+    finds: { code: 'box-as-adapter', severity: 'note', value: 0 },
     right: 'interface output, 2 m, line',
     remedy: 'Take the active DI, 1 MΩ out, one cable instead into a line input, and turn the output down 6 dB'
   },

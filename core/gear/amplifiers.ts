@@ -38,7 +38,8 @@ export const AMPLIFIERS = [
       // A valve stage has little feedback: its output impedance is of the order of its load.
       R: param('resistance', 1, 4, 16, 0.1, 100)
     },
-    options: {},
+    // Its loudspeaker stays plugged beside what the line taps.
+    options: { cabinet: { choices: ['none', 'connected'], default: 'none' } },
     ports: [{ id: 'out', way: 'out', socket: 'ts', carries: 'unbalanced', level: 'speaker' }],
     feeds: ['mains-1'],
     signal: { instrument: 'guitar', nature: 'resistive' },
@@ -46,6 +47,8 @@ export const AMPLIFIERS = [
     stamp(s) {
       s.net.voltage(s.part('emf'), s.inner('emf'), s.chassis, 1);
       s.net.resistor(s.part('out'), s.inner('emf'), s.port('out').hot, s.value('R'));
+      if (s.choice('cabinet') === 'connected')
+        s.net.resistor(s.part('cabinet'), s.port('out').hot, s.chassis, s.value('load'));
     },
     clip: (read) => ({ out: fullVolts(read) })
   })

@@ -74,7 +74,7 @@ const COMMON_CHOICES: Readonly<Record<string, (model: Model) => readonly string[
   instrument: (model) => (model.signal ? Object.keys(INSTRUMENTS) : []),
   feed: (model) => (model.feeds.length > 1 ? model.feeds : []),
   // What is found at a venue can be written down; it is never offered. Of a source that has no plug it is what its player holds beside it.
-  earth: (model) => (model.feeds.includes('mains-1') || model.family === 'source' ? ['kept', 'removed'] : []),
+  earth: (model) => (model.feeds.includes('mains-1') || model.family === 'source' ? ['kept', 'removed', 'shocks'] : []),
   // The battery of what runs on one, where its model has no figure for its volts.
   cell: (model) => (model.feeds.includes('battery') && !model.params.battery ? ['fresh', 'low'] : [])
 };
@@ -146,7 +146,11 @@ export class DeviceSettings {
   }
   /** Its protective earth has been taken away. */
   get unearthed(): boolean {
-    return this.settings.earth === 'removed';
+    return this.settings.earth === 'removed' || this.shocks;
+  }
+  /** Somebody has felt it: whatever the cause, its earth is not what it should be. */
+  get shocks(): boolean {
+    return this.settings.earth === 'shocks';
   }
   get feed(): Feed {
     const own = this.settings.feed as Feed | undefined;

@@ -209,7 +209,7 @@ export const INPUTS = [
     socket: 'combo',
     carries: 'balanced',
     level: 'line',
-    main: { ...LINE, clip: 20, gain: [-20, 10] },
+    main: { ...LINE, gain: [-20, 10] },
     other: {
       stage: { ...MIC, ohm: [2 * k, 5 * k, 10 * k], clip: -10, gain: [20, 50], ein: [-124, -120, -112] },
       switch: 'mode',
@@ -230,10 +230,10 @@ export const INPUTS = [
   ...(
     [
       { id: 'recorder-in', socket: 'combo', main: { ...LINE, gain: [-20, 20] } },
-      { id: 'iem-sender-in', socket: 'combo', main: { ...LINE, clip: 20, gain: [-30, 10] } },
-      { id: 'loop-amp-in', socket: 'combo', main: { ...LINE, clip: 20, gain: [-30, 20] } },
+      { id: 'iem-sender-in', socket: 'combo', main: { ...LINE, gain: [-30, 10] } },
+      { id: 'loop-amp-in', socket: 'combo', main: { ...LINE, gain: [-30, 20] } },
       // 0.775 to 1.4 V for full power; its knob only takes away.
-      { id: 'power-amp-in', socket: 'combo', main: { ...LINE, clip: 20, gain: [-40, 0] }, working: fromDbu(2) }
+      { id: 'power-amp-in', socket: 'combo', main: { ...LINE, gain: [-40, 0] }, working: fromDbu(2) }
     ] as const
   ).map((c) =>
     input({

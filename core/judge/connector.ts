@@ -99,7 +99,7 @@ function misuse(c: JoinContext): Finding[] {
     far.port.level === 'instrument'
   )
     out.push(
-      finding('box-as-adapter', c.at, bare('care'), [
+      finding('box-as-adapter', c.at, bare('note'), [
         fact('source', 'id', near.model.id),
         fact('model', 'id', far.model.id)
       ])

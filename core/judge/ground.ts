@@ -270,7 +270,7 @@ function lifted(c: JoinContext, hum: Hum | null): Finding[] {
   const before = line.devices[c.at - 1];
   if (c.at < 1 || earthed(rig)(rig.chassis.get(before)!)) return [];
   // What floats may hum, and then the network says so. Of open strings it knows little: there the rule is told, as no more than that.
-  const quiet = hum !== null && onLadder(HUM, below(c, hum.volts)).severity === 'clean';
+  const quiet = hum !== null && ['clean', 'note'].includes(onLadder(HUM, below(c, hum.volts)).severity);
   if (quiet && c.source.model.ports[0].level !== 'instrument') return [];
   return [
     finding('floats-lifted', c.at, { severity: quiet ? 'note' : 'care', value: 0, unit: 'none', limit: null }, [
@@ -284,7 +284,7 @@ function lifted(c: JoinContext, hum: Hum | null): Finding[] {
 function earths(c: JoinContext): Finding[] {
   const gone = [c.near, ...(c.last ? [c.far] : [])].filter((end) => end.read.unearthed);
   return gone.map((end) =>
-    finding('earth-removed', c.at, { severity: 'danger', value: 0, unit: 'none', limit: null }, [
+    finding('earth-removed', c.at, { severity: 'danger', value: end.read.shocks ? 1 : 0, unit: 'none', limit: null }, [
       fact('model', 'id', end.model.id)
     ])
   );

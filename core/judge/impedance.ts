@@ -24,7 +24,7 @@ function loading(c: JoinContext, zin: Float64Array, zout: Float64Array): Finding
 
 /** A valve amplifier whose output sees nothing to speak of. */
 function unloaded(c: JoinContext, zin: Float64Array): Finding[] {
-  if (c.near.model.id !== 'valve-amp') return [];
+  if (c.near.model.id !== 'valve-amp' || c.near.read.choice('cabinet') === 'connected') return [];
   const load = interpolate(c.solution.hz, zin, 1000);
   const rated = c.near.read.value('load');
   if (load <= rated * UNLOADED) return [];

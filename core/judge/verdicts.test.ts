@@ -61,7 +61,93 @@ describe('from words to verdict', () => {
     ['valve amp, 2 m, load box in through mode, no cabinet, 10 m xlr, mic input', 'danger', 'danger', 'no-load', []],
     ['valve amp, 2 m, load box, 10 m xlr, mic input', 'clean', 'stop', null, ['no-load']],
     // Batteries.
-    ['bass with active DI on a dying battery, 20 m xlr, mic input', 'care', 'care', 'battery-low', []]
+    ['bass with active DI on a dying battery, 20 m xlr, mic input', 'care', 'care', 'battery-low', []],
+    [
+      'active bass with a flat nine-volt battery, 5 m jack, passive DI, 20 m xlr, mic in',
+      'care',
+      'care',
+      'battery-low',
+      []
+    ],
+    // Where it goes was said first.
+    [
+      'camera minijack input from mixer line output, 3 m xlr to minijack lead',
+      'stop',
+      'stop',
+      'too-hot',
+      ['plug-does-not-fit']
+    ],
+    ['hearing loop amplifier fed from desk balanced output +4 dBu, 30 m xlr', 'clean', 'note', null, []],
+    // A switch that is told to be out is out; a speaker pad that is not there is not there.
+    [
+      'hi-fi amplifier loudspeaker output, 5 m lead, passive DI without speaker pad, mic input',
+      'danger',
+      'danger',
+      'speaker-level',
+      []
+    ],
+    [
+      'power amplifier output, 5 m lead, passive DI with speaker pad, 10 m xlr, mic input',
+      'clean',
+      'note',
+      null,
+      ['speaker-level']
+    ],
+    [
+      'valve amp speaker output with its cabinet connected, speaker DI, 15 m xlr, mic in',
+      'clean',
+      'care',
+      null,
+      ['no-load']
+    ],
+    // A lead that parts the sides of a stereo jack shorts neither and cancels nothing.
+    [
+      'tablet headphone output, 3 m minijack to two RCA lead, RCA input',
+      'clean',
+      'note',
+      null,
+      ['right-shorted', 'stereo-cancels']
+    ],
+    [
+      'television headphone output, 5 m minijack lead, hearing loop amplifier',
+      'clean',
+      'note',
+      null,
+      ['stereo-cancels']
+    ],
+    ['laptop, minijack to XLR lead 3 m, mic input', 'stop', 'stop', 'stereo-cancels', []],
+    // What hurt somebody.
+    [
+      'guitarist gets a shock from the vocal mic, dynamic mic, 10 m xlr, mic input',
+      'danger',
+      'danger',
+      'earth-removed',
+      []
+    ],
+    [
+      'dynamic vocal mic, 10 m xlr, mic input, guitar amp on a two-pin adaptor',
+      'danger',
+      'danger',
+      'earth-removed',
+      []
+    ],
+    // Ordinary patches of ordinary gear.
+    ['desk main outputs, 50 m XLR, power amplifier inputs', 'clean', 'note', null, []],
+    [
+      'piezo acoustic with no preamp, 6 m lead, instrument input 1 Mohm of an interface',
+      'clean',
+      'care',
+      null,
+      ['leg-on-shield']
+    ],
+    [
+      'turntable with built-in phono preamp, 2 m RCA, RCA line input',
+      'clean',
+      'note',
+      null,
+      ['phono-into-line', 'treble-loss']
+    ],
+    ['bass into tuner with buffer, 6 m jack, passive DI, 30 m XLR, mic input', 'clean', 'note', null, []]
   ])('%s', (text, least, most, says, not) => {
     const report = judged(text);
     const rank = SEVERITIES.indexOf(report.severity);

@@ -39,7 +39,10 @@ export function readTyped(text: string, known: Known, asTrade: typeof readTrade 
   const form = strict.pieces.some((p) =>
     (every ? [...STRICT_FORM, 'capacitance', 'couplers'] : STRICT_FORM).includes(p.read.role)
   );
-  const trade = (strict.spec && every) || form || !asTrade ? null : asTrade(text);
+  // "from" in the middle of what has a source of its own is no branch of another line.
+  const branch = strict.pieces.some((p) => p.read.role === 'no-branch');
+  const own = form && branch && !/^\s*from\b/i.test(text) && asTrade !== null ? asTrade(text) : null;
+  const trade = own ?? ((strict.spec && every) || form || !asTrade ? null : asTrade(text));
   if (!trade || trade.specs.length === 0)
     return {
       strict,

@@ -159,6 +159,7 @@ const PHRASES: readonly (readonly [readonly string[], Meaning])[] = [
   [['impedance-balanced output'], { role: 'switch', of: 'source', setting: 'topology', value: 'impedance-balanced' }],
   [['unbalanced output'], { role: 'switch', of: 'source', setting: 'topology', value: 'unbalanced' }],
   [['earth removed', 'no earth pin'], { role: 'switch', of: 'source', setting: 'earth', value: 'removed' }],
+  [['gives shocks'], { role: 'switch', of: 'source', setting: 'earth', value: 'shocks' }],
   [['set to mic'], { role: 'switch', of: 'input', setting: 'mode', value: 'mic' }],
   [['plug-in power off', 'no plug-in power'], { role: 'switch', of: 'input', setting: 'plugIn', value: 'off' }],
   [['phantom on', 'phantom', 'p48'], { role: 'switch', of: 'input', setting: 'phantom', value: 'on' }],

@@ -1,3 +1,4 @@
+import { article } from './article';
 import type { Band, Equaliser } from '../advise/eq';
 import type { Hints } from '../advise/hints';
 import type { Loudness, Match } from '../advise/loudness';
@@ -32,7 +33,7 @@ export function pairText({ levelDb, responseDb, sameBoxes, opposite }: Pair, sec
 
 /** How to set a re-amp line so that the amplifier gets what the pickup would have given. */
 export const unityText = ({ pickup, pickupDbu, outputDbu, outputNow }: Unity): string =>
-  `A tone of 1\u202FkHz at ${formatNumber(outputDbu, 1, true)}\u202FdBu out of the interface reaches the amp at ${formatNumber(pickupDbu, 1, true)}\u202FdBu, as a ${modelName(pickup)} would. ` +
+  `A tone of 1\u202FkHz at ${formatNumber(outputDbu, 1, true)}\u202FdBu out of the interface reaches the amp at ${formatNumber(pickupDbu, 1, true)}\u202FdBu, as ${article(modelName(pickup))} would. ` +
   (Math.abs(outputDbu - outputNow) < 0.1
     ? 'It is set so.'
     : `It is set to ${formatNumber(outputNow, 1, true)}\u202FdBu.`);

@@ -157,6 +157,7 @@ const SETTING_NAMES: Readonly<Record<string, string>> = {
   watt: 'Power into its load',
   load: 'Rated load',
   bridged: 'Bridged',
+  cabinet: 'Loudspeaker beside it',
   polarity: 'Polarity',
   liftC: 'Lift capacitor',
   battery: 'Battery voltage',

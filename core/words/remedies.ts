@@ -1,3 +1,4 @@
+import { article } from './article';
 import type { RemedyWhat } from '../advise/change';
 import type { Remedy } from '../advise/remedies';
 import { rank } from '../judge/types';
@@ -21,7 +22,7 @@ function one(w: RemedyWhat): string {
     case 'box':
       return w.instead
         ? `${modelName(w.model)} instead of the ${modelName(w.instead)}`
-        : `put in ${a(modelName(w.model))}`;
+        : `put in ${article(modelName(w.model))}`;
     case 'setting':
       return setting(w);
     case 'no-couplers':
@@ -29,9 +30,9 @@ function one(w: RemedyWhat): string {
     case 'plugs':
       return `a lead with ${PLUG_NAMES[w.plug as Plug]} for the ${modelName(w.model)}`;
     case 'lead':
-      return `use a ${CABLE_NAMES[w.kind as CableKindId]}${w.plugs ? ` with ${w.plugs.map((p) => PLUG_NAMES[p as Plug]).join(' and ')} plugs` : ''}`;
+      return `use ${article(CABLE_NAMES[w.kind as CableKindId])}${w.plugs ? ` with ${w.plugs.map((p) => PLUG_NAMES[p as Plug]).join(' and ')} plugs` : ''}`;
     case 'input':
-      return `into ${a(modelName(w.model))}`;
+      return `into ${article(modelName(w.model))}`;
     case 'move-box':
       return `move the box to within ${formatQuantity('length', w.metres)} of the player`;
     case 'supply':
@@ -48,21 +49,19 @@ function one(w: RemedyWhat): string {
     case 'isolate':
       return 'put a 1:1 isolating transformer before the input';
     case 'way':
-      return `put in ${w.boxes.map((id) => a(modelName(id))).join(', then ')}, at the far end`;
+      return `put in ${w.boxes.map((id) => article(modelName(id))).join(', then ')}, at the far end`;
     case 'no-box':
-      return `take the ${modelName(w.model)} out, one cable instead${w.input ? ` into ${a(modelName(w.input))}` : ''}`;
+      return `take the ${modelName(w.model)} out, one cable instead${w.input ? ` into ${article(modelName(w.input))}` : ''}`;
     case 'turn-up':
       return `turn the source up ${w.db}\u202FdB`;
     case 'box-gain':
       return `turn the ${modelName(w.model)} ${w.db > 0 ? 'up' : 'down'} ${Math.abs(w.db)}\u202FdB`;
     case 'split':
-      return `${a(modelName(w.model))}${w.lifted ? ', its ground lifted,' : ''} instead of the Y lead`;
+      return `${article(modelName(w.model))}${w.lifted ? ', its ground lifted,' : ''} instead of the Y lead`;
     case 'turn-down':
       return `turn the output down ${w.db}\u202FdB`;
   }
 }
-
-const a = (noun: string): string => `${/^[aeiou]/i.test(noun) ? 'an' : 'a'} ${noun}`;
 
 function setting(w: Extract<RemedyWhat, { code: 'setting' }>): string {
   const at = PLACES[modelOf(w.model).family];

@@ -10,6 +10,8 @@ import type { Assumed } from './reading';
 const DEFAULT_LEAD = 3;
 const DEFAULT_RUN = 5;
 const DEFAULT_PATCH = 1;
+/** What an adapter, or the second plug of a lead that is read as one, sits on. */
+const DEFAULT_PLUG = 0.5;
 /** Cables by what was said of each: its plugs tell lead from run, and so does its place among the boxes. */
 export function cablesOf(
   pieces: readonly Piece[],
@@ -34,15 +36,25 @@ export function cablesOf(
     metres[slot] = Math.min((metres[slot] ?? 0) + p.read.metres, MAX_METRES);
     if (kind && kind !== 'multicore') kinds[slot] = kind;
   });
+  // "jack lead" of no length.
+  pieces.forEach((p) => {
+    if (p.read.is !== 'cable' || !/(?:lead|cable|wire)s?$/i.test(p.text) || p.read.kind === 'multicore') return;
+    if (pieces.some((o) => o.read.is === 'length' && o.part === p.part)) return;
+    const order = boxes.findIndex((b) => (b.at ?? Infinity) > p.from);
+    const slot = order < 0 ? slots - 1 : order;
+    if (metres[slot] === undefined) kinds[slot] ??= p.read.kind;
+  });
   const farads = faradsOf(pieces, metres);
   // A lead that parts left from right leaves the other side open, where but one is plugged.
-  const parted = pieces.some((p) => p.read.is === 'cable' && /\bto (?:two|twin|dual|double|2)\b/i.test(p.text));
+  const parted = partsSides(pieces, source, boxes, input);
   const assumed: Assumed[] = [];
   const models = [source.model, ...boxes.map((b) => b.model)];
   const cables = models.map((from, k): CableSpec => {
     const last = k === models.length - 1;
-    const usual =
-      k === 0
+    const joint = (id: string | undefined): boolean => id !== undefined && modelOf(id).family === 'joint';
+    const usual = joint(from)
+      ? DEFAULT_PLUG
+      : k === 0
         ? boxes.length === 0 && last && modelOf(source.model).ports[0].carries === 'balanced'
           ? DEFAULT_RUN
           : DEFAULT_LEAD
@@ -60,6 +72,19 @@ export function cablesOf(
     };
   });
   return { cables, assumed };
+}
+
+/**
+ * A lead that parts left from right, of a stereo jack: its plugs are two, or RCAs, of which there are always two. Where nobody says what
+ * lead it is, and it goes to no microphone input, one takes the lead that works.
+ */
+function partsSides(pieces: readonly Piece[], source: Source, boxes: readonly Device[], input: Device): boolean {
+  const text = pieces.map((p) => p.text.toLowerCase()).join(' ');
+  if (/\bto (?:an? )?(?:pair of |two|twin|dual|double|2\b)/.test(text)) return true;
+  if (modelOf(source.model).ports[0].socket !== 'mini' || boxes.length > 0) return false;
+  if (/\bto (?:an? )?(?:rca|phono)/.test(text)) return true;
+  const { carries, level } = modelOf(input.model).ports[0];
+  return carries === 'balanced' && level !== 'microphone' && !/xlr|\btrs\b|\bhot\b|stereo jack/.test(text);
 }
 
 /** What was said of a cable's capacitance, farads a metre: of the length before it, or else of the only one. */

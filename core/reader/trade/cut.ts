@@ -9,9 +9,12 @@ import {
   CUT,
   INLINE,
   PAD,
+  PAD_OUT,
+  CABINET,
   LIFT,
   POLARITY,
   EARTH_GONE,
+  SHOCK,
   BATTERY_LOW,
   THROUGH,
   ELSEWHERE,
@@ -56,11 +59,13 @@ export type Read =
   /** It is said not to be there: "no phono stage", "without pad". */
   | { is: 'without'; what: Read }
   /** Mains earth that somebody has taken away, as found. */
-  | { is: 'unearthed' }
+  | { is: 'unearthed'; shocks?: true }
   /** Of the battery that feeds it. */
   | { is: 'battery-low'; volts?: number }
   /** A load box or an attenuator that passes the amplifier on. */
   | { is: 'through' }
+  /** The amplifier's loudspeaker stays plugged. */
+  | { is: 'cabinet-on' }
   /** Fed from another circuit than the desk. */
   | { is: 'elsewhere' }
   /** Capacitance of a cable, farads, by the metre or of all of it. */
@@ -237,6 +242,7 @@ function figure(place: Place): { length: number; read: Read } | null {
         (last?.is === 'di' || last?.is === 'input' || (last?.is === 'quality' && last.quality === 'active'))));
   return (
     of(match(EARTH_GONE), () => ({ is: 'unearthed' })) ??
+    of(match(SHOCK), () => ({ is: 'unearthed', shocks: true })) ??
     of(match(BATTERY_LOW), (m) => {
       const volts = /(?:to|at)\s+(\d+(?:[.,]\d+)?)\s*v/.exec(m[0])?.[1];
       return { is: 'battery-low', ...(volts ? { volts: valueOf(volts) } : {}) };
@@ -260,6 +266,8 @@ function figure(place: Place): { length: number; read: Read } | null {
       [1, 2, 3, 5, 10, 20].includes(Number(m[1])) ? { is: 'ohm', ohm: Number(m[1]) * 1e6 } : null
     ) ??
     of(match(LEVEL), (m) => ({ is: 'level', text: m[0] })) ??
+    of(match(PAD_OUT), () => ({ is: 'without', what: { is: 'pad', db: 20, inline: false } })) ??
+    of(match(CABINET), () => ({ is: 'cabinet-on' })) ??
     of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
     of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
     of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? 80) })) ??

@@ -69,13 +69,13 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'guitar',
     'single-coil',
-    'guitar|gtr|gt|git|gitarre|gitaar|guitare|chitarra|e git|e gitarre|e guitar|electric guitar|elec gtr|elec guitar|electric gtr|egtr|e gtr|el gtr|lead guitar|lead gtr|rhythm guitar|rhythm gtr|rhy gtr|steel guitar|lap steel|pedal steel|baritone guitar',
+    'guitar|pedalboard|pedal board|guitar pedalboard|gtr|gt|git|gitarre|gitaar|guitare|chitarra|e git|e gitarre|e guitar|electric guitar|elec gtr|elec guitar|electric gtr|egtr|e gtr|el gtr|lead guitar|lead gtr|rhythm guitar|rhythm gtr|rhy gtr|steel guitar|lap steel|pedal steel|baritone guitar',
     'cabinet'
   ),
   instrument(
     'acoustic-guitar',
     'acoustic-preamp',
-    'acoustic guitar|acoustic gtr|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string',
+    'acoustic guitar|acoustic gtr|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon string|nylon string guitar|steel string guitar|steel string acoustic|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string',
     'acoustic'
   ),
   instrument('bouzouki', 'acoustic-preamp', 'bouzouki|zouk|bouzuki|saz|baglama|sitar', 'acoustic'),
@@ -214,7 +214,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'piezo',
     50,
-    'piezo|bridge piezo|undersaddle|under saddle|ust|piezo pickup|bridge pickup|piezo bridge pickup|bridge piezo pickup|piezo bridge|saddle pickup|tonabnehmer piezo|pizo'
+    'crystal cartridge|ceramic cartridge|crystal phono cartridge|ceramic phono cartridge|crystal pickup|ceramic pickup|piezo|bridge piezo|undersaddle|under saddle|ust|piezo pickup|bridge pickup|piezo bridge pickup|bridge piezo pickup|piezo bridge|saddle pickup|tonabnehmer piezo|pizo'
   ),
   source(
     'contact-disc',
@@ -238,7 +238,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'acoustic-preamp',
     60,
-    'onboard preamp|on board preamp|built in preamp|builtin preamp|internal preamp|preamp inside|with preamp|w preamp|preamp on board|preamp onboard|own preamp|onboard eq|electro acoustic|electro acoustique|guitare electro acoustique|electroacoustique|electro acoustic guitar|electroacoustic|active acoustic|pickup with preamp|preamp built in|preamp pickup|pickup w onboard preamp|onboard electronics|factory preamp|integrated preamp|inbuilt preamp|active piezo'
+    'built in condenser microphones|built in microphones|built in mics|built in condenser mics|internal microphones|internal mics|internal mic|built in mic system|onboard preamp|on board preamp|built in preamp|builtin preamp|internal preamp|preamp inside|with preamp|w preamp|preamp on board|preamp onboard|own preamp|onboard eq|electro acoustic|electro acoustique|guitare electro acoustique|electroacoustique|electro acoustic guitar|electroacoustic|active acoustic|pickup with preamp|preamp built in|preamp pickup|pickup w onboard preamp|onboard electronics|factory preamp|integrated preamp|inbuilt preamp|active piezo'
   ),
   [{ is: 'magnetic' }, 'magnetic|magnetic pickup|mag pickup|mag|magnetic pu'],
   // Microphones
@@ -304,7 +304,12 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'consumer-player',
     42,
-    'record output|record out|rec out|rec output|desk record output|desk record out|desk rec out|mixer record out|mixer rec out|tape out|tape output|desk tape out|mixer tape out|cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
+    'record output|record out|rec out|rec output|desk record output|desk record out|desk rec out|mixer record out|mixer rec out|tape out|tape output|desk tape out|mixer tape out|cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|fm tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
+  ),
+  source(
+    'consumer-player',
+    75,
+    'turntable with built in phono preamp|turntable with built in preamp|turntable with built in phono stage|turntable with internal phono preamp|turntable with internal preamp|record player with built in preamp|record player with built in phono preamp|usb turntable'
   ),
   source(
     'turntable',
@@ -319,24 +324,26 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'line-balanced',
     55,
-    'mixer main out|mixer main output|mixer output|mixer balanced main output|mixer balanced output|main output|main out|main outs|main mix output|balanced main output|dj mixer balanced outputs|dj mixer output|desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|aux out|aux send|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|line out|compressor out|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
+    'mixer master out|mixer line out|mixer aux out|mixer group out|mixer matrix out|mixer monitor out|dj mixer balanced master out|dj mixer master out|dj mixer balanced out|powered speaker thru|powered speaker thru out|powered speaker link|powered speaker link out|active speaker thru out|active speaker thru|active speaker out|active speaker link out|speaker thru|speaker link out|thru of a powered speaker|balanced xlr out|mixer main out|mixer main output|mixer output|mixer balanced main output|mixer balanced output|main output|main out|main outs|main mix output|balanced main output|dj mixer balanced outputs|dj mixer output|desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|aux out|aux send|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|compressor out|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
   ),
+  // Whatever else is said tells more of it than this.
+  source('line-balanced', 9, 'line out|line outs'),
   source('line-balanced', 14, 'desk|console|mixing desk|foh desk'),
   source(
     'bass-amp-out',
     72,
-    'bass amp di out|bass amp di|bass head di|bass head di out|bass amp line out|bass amp xlr|bass amp xlr out|bass di out|amp di out|bass amp out|bass preamp di|di out of bass amp|bass head xlr|bass head line out|bass combo di|bass combo di out',
+    'amp di|amp di out|amp direct out|bass amp direct out|bass head direct out|guitar amp di out|guitar amp line out|amp line out|bass amp di out|bass amp di|bass head di|bass head di out|bass amp line out|bass amp xlr|bass amp xlr out|bass di out|amp di out|bass amp out|bass preamp di|di out of bass amp|bass head xlr|bass head line out|bass combo di|bass combo di out',
     'bass-guitar'
   ),
   source(
     'valve-amp',
     74,
-    'guitar amp speaker output|guitar amp speaker out|amp speaker output|amp speaker out|bass amp speaker output|speaker output of a guitar amp|valve head speaker output|valve head speaker out|valve amp speaker out|tube amp speaker out|tube head speaker out|guitar head speaker out|gtr head speaker out|valve bass head speaker out|speaker out of valve head|amp speaker out|head speaker out|valve amp|valve head|tube head|tube amp|extension speaker out|valve combo|bass head speaker out|guitar amp speaker out|gtr amp speaker out|gtr valve head speaker out|valve bass gtr head speaker out'
+    'valve guitar amp|valve guitar head|tube guitar amp|tube guitar head|valve guitar amp head|valve amp head|tube amp head|guitar amp head speaker out|valve guitar amp speaker out|guitar amp extension speaker out|guitar amp speaker output|guitar amp speaker out|amp speaker output|amp speaker out|bass amp speaker output|speaker output of a guitar amp|valve head speaker output|valve head speaker out|valve amp speaker out|tube amp speaker out|tube head speaker out|guitar head speaker out|gtr head speaker out|valve bass head speaker out|speaker out of valve head|amp speaker out|head speaker out|valve amp|valve head|tube head|tube amp|extension speaker out|valve combo|bass head speaker out|guitar amp speaker out|gtr amp speaker out|gtr valve head speaker out|valve bass gtr head speaker out'
   ),
   source(
     'power-amp',
     68,
-    'power amp in bridge mode|power amp in bridged mode|bridged power amp|power amp bridged|power amplifier in bridge mode|bridge mode power amp|power amp|power amp out|power amp output|poweramp out|amp rack out|power amplifier out|power amplifier|poweramp|endstufe|pa amp out|powered mixer speaker out|power amp outs'
+    'hi fi amp speaker out|hifi amp speaker out|home amp speaker out|domestic amp speaker out|amp rack speaker out|speaker out of a hi fi amp|100 v line|100 volt line|100v line|70 v line|100 v speaker line|70 v speaker line|power amp speaker out|power amp bridged out|bridged power amp out|power amp in bridge mode|power amp in bridged mode|bridged power amp|power amp bridged|power amplifier in bridge mode|bridge mode power amp|power amp|power amp out|power amp output|poweramp out|amp rack out|power amplifier out|power amplifier|poweramp|endstufe|pa amp out|powered mixer speaker out|power amp outs'
   ),
   // DIs
   di(
@@ -372,7 +379,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // Boxes
   box(
     'buffer',
-    'buffer|buffer pedal|line buffer|buffered bypass pedal|booster pedal|clean boost|pedalboard buffer|buffer box'
+    'buffered out|buffered|buffer|buffer pedal|line buffer|buffered bypass pedal|booster pedal|clean boost|pedalboard buffer|buffer box'
   ),
   box(
     'mic-booster',
@@ -447,7 +454,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // Ends
   input(
     'mic-in',
-    'mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
+    'camera xlr in|camcorder xlr in|mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
   ),
   input(
     'mic-in',
@@ -455,7 +462,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'line-in',
-    'unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|line return|tape return|recorder line in'
+    'camera xlr in set to line|camcorder xlr in set to line|xlr in set to line|unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|line return|tape return|recorder line in'
   ),
   input(
     'combo-in',
@@ -479,7 +486,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'camera-in',
-    'camera microphone input|camera microphone in|camera microphone|camera mic|camcorder mic in|camcorder microphone input|camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera|camera xlr in'
+    'camera minijack in|camera minijack mic in|camera minijack microphone in|camera 3.5 mm in|camera 3.5 mic in|laptop mic in|laptop stereo mic in|laptop microphone in|computer mic in|phone mic in|tablet mic in|minijack in of a laptop|minijack in of the laptop|stereo minijack in of a laptop|mic in of a laptop|minijack in of a camera|laptop in|laptop minijack in|pocket recorder minijack in|camera microphone input|camera microphone in|camera microphone|camera mic|camcorder mic in|camcorder microphone input|camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera'
   ),
   input(
     'recorder-in',
@@ -487,7 +494,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'power-amp-in',
-    'power amp in|power amp input|power amp inputs|poweramp in|amp rack in|power amp ins|amplifier input|power amplifier input|to power amp|powered amp in|zone amp|pa amp in|100 v amp in'
+    'power amp in|power amp input|power amp inputs|poweramp in|amp rack in|power amp ins|power amplifier input|to power amp|powered amp in|zone amp|pa amp in|100 v amp in'
   ),
   input(
     'insert-return',
@@ -533,11 +540,11 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   cable(
     'mini',
-    'rca to minijack|rca to minijack lead|rca to 3.5|minijack to rca|3.5 to rca|stereo minijack to two mono jacks|minijack to two jacks|minijack to two mono jacks|minijack to twin jacks|stereo minijack to two jacks|3.5 to two jacks|3.5 mm to two jacks|minijack to dual jack|minijack to two xlr|3.5 to two xlr|minijack to twin xlr|minijack|mini jack|3.5|3.5 mm|3.5mm|3.5 ts|3.5 trs|3.5 mm jack|minijack lead|stereo minijack|stereo minijack lead|mini jack lead|3.5 to twin jack|3.5 to twin jack lead|minijack to twin jack|minijack to twin jack lead|klinke 3.5|jack 3.5|3.5 jack|minijack to 2 jacks|3.5 stereo|small jack|mini klinke|miniklinke|minijack cable|3.5 mm stereo|stereo lead|y lead minijack'
+    'xlr to minijack|xlr to minijack lead|xlr to 3.5|xlr to 3.5 lead|xlr to mini jack|minijack to xlr|minijack to xlr lead|minijack to xlr cable|rca to minijack|rca to minijack lead|rca to 3.5|minijack to rca|3.5 to rca|stereo minijack to two mono jacks|minijack to two jacks|minijack to two mono jacks|minijack to twin jacks|stereo minijack to two jacks|3.5 to two jacks|3.5 mm to two jacks|minijack to dual jack|minijack to two xlr|3.5 to two xlr|minijack to twin xlr|minijack|mini jack|3.5|3.5 mm|3.5mm|3.5 ts|3.5 trs|3.5 mm jack|minijack lead|stereo minijack|stereo minijack lead|mini jack lead|3.5 to twin jack|3.5 to twin jack lead|minijack to twin jack|minijack to twin jack lead|klinke 3.5|jack 3.5|3.5 jack|minijack to 2 jacks|3.5 stereo|small jack|mini klinke|miniklinke|minijack cable|3.5 mm stereo|stereo lead|y lead minijack'
   ),
   cable(
     'speaker',
-    'speaker cable|speaker lead|speaker wire|speaker line|lautsprecherkabel|loudspeaker cable|speaker cables'
+    'bell wire|twin bell wire|twin flex|zip cord|twin core|speaker cable|speaker lead|speaker wire|speaker line|lautsprecherkabel|loudspeaker cable|speaker cables'
   ),
   // Sides and counts
   [
@@ -575,7 +582,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // What only joins the others together
   [
     { is: 'filler' },
-    'two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same'
+    'fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same'
   ]
 ];
 
@@ -619,7 +626,10 @@ export const LABELS: readonly (readonly [Sense, string])[] = [
   box('xlr-to-jack-open', 'xlr-to-jack adapter, pin 3 open|xlr–jack, 3 open|open xlr to jack adapter'),
   box('xlr-to-rca-grounded', 'xlr-to-rca adapter, pin 3 grounded|xlr–rca, 3 gnd|grounded xlr to rca adapter'),
   box('xlr-to-rca-open', 'xlr-to-rca adapter, pin 3 open|xlr–rca, 3 open|open xlr to rca adapter'),
-  box('plain-y', 'plain y, left and right twisted together|plain y'),
+  box(
+    'plain-y',
+    'plain y, left and right twisted together|plain y|joined by a y adapter|joined by a y lead|y lead that joins left and right|y lead that joins|joined in a y lead|joined at the plug'
+  ),
   box('y-jack', 'jack y lead, one output to two inputs|jack y'),
   box('y-xlr', 'xlr y lead, one output to two inputs|xlr y'),
   box('y-rca', 'rca y lead, one output to two inputs|rca y'),

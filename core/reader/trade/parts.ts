@@ -81,7 +81,19 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const behindMixer = (p: Piece): boolean =>
     /^mixer/i.test(p.text) &&
     pieces.some((o) => o.read.is === 'box' && o.read.model === 'small-mixer' && o.from < p.from);
-  const sources = pieces.filter(isOf('source')).filter((p) => !behindMixer(p));
+  // "instrument input of an interface": the interface is where the input is.
+  const where = (p: Piece): boolean =>
+    pieces.some((o, n) => {
+      const between = pieces.slice(n + 1, pieces.indexOf(p));
+      return (
+        o.read.is === 'input' &&
+        o.part === p.part &&
+        o.to <= p.from &&
+        between.some((b) => /^(?:of|on|at)\b/i.test(b.text)) &&
+        between.every((b) => b.read.is === 'filler' || b.read.is === 'ohm')
+      );
+    });
+  const sources = pieces.filter(isOf('source')).filter((p) => !behindMixer(p) && !where(p));
   const found = sources.map((p) => ({
     model: p.read.model as string,
     weight: p.read.weight - (p.named ? NAMED : 0),
@@ -127,13 +139,15 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     !pieces.some((p) => p.read.is === 'di');
   // A desk is where a bass goes, not what it comes from.
   const least = usual !== null && played !== 'programme' ? 15 : 10;
-  let model = best && best.weight > least ? best.model : cab ? 'dynamic-mic' : (usual ?? best?.model ?? null);
+  let model: string | null =
+    best && best.weight > least ? best.model : cab ? 'dynamic-mic' : (usual ?? best?.model ?? null);
   // Nothing but the plug is known of it; or it is the amplifier's own output.
   const rig = pieces.find((p) => p.read.is === 'amp' && /bass/i.test(p.text));
   if (model === null && rig && pieces.some((p) => p.read.is === 'di')) model = 'bass-amp-out';
   const plug = pieces.find(isOf('cable'))?.read.kind;
-  if (model === null && plug === 'mini') model = 'headphone';
-  if (model === null && plug === 'rca') model = 'consumer-player';
+  const unnamed = instrument === null && (best === null || best.weight < 10);
+  if (unnamed && plug === 'mini' && !/^(?:xlr|rca)/i.test(pieces.find(isOf('cable'))!.text)) model = 'headphone';
+  if (unnamed && plug === 'rca') model = 'consumer-player';
   if (model === null) return null;
   const assumed = best === null || best.weight <= least;
   const text =
@@ -141,6 +155,17 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // A balanced or +4 dBu output is no consumer's, and a keyboard's is the balanced one.
   if (text && model === 'consumer-player') model = 'line-balanced';
   if (qualities.includes('balanced') && model === 'line-unbalanced') model = 'line-impedance-balanced';
+  // The plug or a word tells which of a desk's outputs it is.
+  const told = pieces.map((p) => p.text.toLowerCase()).join(' ');
+  if (model === 'line-balanced' && !qualities.includes('balanced')) {
+    if (/\b(?:rca|phono) out(?:put)?s?\b/.test(told)) model = 'consumer-player';
+    else if (/\bunbalanced (?:jack )?out|\bout(?:put)?s? unbalanced|\bunbalanced jack\b(?! (?:lead|cable))/.test(told))
+      model = 'line-unbalanced';
+  }
+  if (model === 'valve-amp' && /\b(?:solid.state|transistor|class d)\b/.test(told)) model = 'power-amp';
+  // A guitar that is re-amped is a recording: what is played back comes from a line output.
+  const back = pieces.some((p) => p.read.is === 'box' && ['reamp-box', 'reversed-di'].includes(p.read.model));
+  if (back && assumed && ['guitar', 'bass-guitar', 'five-string-bass'].includes(played ?? '')) model = 'interface-out';
   const settings: Device['settings'] = {};
   const of = (assumed ? null : best?.of) ?? played;
   if (of && modelOf(model).signal && modelOf(model).signal!.instrument !== of) settings.instrument = of;
@@ -152,8 +177,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     if (crest && level.crest !== crest.typ) settings.crest = level.crest;
   }
   // Nobody has to be told that keys have an output.
-  const told = assumed && (modelOf(model).signal?.nature !== 'resistive' || model === 'acoustic-preamp');
-  return { model, settings, at: best?.at ?? instrument?.from ?? null, instrument: of, assumed: told };
+  const unsaid = assumed && (modelOf(model).signal?.nature !== 'resistive' || model === 'acoustic-preamp');
+  return { model, settings, at: best?.at ?? instrument?.from ?? null, instrument: of, assumed: unsaid };
 }
 
 export interface Boxes {
@@ -200,6 +225,9 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     const { read } = p;
     if (read.is === 'quality' && read.quality !== 'balanced' && isOfDi(pieces, k)) kind = read.quality;
     if (read.is === 'ohm' && read.ohm === 10e6) ten = true;
+    // Twisted together are the two sides of one stereo plug.
+    if (read.is === 'box' && /^(?:joined|y lead)/i.test(p.text) && modelOf(source.model).ports[0].carries !== 'stereo')
+      return;
     if (read.is === 'box' && !(p.named && pieces.some((o) => !o.named && o.read.is === 'box')) && !isPlace(pieces, k)) {
       // "mixer out" behind a small mixer is the same one.
       if (!list.some((b) => b.model === read.model)) list.push({ model: read.model, settings: {}, at: p.from });
@@ -243,6 +271,10 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
       /stereo(?! to mono)/.test(pieces.find((p) => p.from === found.at)?.text.toLowerCase() ?? '')
     )
       found.model = 'media-di-stereo';
+    // A DI with a pad for loudspeakers is one made for them.
+    const pads = pieces.some((p) => p.read.is === 'pad' && (p.read.db >= 40 || /speaker/i.test(p.text)));
+    if (modelOf(source.model).ports[0].level === 'speaker' && found.model === 'passive-di' && pads)
+      found.model = 'speaker-di';
     delete (found as { sure?: boolean }).sure;
   }
   return { list, dis, assumed };

@@ -53,9 +53,35 @@ function bothOf(text: string, pieces: readonly Piece[], options: Options): Trade
   };
 }
 
+/** "camera input from mixer output": where it goes was said first, and where it comes from behind a word. */
+const FROM = /,?\s(?:(?:is|being|are)\s)?(?:(?:fed|driven|supplied|connected)\s)?(?:from|by)\s/i;
+
+/** What was said the other way round, read the usual way; its pieces stand where they were typed. */
+function turned(text: string, pieces: readonly Piece[], options: Options): TradeReading | null {
+  const from = FROM.exec(text);
+  if (!from) return null;
+  const behind = from.index + from[0].length;
+  const before = pieces.filter((p) => p.to <= from.index);
+  const after = pieces.filter((p) => p.from >= behind);
+  const comes = (some: readonly Piece[]): boolean =>
+    some.some((p) => p.read.is === 'source' || p.read.is === 'instrument');
+  const goes = before.some((p) => p.read.is === 'input' || p.read.is === 'amp');
+  if (!goes || comes(before) || !comes(after)) return null;
+  const rest = text.slice(behind);
+  const reading = readTrade(`${rest}, ${text.slice(0, from.index)}`, options);
+  const back = (p: Piece): Piece => {
+    const shift = p.from < rest.length ? behind : -(rest.length + 2);
+    return { ...p, from: p.from + shift, to: p.to + shift };
+  };
+  const all = (some: readonly Piece[]): Piece[] => some.map(back).sort((a, b) => a.from - b.from);
+  return { ...reading, pieces: all(reading.pieces), ignored: all(reading.ignored), guessed: all(reading.guessed) };
+}
+
 /** Reads what an engineer types: any order, the trade's short forms, left out what goes without saying. Never throws. */
 export function readTrade(text: string, options: Options = {}): TradeReading {
   const pieces = cut(text, options.row);
+  const other = turned(text, pieces, options);
+  if (other) return other;
   const both = bothOf(text, pieces, options);
   if (both) return both;
   const guessed = pieces.filter((p) => p.as !== undefined);
@@ -72,6 +98,14 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   if (/pin ?3 (?:is |left )?(?:open|floating|lifted|unconnected|not connected)/i.test(text))
     for (const box of list) box.model = box.model.replace(/-grounded$/, '-open');
   const said = inputOf(pieces, source, list);
+  const into = said && modelOf(said.model).ports[0].socket;
+  const out = modelOf(list[list.length - 1]?.model ?? source.model).ports.find((p) => p.way === 'out')?.socket;
+  // A lead from XLR to a 3.5 mm plug is what its two ends are.
+  const ends = pieces.some((p) => p.read.is === 'cable' && /xlr to (?:mini|3)/i.test(p.text));
+  if (ends && into === 'mini' && (out === 'xlr' || out === 'trs') && list.length + 2 <= MOST_BOXES) {
+    if (out === 'xlr') list.push({ model: 'xlr-to-jack', settings: {}, at: null });
+    list.push({ model: 'jack-to-mini', settings: {}, at: null });
+  }
   const input: Device = said ?? { model: options.input ?? usualInput(source.model, list), settings: {}, at: null };
   if (!said) assumed.add('input');
   const left = new Set<Piece>();
@@ -127,6 +161,13 @@ const USUAL_SENSITIVITY: Readonly<Record<string, number>> = {
   lavalier: 8e-3
 };
 
+/** What a line output gives that is switched to microphone level: forty decibels less, as far as its class goes that low. */
+function atMicLevel(source: Device): void {
+  const { nominal } = modelOf(source.model).params;
+  if (nominal && modelOf(source.model).ports[0].level === 'line')
+    source.settings.nominal = Math.max(nominal.low, nominal.typ / 100);
+}
+
 /** A 9 V battery that is nearly done, volts. */
 const LOW_VOLTS = 6.5;
 
@@ -148,8 +189,11 @@ function applySettings(
     among.find((d) => !checkSetting(modelOf(d.model), key, value));
   pieces.forEach((piece, k) => {
     const { read } = piece;
-    if (read.is === 'pad') put(piece, has('pad', String(read.db)), 'pad', String(read.db));
-    else if (read.is === 'lift') put(piece, has('lift', 'lifted'), 'lift', read.lifted ? 'lifted' : 'joined');
+    if (read.is === 'pad') {
+      // What a DI for loudspeakers takes off, it always takes off.
+      if (!boxes.some((b) => b.model === 'speaker-di') || read.db < 40)
+        put(piece, has('pad', String(read.db)), 'pad', String(read.db));
+    } else if (read.is === 'lift') put(piece, has('lift', 'lifted'), 'lift', read.lifted ? 'lifted' : 'joined');
     else if (read.is === 'polarity') put(piece, has('polarity', 'inverted'), 'polarity', 'inverted');
     else if (read.is === 'cut') put(piece, input, 'lowCut', read.hz);
     else if (read.is === 'phantom') {
@@ -158,15 +202,22 @@ function applySettings(
     } else if (read.is === 'level') {
       const n = Number(read.text.replace(/db[uv]/i, '').replace(/\s/g, ''));
       put(piece, source, 'nominal', /dbv/i.test(read.text) ? fromDbv(n) : fromDbu(n));
-    } else if (read.is === 'unearthed') put(piece, has('earth', 'removed', [source, ...chain]), 'earth', 'removed');
-    else if (read.is === 'battery-low') {
+    } else if (read.is === 'unearthed') {
+      const earth = read.shocks ? 'shocks' : 'removed';
+      put(piece, has('earth', earth, [source, ...chain]), 'earth', earth);
+    } else if (read.is === 'battery-low') {
       // A figure where the model has one: what is told of a 9 V battery that is going is some 6.5 V.
       const volts = read.volts ?? LOW_VOLTS;
       const cell = has('cell', 'low', [source, ...boxes]);
       const on = cell ?? has('battery', volts, [source, ...boxes]);
       put(piece, on, cell ? 'cell' : 'battery', cell ? 'low' : volts);
       if (on && !checkSetting(modelOf(on.model), 'power', 'battery')) on.settings.power = 'battery';
+    } else if (read.is === 'cabinet-on') {
+      // Of a transistor amplifier it changes nothing.
+      const on = has('cabinet', 'connected', [source]);
+      if (on) put(piece, on, 'cabinet', 'connected');
     } else if (read.is === 'through') put(piece, has('mode', 'through'), 'mode', 'through');
+    else if (read.is === 'filler' && /^(?:at )?mic(?:rophone)? level$/i.test(piece.text)) atMicLevel(source);
     else if (read.is === 'without' && read.what.is === 'pad') put(piece, has('pad', 'off'), 'pad', 'off');
     else if (read.is === 'spl') {
       const said = pieces.flatMap((p) => (p.read.is === 'sensitivity' ? [p.read.volts] : []));

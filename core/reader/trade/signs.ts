@@ -23,8 +23,14 @@ export const CUT = at(
 export const INLINE = at(
   String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?)?in-?\s?line\s+(?:pad|attenuator)\s*[-−]?\s*(\d{2})?\s*(?:db\b)?`
 );
+export const PAD_OUT = at(
+  String.raw`(?:[-−]?\d{2}\s*(?:db\s*)?)?pads?\s+(?:is\s+|are\s+|switched\s+)?(?:off|out|not\s+in)(?![a-z])`
+);
+export const CABINET = at(
+  String.raw`(?:with\s+)?(?:its|the|an?)?\s*(?:speaker\s+)?(?:cabinet|cab|speaker|[124]x1[025])\s+(?:still\s+|also\s+)?(?:connected|plugged(?:\s+in)?|attached|in\s+parallel)`
+);
 export const PAD = at(
-  String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?pad\b|pad(?:ded)?(?![a-z])(?:\s*(?:on|in|at|=|:))?\s*[-−]?\s*(\d{2})?(?!\d)\s*(?:db\b)?)`
+  String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?(?:speaker\s+)?pads?\b|(?:speaker(?:\s+(?:in(?:put)?|level))?\s+)?pad(?:ded|s)?(?![a-z])(?:\s*(?:on|in|at|=|:))?\s*[-−]?\s*(\d{2})?(?!\d)\s*(?:db\b)?)`
 );
 export const LIFT = at(
   String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(on|off|in|engaged))?|(?:gnd|ground)\s+(?:off|open)\b`
@@ -33,10 +39,14 @@ export const POLARITY = at(
   String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|ø`
 );
 export const EARTH_GONE = at(
-  String.raw`(?:(?:its|the|their)\s+)?(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)(?:ing)?\s+(?:pin|prong|wire|lug|contact|connection)?\s*(?:is\s+|has\s+been\s+|was\s+)?(?:cut(?:\s+off)?|snapped(?:\s+off)?|broken(?:\s+off)?|removed|missing|gone|taped(?:\s+(?:over|up|off))?|bent|defeated|disconnected|pulled|snipped|sawn\s+off)|(?:cut|broken|missing|taped|no)\s+(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)\s+(?:pin|prong|wire|connection)|(?:cheater|ground[\s-]*lift(?:ing|er)?|3[\s-]to[\s-]2|three[\s-]to[\s-]two(?:[\s-]pin)?)\s+(?:mains\s+)?(?:plug|adapt[eo]r)`
+  String.raw`(?:(?:its|the|their)\s+)?(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)(?:ing)?\s+(?:pin|prong|wire|lug|contact|connection)?\s*(?:is\s+|has\s+been\s+|was\s+)?(?:cut(?:\s+off)?|snapped(?:\s+off)?|broken(?:\s+off)?|removed|missing|gone|taped(?:\s+(?:over|up|off))?|bent|defeated|disconnected|pulled|snipped|sawn\s+off)|(?:cut|broken|missing|taped|no)\s+(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)\s+(?:pin|prong|wire|connection)|(?:cheater|ground[\s-]*lift(?:ing|er)?|3[\s-]to[\s-]2|three[\s-]to[\s-]two(?:[\s-]pin)?|(?:two|2)[\s-]pin)\s+(?:mains\s+)?(?:plug\s+)?(?:adapt[eo]r)|(?:cheater|ground[\s-]*lift(?:ing|er)?)\s+plug`
+);
+/** What somebody has felt. */
+export const SHOCK = at(
+  String.raw`(?:(?:gets?|got|getting|feels?|felt|gives?|giving|is given|with)\s+)?(?:an?\s+|small\s+|slight\s+|electric\s+|mild\s+)*(?:electric\s+)?(?:shocks?|tingl(?:e|es|ing)|prickl(?:e|es|ing)|zaps?|zapped)(?:\s+(?:on|at|in|to)\s+(?:his|her|the|their|my)\s+(?:lips?|hands?|fingers?))?(?![a-z])`
 );
 export const BATTERY_LOW = at(
-  String.raw`(?:(?:whose|its|the|with an?|on an?)\s+)?(?:\d+(?:[.,]\d+)?\s*v(?:olts?)?\s+)?(?:batter(?:y|ies)|cell)\s+(?:is\s+|are\s+|has\s+|was\s+|nearly\s+|almost\s+|run(?:ning)?\s+)*(?:down(?:\s+to\s+\d+(?:[.,]\d+)?\s*v(?:olts?)?)?|low|flat|dead|dying|weak|tired|old|empty|at\s+\d(?:[.,]\d+)?\s*v(?:olts?)?)|(?:low|flat|dying|weak|dead|tired|nearly dead|old)\s+(?:9\s*v\s+)?batter(?:y|ies)`
+  String.raw`(?:(?:whose|its|the|with an?|on an?)\s+)?(?:\d+(?:[.,]\d+)?\s*v(?:olts?)?\s+)?(?:batter(?:y|ies)|cell)\s+(?:is\s+|are\s+|has\s+|was\s+|nearly\s+|almost\s+|run(?:ning)?\s+)*(?:down(?:\s+to\s+\d+(?:[.,]\d+)?\s*v(?:olts?)?)?|low|flat|dead|dying|weak|tired|old|empty|at\s+\d(?:[.,]\d+)?\s*v(?:olts?)?)|(?:low|flat|dying|weak|dead|tired|nearly dead|old|empty)\s+(?:(?:9|nine)[\s-]*v(?:olts?)?\s+)?batter(?:y|ies)`
 );
 export const THROUGH = at(
   String.raw`(?:switched\s+|set\s+)?(?:to|in|on)\s+(?:through|thru|bypass)(?:\s+mode)?|(?:through|thru)\s+mode`

@@ -11,6 +11,26 @@ interface Node {
 export const bare = (text: string): string =>
   Array.from(text, (c) => (c.length === 1 ? c.normalize('NFD')[0] : c)).join('');
 
+/** Words that are said in a short and in a long way, whatever stands beside them: read as the short one. */
+const SHORT: ReadonlyMap<string, string> = new Map([
+  ['amplifier', 'amp'],
+  ['amplifiers', 'amps'],
+  ['loudspeaker', 'speaker'],
+  ['loudspeakers', 'speakers'],
+  ['output', 'out'],
+  ['outputs', 'outs'],
+  ['input', 'in'],
+  ['inputs', 'ins'],
+  ['adaptor', 'adapter'],
+  ['adaptors', 'adapters'],
+  ['earphone', 'headphone'],
+  ['earphones', 'headphones']
+]);
+const short = (word: string): string => SHORT.get(word) ?? word;
+
+/** Numbers that are words: nobody's slip of the finger makes several lines out of one. */
+const COUNTS: ReadonlySet<string> = new Set(['two', 'three', 'four', 'five', 'six', 'both', 'twin', 'trio', 'quartet']);
+
 const root: Node = { next: new Map() };
 const known = new Set<string>();
 /** Labels with a comma in them, the longest first. */
@@ -22,11 +42,12 @@ for (const [sense, rows] of [...LABELS, ...LEXICON])
       continue;
     }
     let at = root;
-    for (const word of bare(row)
+    for (const typed of bare(row)
       .replaceAll("'", '')
       .split(/[\s-]+/)
       .filter(Boolean)) {
-      known.add(word);
+      const word = short(typed);
+      known.add(typed).add(word);
       let next = at.next.get(word);
       if (!next) at.next.set(word, (next = { next: new Map() }));
       at = next;
@@ -80,7 +101,7 @@ export function phraseAt(text: string, at: number, guess: boolean): Found | null
     if (!match) return;
     // A number stuck to a word is its channel: "sb4".
     const stuck = /^([a-z]{2,7})\d{1,3}$/.exec(match[0]);
-    const typed = plain(match[0]);
+    const typed = short(plain(match[0]));
     let found = false;
     for (const form of formsOf(typed)) {
       const next = node.next.get(form);
@@ -92,7 +113,7 @@ export function phraseAt(text: string, at: number, guess: boolean): Found | null
       const next = node.next.get(stuck[1]);
       if (next) walk(next, start + stuck[1].length, [...as, stuck[1]], near);
     } else if (!found && guess && !isKnown(typed)) {
-      const nearest = nearestOf(typed, node.next.keys());
+      const nearest = nearestOf(typed, node.next);
       if (nearest) walk(node.next.get(nearest)!, start + match[0].length, [...as, nearest], true);
     }
   };
@@ -103,16 +124,17 @@ export function phraseAt(text: string, at: number, guess: boolean): Found | null
 const isKnown = (word: string): boolean => [...formsOf(word)].some((form) => known.has(form));
 
 /** Letters off that count as a slip of the finger: one in a word of four to six, two in a longer one or where two letters changed places. */
-function nearestOf(word: string, among: Iterable<string>): string | null {
+function nearestOf(word: string, among: ReadonlyMap<string, unknown>): string | null {
   if (word.length < 3 || /\d/.test(word)) return null;
   let best: string | null = null;
   let least = Infinity;
-  for (const candidate of among) {
+  for (const candidate of [...among.keys(), ...SHORT.keys()]) {
+    if (!among.has(short(candidate)) || COUNTS.has(candidate)) continue;
     if (candidate.length < 4 || candidate[0] !== word[0] || Math.abs(candidate.length - word.length) > 2) continue;
     const off = distance(word, candidate);
     const swapped = candidate.length === word.length && sorted(candidate) === sorted(word);
     const may = word.length === 3 ? (candidate.length === 4 ? 1 : 0) : swapped || word.length >= 7 ? 2 : 1;
-    if (off <= may && off < least) [best, least] = [candidate, off];
+    if (off <= may && off < least) [best, least] = [short(candidate), off];
   }
   return best;
 }

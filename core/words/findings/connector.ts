@@ -1,7 +1,8 @@
 import type { CableKindId } from '../../gear/cables';
 import { formatNumber } from '../../units/format';
 import { CABLE_NAMES } from '../names';
-import { adaptersFor, article, db, id, model, num, ohm, plug } from './parts';
+import { article } from '../article';
+import { adaptersFor, db, id, model, num, ohm, plug } from './parts';
 import type { Said } from './said';
 
 /** What the check of connector says, a code at a time. */
@@ -60,7 +61,7 @@ export const CONNECTOR: Said<'connector'> = {
   },
   'box-as-adapter': {
     sentence: (f) =>
-      `The ${model(f)} serves as a plug adapter: a ${model(f, 'source')} is balanced and low in impedance already.`,
+      `The ${model(f)} serves as a plug adapter: ${article(model(f, 'source'))} is balanced and low in impedance already.`,
     short: () => 'box as adapter',
     formula: 'a balanced output straight into a box made for instruments',
     reason: 'It only costs level. A lead with the right plugs into a line input does all that is needed.'
@@ -80,7 +81,7 @@ export const CONNECTOR: Said<'connector'> = {
   },
   'wrong-cable': {
     sentence: (f) =>
-      `Loudspeaker level runs on a ${CABLE_NAMES[id(f, 'kind') as CableKindId]}: too thin, and it can catch fire or break the amplifier.`,
+      `Loudspeaker level runs on ${article(CABLE_NAMES[id(f, 'kind') as CableKindId])}: too thin, and it can catch fire or break the amplifier.`,
     short: () => 'wrong cable',
     formula: 'loudspeaker level on a shielded lead',
     reason: 'Amplifier outputs want two thick cores beside each other, not a thin core in a shield.'

@@ -1,3 +1,4 @@
+import { article } from '../article';
 import { modelOf } from '../../gear/catalogue';
 import type { Finding } from '../../judge/types';
 import { formatNumber, formatQuantity } from '../../units/format';
@@ -59,7 +60,7 @@ export const GROUND: Said<'ground'> = {
     reason: REASON_PHANTOM_REACHES
   },
   'phantom-none': {
-    sentence: (f) => `The ${model(f)} runs on phantom, and a ${model(f, 'input')} has none.`,
+    sentence: (f) => `The ${model(f)} runs on phantom, and ${article(model(f, 'input'))} has none.`,
     short: () => 'no phantom',
     formula: FORMULA_PHANTOM_REACHES,
     reason: REASON_PHANTOM_REACHES
@@ -187,7 +188,9 @@ export const GROUND: Said<'ground'> = {
   },
   'earth-removed': {
     sentence: (f) =>
-      `The protective earth of ${ownEarth(f) ? `the ${model(f)}` : 'what its player holds or touches'} has been taken away. Stop: it can kill. Give it back before anything else.`,
+      f.value === 1
+        ? 'Somebody gets a shock here. Stop: power off, and nobody touches any of it until an electrician has looked at its earth.'
+        : `The protective earth of ${ownEarth(f) ? `the ${model(f)}` : 'what its player holds or touches'} has been taken away. Stop: it can kill. Give it back before anything else.`,
     short: () => 'earth removed',
     formula: 'class I gear without its protective conductor',
     reason: 'Local codes and the venue’s electrician come first. Hum is cured at a box, never at a mains plug.'

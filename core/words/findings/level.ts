@@ -23,7 +23,10 @@ export const LEVEL: Said<'level'> = {
     reason: REASON_HEADROOM
   },
   clips: {
-    sentence: (f) => `Peaks of ${dbu(num(f, 'peak'))} clip the ${model(f)}: ${db(f.value)} too much.`,
+    sentence: (f) =>
+      f.severity === 'care'
+        ? `Peaks of ${dbu(num(f, 'peak'))} clip a usual ${model(f)} by ${db(f.value)}; one that takes more passes them.`
+        : `Peaks of ${dbu(num(f, 'peak'))} clip the ${model(f)}: ${db(f.value)} too much.`,
     short: (f) => `clips ${formatNumber(Math.abs(f.value), 0, true)}\u202FdB`,
     measure: roomLeft,
     formula: FORMULA_HEADROOM,

@@ -1,3 +1,4 @@
+import { article } from '../article';
 import { type Code, factOf, type Finding } from '../../judge/types';
 import type { FactName } from '../../judge/facts';
 import type { CableKindId } from '../../gear/cables';
@@ -23,7 +24,6 @@ export const dbu = (value: number): string => `${formatNumber(value, 0, true)}\u
 export const metres = (value: number): string => formatQuantity('length', value);
 export const ohm = (value: number): string => formatQuantity('resistance', value);
 export const times = (value: number): string => `${formatNumber(value, value < 10 ? 1 : 0)} times`;
-export const article = (noun: string): string => `${/^(x|r)/i.test(noun) ? 'an' : 'a'} ${noun}`;
 /** One of two plurals. */
 export const many = (n: number, one: string, more: string): string => `${n}\u202F${n === 1 ? one : more}`;
 /** So many decibels lost, in few signs. */

@@ -1,3 +1,4 @@
+import { article } from '../article';
 import type { Shown } from './shown';
 
 /** What the screen says in comparing, proposing and the kit of a show. Names of screens and keys: `docs/adding.md`. */
@@ -83,7 +84,7 @@ export const compare = {
   whichHas: (partName: Shown, name: Shown) => `${partName}, which ${name} has`,
   whichIsNotInTheKit: (partName: Shown) => `${partName}, which is not in the kit`,
   secondChoice: (wayShort: Shown, much: Shown, what: Shown) => `Second choice: ${wayShort} (${much})${what}.`,
-  itWouldTakeA: (what: Shown) => `; it would take a ${what}`,
+  itWouldTakeA: (what: Shown) => `; it would take ${article(String(what))}`,
   andA: ', and a ',
   way: (what: Shown, wayName: Shown) => `Way ${what}: ${wayName}`,
   averageLevelAtTheInputDbu: 'Average level at the input, dBu',

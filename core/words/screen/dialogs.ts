@@ -1,3 +1,4 @@
+import { article } from '../article';
 import type { Shown } from './shown';
 
 /** What the screen says in the dialogs of a show. Names of screens and keys: `docs/adding.md`. */
@@ -88,7 +89,7 @@ export const dialogs = {
   ownModelFromAFile: 'Own model from a file',
   anOwnModelNeedsAName: 'An own model needs a name.',
   isAThisDeviceIsA: (name: Shown, modelName: Shown, modelName2: Shown) =>
-    `${name} is a ${modelName}; this device is a ${modelName2}.`,
+    `${name} is ${article(String(modelName))}; this device is ${article(String(modelName2))}.`,
   mustLieBetweenAnd: (show: Shown, show2: Shown) => `Must lie between ${show} and ${show2}.`,
   leastUsualAndMostAreOut: 'Least, usual and most are out of order.',
   whereItsSocketsAre: 'Where its sockets are',

@@ -75,7 +75,7 @@
   {#if read.feed === 'mains-1' && !device.host}
     <ChoiceField
       label={says.protectiveEarthAsFound}
-      value={read.unearthed ? 'removed' : 'kept'}
+      value={read.shocks ? 'shocks' : read.unearthed ? 'removed' : 'kept'}
       choices={choicesOf(model, 'earth').map((value) => ({ value, text: value }))}
       onset={(value) => onedit(setDevice(plan, id, subject, 'earth', value))}
     />
