@@ -140,3 +140,51 @@ it('a stand-in venue answers over HTTP, the same every time, and tells the truth
     server.close();
   }
 });
+
+it('judges what an engineer types, with sentences and what would help', () => {
+  const [report] = run(['line', 'active bass, flat battery, 5 m jack lead, DI, 20 m XLR, mic in']).data as {
+    severity: string;
+    findings: { code: string; says: string }[];
+    fixes: string[];
+  }[];
+  expect(report.severity).toBe('care');
+  expect(report.findings.find((f) => f.code === 'battery-low')!.says).toContain('battery of the active bass is low');
+  const [stopped] = run(['line', 'condenser mic, 20 m XLR, mic input, phantom off']).data as { fixes: string[] }[];
+  expect(stopped.fixes[0]).toContain('Switch phantom on');
+  expect((run(['line', 'keys L/R, DI, mic']).data as unknown[]).length).toBe(2);
+  expect(() => run(['line', 'three pounds of rope'])).toThrow(Wrong);
+});
+
+it('traces a noise: what may be asked, what is believed after answers, and what is no test of this line', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'trace-'));
+  try {
+    const file = (name: string, what: unknown): string => {
+      const path = join(folder, name);
+      writeFileSync(path, JSON.stringify(what));
+      return path;
+    };
+    const plan = file('plan.json', planFromWords('Guitar: guitar single coil, 6 m, guitar amp'));
+    const tests = run(['trace', plan, '--line', 'Guitar', '--tests']).data as {
+      test: string;
+      words: string;
+      answers: { answer: string; words: string }[];
+    }[];
+    expect(tests.map((t) => t.test)).toEqual(expect.arrayContaining(['sound', 'swap-lead', 'volume', 'touch']));
+    for (const t of tests) for (const a of t.answers) expect([t.words, a.words].every((w) => w.length > 2)).toBe(true);
+    const answers = file('answers.json', [
+      { test: 'sound', answer: 'buzz' },
+      { test: 'swap-lead', answer: 'gone' }
+    ]);
+    const traced = run(['trace', plan, '--line', 'Guitar', '--answers', answers]).data as {
+      beliefs: { code: string; share: number }[];
+      next: { test: string }[];
+    };
+    expect(traced.beliefs[0].code).toBe('shield');
+    expect(traced.beliefs.reduce((sum, b) => sum + b.share, 0)).toBeCloseTo(1, 6);
+    expect(traced.next.map((n) => n.test)).not.toContain('swap-lead');
+    const strange = file('strange.json', [{ test: 'pray', answer: 'gone' }]);
+    expect(() => run(['trace', plan, '--line', 'Guitar', '--answers', strange])).toThrow(/no test pray/);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+});

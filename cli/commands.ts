@@ -10,10 +10,13 @@ import { solveLine } from '../core/rig/solve';
 import { formatNumber, formatQuantity } from '../core/units/format';
 import { toDbu } from '../core/units/quantity';
 import { sentence, verdict } from '../core/words/findings';
-import { planFromFile, planFromWords, Wrong } from './inputs';
+import { remediesFor } from '../core/advise/remedies';
+import { remedyText } from '../core/words/remedies';
+import { jsonFrom, planFromFile, planFromWords, Wrong } from './inputs';
 import { loops } from './loops';
 import { modelsTable } from './models';
 import { readFile, readListFile, readText } from './read';
+import { traceAfter, traceTests } from './trace';
 import { unit } from './units';
 
 const USAGE = `guanxi COMMAND [--json]
@@ -24,6 +27,8 @@ const USAGE = `guanxi COMMAND [--json]
   netlist PLAN.json [--line NAME]  a deck for a circuit simulator: the whole rig's hum, or one line
   netlist --say "TEXT"           the same of a line in words
   loops PLAN.json                every ground loop, its current, and what opening it brings
+  trace PLAN.json --line NAME --tests  what may be asked and tried on a line that makes a noise, with all answers
+  trace PLAN.json --line NAME [--answers FILE]  causes and how likely each is after answers, [{"test": id, "answer": id}], and the next test
   units "TEXT"                   reads a quantity, e.g. 4k7, 20 ft, −10 dBV, 3 V rail
   read "TEXT" | --file FILE | --list FILE  what is understood of a phrase, of one a line, of a pasted list
   models                         every model with its values, as a table`;
@@ -34,6 +39,12 @@ interface Answer {
 }
 
 const nameOf = (plan: Plan, id: string): string => plan.lines[id]?.name ?? id;
+
+/** What would help, best first, in words. */
+function fixesOf(plan: Plan, id: string): string[] {
+  const line = resolve(plan).line(id);
+  return line && isComplete(plan, line) ? remediesFor(plan, line).map((r) => remedyText(r.what)) : [];
+}
 
 function judged(plan: Plan): Answer {
   const reports = judgePlan(plan);
@@ -54,7 +65,8 @@ function judged(plan: Plan): Answer {
       room,
       snrDb: snr,
       humDbu: h?.dbu ?? null,
-      findings
+      findings: findings.map((f) => ({ ...f, says: sentence(f) })),
+      fixes: fixesOf(plan, id)
     })),
     text: [
       ...reports.map((r) =>
@@ -142,6 +154,12 @@ export function run([command, ...args]: string[]): Answer {
       }
       case 'loops':
         return loops(planFromFile(need(0)));
+      case 'trace': {
+        const found = plan();
+        const { id } = lineOf(found, flags.line);
+        if (flags.tests !== undefined) return traceTests(found, id);
+        return traceAfter(found, id, flags.answers === undefined ? [] : jsonFrom(flags.answers));
+      }
       case 'units':
         return rest.length > 1 ? unit(need(1), need(0)) : unit(need(0));
       case 'models':
@@ -163,12 +181,13 @@ export function run([command, ...args]: string[]): Answer {
 const answered = (data: unknown): Answer => ({ data, text: JSON.stringify(data, null, 2) });
 
 /** Plain words and the values of the options. */
-type Flag = 'line' | 'say' | 'file' | 'list';
+type Flag = 'line' | 'say' | 'file' | 'list' | 'answers' | 'tests';
 function split(args: readonly string[]): [string[], Partial<Record<Flag, string>>] {
   const rest: string[] = [];
   const flags: Partial<Record<Flag, string>> = {};
   for (let k = 0; k < args.length; k++) {
-    if (['--line', '--say', '--file', '--list'].includes(args[k])) {
+    if (args[k] === '--tests') flags.tests = '';
+    else if (['--line', '--say', '--file', '--list', '--answers'].includes(args[k])) {
       const value = args[k + 1];
       if (value === undefined) throw new Wrong(`${args[k]} needs a value.\n${USAGE}`);
       flags[args[k].slice(2) as Flag] = value;

@@ -3,29 +3,36 @@ import { blankPlan } from '../core/plan/blank';
 import { type LoadFault, loadPlan } from '../core/plan/load';
 import type { Plan } from '../core/plan/schema';
 import { putLine } from '../core/plan/put';
-import { readLine } from '../core/reader/read-line';
+import { readTyped } from '../core/reader/read';
+import { readTrade } from '../core/reader/trade/read';
 import { loadFaultText, sayFaultText } from '../core/words/faults';
 
 /** What went wrong, in words for the person at the shell. */
 export class Wrong extends Error {}
 
-/** A show of the one line that the text says. */
+/** A show of the line that the text says, or of both sides of it, read as the field on the screen reads it. */
 export function planFromWords(text: string): Plan {
-  const { spec, faults, missing } = readLine(text);
-  if (faults.length > 0) throw new Wrong(faults.map(sayFaultText).join('\n'));
-  if (!spec) throw new Wrong(`Still to be said: ${missing.join(' and ')}.`);
+  const { specs, strict } = readTyped(text, {}, readTrade);
+  if (specs.length === 0) {
+    if (strict.faults.length > 0) throw new Wrong(strict.faults.map(sayFaultText).join('\n'));
+    throw new Wrong(`Still to be said: ${strict.missing.join(' and ')}.`);
+  }
   const plan = blankPlan();
-  putLine(plan, spec, (role) => role);
+  specs.forEach((spec, k) => putLine(plan, spec, (role) => (k === 0 ? role : `${role}${k + 1}`)));
   return plan;
 }
 
-export function planFromFile(path: string): Plan {
-  let document: unknown;
+/** What stands in a file of JSON. @throws Wrong */
+export function jsonFrom(path: string): unknown {
   try {
-    document = JSON.parse(readFileSync(path, 'utf8'));
+    return JSON.parse(readFileSync(path, 'utf8'));
   } catch (error) {
     throw new Wrong(`${path}: ${error instanceof Error ? error.message : String(error)}`);
   }
+}
+
+export function planFromFile(path: string): Plan {
+  const document = jsonFrom(path);
   // An exported show holds the plan; a bare plan is taken as well.
   const inner = (document as { plan?: unknown } | null)?.plan ?? document;
   const loaded = loadPlan(inner);

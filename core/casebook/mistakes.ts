@@ -147,7 +147,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'keyboard wall-wart, 2 m, 10 m, mic, phantom on',
     finds: { code: 'phantom-into-source', severity: 'stop', value: 6.476 },
     right: 'dynamic mic, 10 m, mic, phantom on',
-    remedy: 'Put in a passive DI, and pad −10 dB at the box'
+    remedy: 'Put in an active DI, 1 MΩ, and pad −20 dB at the box'
   },
   {
     id: 'phantom-on-a-mis-wired-ribbon',

@@ -25,6 +25,8 @@ interface Stage {
   ohm: [number, number, number];
   /** Largest level at its terminals, dBu. */
   clip: number;
+  /** How much more the better ones take, dB; four where nothing is said. */
+  more?: number;
   gain: [number, number];
   /** Equivalent input noise with 150 Ω across it, dBu over the band: best, usual, worst. */
   ein: [number, number, number];
@@ -37,6 +39,8 @@ const FET = 5e-15;
 const MIC: Stage = {
   ohm: [1 * k, 2 * k, 4 * k],
   clip: 6,
+  // At their least gain newer ones take +9 to +22 dBu, older desks +4.
+  more: 6,
   gain: [10, 60],
   ein: [-129, -127, -120],
   hissCurrent: BIPOLAR
@@ -61,7 +65,7 @@ const EIN_OHM = 150;
 
 const stageParams = (c: Stage, suffix = ''): Record<string, ParamSpec> => ({
   [`zin${suffix}`]: param('resistance', ...c.ohm, 1, 1e9),
-  [`clip${suffix}`]: param('level', fromDbu(c.clip - 4), fromDbu(c.clip), fromDbu(c.clip + 4), 1e-3, 100),
+  [`clip${suffix}`]: param('level', fromDbu(c.clip - 4), fromDbu(c.clip), fromDbu(c.clip + (c.more ?? 4)), 1e-3, 100),
   [`gainMin${suffix}`]: param('gain', c.gain[0], c.gain[0], c.gain[0], -60, 60),
   [`gainMax${suffix}`]: param('gain', c.gain[1], c.gain[1], c.gain[1], -20, 90),
   [`ein${suffix}`]: param('level', fromDbu(c.ein[0]), fromDbu(c.ein[1]), fromDbu(c.ein[2]), 0, 0.1)

@@ -38,8 +38,31 @@ const CONFUSED: Readonly<Record<Sound, Readonly<Partial<Record<Sound, number>>>>
   radio: { whine: 0.04, buzz: 0.04 }
 };
 
-/** How likely a noise is called so. @param truth what it is */
-export function soundChance(truth: Sound, is: Sound): number {
+/** How a thing that is faulty sounds, of which nothing else is known: our own estimate. */
+export const FAULTY: Readonly<Record<Sound, number>> = {
+  hum: 0.22,
+  buzz: 0.16,
+  whine: 0.07,
+  hiss: 0.23,
+  crackle: 0.28,
+  radio: 0.04
+};
+/** What moving the plugs does where a contact is bad, and where a conductor is broken: it makes and breaks as it likes. */
+export const WIGGLED = { contact: [0.2, 0.15, 0.1, 0.12, 0.43], broken: [0.08, 0.08, 0.08, 0.62, 0.14] } as const;
+/** What nobody has thought of: every sound alike, and mostly no test that moves it. */
+export const UNTHOUGHT = {
+  sound: 1 / SOUNDS.length,
+  lines: [0.6, 0.2, 0.2],
+  since: [0.5, 0.1, 0.2, 0.2],
+  nothing: 0.6,
+  change: [0.14, 0.08, 0.06, 0.64, 0.08],
+  /** With less gain almost anything is softer. */
+  closer: [0.06, 0.62, 0.14, 0.14, 0.04]
+} as const;
+
+/** How likely a noise is called so. @param truth what it is; null for a fault of which that is not known */
+export function soundChance(truth: Sound | null, is: Sound): number {
+  if (truth === null) return FAULTY[is];
   const wrong = CONFUSED[truth];
   const confused = Object.values(wrong).reduce((a, b) => a + b, 0);
   if (is === truth) return 1 - confused - SLIP;

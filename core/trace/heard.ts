@@ -32,8 +32,16 @@ export interface Situation {
   readonly pin?: { readonly device: string; readonly ohm: number };
   /** A device whose stages get no supply: its grounds stay joined, and nothing is amplified. */
   readonly dead?: string;
-  /** Hum that the source itself puts out, over its playing, dB: its own rectifier's ripple. */
-  readonly ownDb?: number;
+  /** Noise that something on the line makes itself, over the playing, dB: its own rectifier's ripple, where nothing else is known of it. */
+  readonly own?: {
+    /** Device or cable that makes it. */
+    readonly of: string;
+    /** Device that it reaches the input from. */
+    readonly at: string;
+    readonly db: number;
+  };
+  /** Gain turned up or down at the input, dB: all that comes before it with it. */
+  readonly gainDb?: number;
   /** Hiss louder than planned, dB: gain that makes up for a level that is missing. */
   readonly hissDb?: number;
 }
@@ -85,18 +93,29 @@ export function heard(stage: Stage, at: Situation): Heard {
   const byHarmonic = weighted(hum.spectrum);
   const pin = at.pin && pinSpectrum(stage, at, { rig: driven, system }, rigHum, sense);
   if (pin) weighted(pin).forEach((p, k) => (byHarmonic[k] += p));
-  if (at.ownDb !== undefined && !at.shortedAt && !at.openAt && !at.dead && stage.report.arrives !== null) {
-    const volts = DBU_VOLTS * 10 ** ((stage.report.arrives + at.ownDb) / 20);
+  if (at.own && !isCutOff(line, at, at.own.at) && stage.report.arrives !== null) {
+    const volts = DBU_VOLTS * 10 ** ((stage.report.arrives + at.own.db) / 20);
     weighted(RIPPLE.map((share) => volts * share)).forEach((p, k) => (byHarmonic[k] += p));
   }
+  const gain = 10 ** ((at.gainDb ?? 0) / 10);
+  byHarmonic.forEach((p, k) => (byHarmonic[k] = p * gain));
   const total = byHarmonic.reduce((a, b) => a + b, 0);
-  const hiss = hissOf(stage, at);
+  const hiss = hissOf(stage, at) * gain;
   return {
     harmonics: byHarmonic.map((p, k) => p / aWeight(plan.policy.mainsHz * (k + 1)) ** 2),
     power: total + hiss,
     hiss,
     buzz: total > 0 ? byHarmonic.slice(4).reduce((a, b) => a + b, 0) / total : 0
   };
+}
+
+/** Whether what a device puts out does not reach the input any more. */
+function isCutOff(line: Line, { shortedAt, openAt, dead }: Situation, device: string): boolean {
+  const at = line.devices.indexOf(device);
+  const cut = shortedAt ?? openAt;
+  return (
+    (cut !== undefined && at < line.devices.indexOf(cut)) || (dead !== undefined && at <= line.devices.indexOf(dead))
+  );
 }
 
 /** Socket of a device through which a shield's current gets into its board: that of what it puts out, the input's own. */

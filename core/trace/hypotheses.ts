@@ -1,5 +1,5 @@
 import { CABLES } from '../gear/cables';
-import { modelAt, settingsAt } from '../plan/devices';
+import { settingsAt } from '../plan/devices';
 import { diffPlans } from '../plan/diff';
 import { applySteps } from '../plan/steps';
 import { planFaults } from '../plan/integrity';
@@ -31,6 +31,9 @@ export type CauseCode =
   | 'starved'
   | 'wrong-input'
   | 'own-supply'
+  | 'field'
+  | 'faulty-box'
+  | 'none'
   | 'several';
 
 export interface Hypothesis {
@@ -42,8 +45,8 @@ export interface Hypothesis {
   readonly situation: Situation;
   /** The plan without it. */
   readonly plain: Plan;
-  /** How it sounds, where that is not read off its spectrum. */
-  readonly sound?: Sound;
+  /** How it sounds, where that is not read off its spectrum; null where it may sound like anything. */
+  readonly sound?: Sound | null;
 }
 
 /** How often each is met on stages, our own estimate: what matters is which is met more often than another. */
@@ -52,9 +55,9 @@ const PRIOR: Readonly<Record<CauseCode, number>> = {
   touch: 0.05,
   dimmers: 0.1,
   pickup: 0.12,
-  transformer: 0.04,
+  transformer: 0.06,
   electric: 0.1,
-  supply: 0.1,
+  supply: 0.16,
   shield: 0.08,
   leg: 0.05,
   contact: 0.06,
@@ -63,12 +66,15 @@ const PRIOR: Readonly<Record<CauseCode, number>> = {
   'low-level': 0.06,
   starved: 0.04,
   'wrong-input': 0.04,
-  'own-supply': 0.04,
+  'own-supply': 0.08,
+  field: 0.06,
+  'faulty-box': 0.04,
+  none: 0.05,
   several: 0.06
 };
 
 /** How much stronger than planned a thing is when it is what one hears. */
-const STRONG = { emf: 10, least: 0.5, field: 12, electric: 25, leak: 12, radio: 40, hissDb: 24 } as const;
+const STRONG = { emf: 10, least: 0.5, field: 12, cable: 60, electric: 25, leak: 12, radio: 40, hissDb: 24 } as const;
 /** Ripple of a tired supply in what a device puts out, under its playing, dB. */
 const OWN_DB = -30;
 /** A corroded contact in a shield, ohms. */
@@ -89,15 +95,21 @@ const only =
 /** Everything that may be behind a noise on this line. @param times how strong against the usual, for a rig that is not quite as thought */
 export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
   const out: Hypothesis[] = [];
-  const put = (code: CauseCode, of: string | null, situation: Partial<Situation>, sound?: Sound, share = 1): void =>
+  const put = (
+    code: CauseCode,
+    of: string | null,
+    situation: Partial<Situation>,
+    sound?: Sound | null,
+    share = 1
+  ): void =>
     void out.push({
-      id: of === null ? code : `${code}:${of}`,
+      id: `${of === null ? code : `${code}:${of}`}${code === 'wrong-input' && sound === null ? ':faulty' : ''}`,
       code,
       of,
       prior: PRIOR[code] * share,
       situation: { plan, ...situation },
       plain: plan,
-      ...(sound ? { sound } : {})
+      ...(sound !== undefined ? { sound } : {})
     });
   const changed = (change: (draft: Plan) => void): Plan => {
     const draft = copyOf(plan);
@@ -146,17 +158,28 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
       (plan.supplies[id].dimmers ? 2 : 0.5) / supplies.length
     );
   const [source] = line.devices;
+  const ownDb = OWN_DB + 20 * Math.log10(times);
+  // What hangs on the mains hums when its supply is tired; all else may make any noise that a bad part makes.
+  const fed = settingsAt(plan, source).feed.startsWith('mains');
+  put('own-supply', source, { own: { of: source, at: source, db: ownDb } }, fed ? undefined : null, fed ? 1 : 0.5);
   put('electric', source, { boost: only('electric', source, STRONG.electric * times) });
-  put('radio', source, { boost: only('electric', source, STRONG.radio * times) }, 'radio');
+  // What is demodulated comes in by the air, whatever the mains do.
+  put(
+    'radio',
+    source,
+    { boost: only('electric', source, STRONG.radio * times), own: { of: 'air', at: source, db: ownDb } },
+    'radio'
+  );
   for (const id of line.devices) {
     const read = settingsAt(plan, id);
     const kind = id === source ? 'pickup' : 'transformer';
     if ('area' in read.model.params) put(kind, id, { boost: only('winding', id, STRONG.field * times) });
-    if (id === source && read.feed.startsWith('mains'))
-      put('own-supply', id, { ownDb: OWN_DB + 20 * Math.log10(times) });
     if (read.feed === 'mains-2') put('supply', id, { boost: only('leak', id, STRONG.leak * times) }, 'whine');
   }
+  const boxes = line.devices.slice(1, -1).filter((id) => settingsAt(plan, id).model.family === 'box');
+  for (const id of boxes) put('faulty-box', id, { own: { of: id, at: id, db: ownDb } }, null, 1 / boxes.length);
   line.cables.forEach((id, k) => {
+    put('field', id, { boost: only('cable', id, STRONG.cable * times) }, undefined, 1 / line.cables.length);
     const cable = plan.cables[id];
     const share = 1 / line.cables.length;
     // A house's multicore is not what breaks first.
@@ -175,7 +198,9 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
         plan: changed((d) => {
           const metres = Math.max(d.cables[id].metres, 0.5);
           d.cables[id].settings = { ...d.cables[id].settings, rShield: (CORRODED_OHM * times) / metres };
-        })
+        }),
+        // What crackles is the contact itself, whatever hum it lets in.
+        own: { of: id, at: line.devices[k], db: ownDb }
       },
       'crackle',
       often
@@ -198,12 +223,25 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
     );
   const hiss = { hissDb: STRONG.hissDb + 20 * Math.log10(times) };
   put('low-level', null, hiss, 'hiss');
-  for (const id of line.devices.slice(1, -1))
-    if ('power' in modelAt(plan, id).options && settingsAt(plan, id).feed === 'phantom')
-      put('starved', id, hiss, 'hiss');
-  if (plan.devices[line.id].host !== undefined) put('wrong-input', line.id, hiss, 'hiss');
+  for (const id of line.devices.slice(0, -1))
+    if (settingsAt(plan, id).feed === 'phantom') put('starved', id, hiss, 'hiss');
+  if (plan.devices[line.id].host !== undefined) {
+    put('wrong-input', line.id, hiss, 'hiss');
+    put('wrong-input', line.id, { own: { of: line.id, at: line.id, db: ownDb } }, null, 0.5);
+  }
   return out;
 }
+
+/** What is none of all these: nothing that the network could tell of it, and never to be left out. */
+export const noneOfThese = (plan: Plan): Hypothesis => ({
+  id: 'none',
+  code: 'none',
+  of: null,
+  prior: PRIOR.none,
+  situation: { plan },
+  plain: plan,
+  sound: null
+});
 
 /** Causes that are met beside one another; what only changes the gain, or one contact, is told apart by itself. */
 const BESIDE: ReadonlySet<CauseCode> = new Set(['loop', 'pickup', 'electric', 'supply', 'shield', 'leg']);
@@ -227,7 +265,7 @@ export function pairsOfCauses(singles: readonly Hypothesis[], heardDb: ReadonlyM
           prior: (PRIOR.several * 2 * a.prior * b.prior) / (total * total),
           situation,
           plain: a.plain,
-          ...(louder.sound ? { sound: louder.sound } : {})
+          ...(louder.sound !== undefined ? { sound: louder.sound } : {})
         }
       ];
     })

@@ -7,7 +7,7 @@ import type { Plan } from '../plan/schema';
 import { RigHum } from '../rig/hum';
 import { EarthSum } from '../rig/earth-sum';
 import { dbOf, heard, type Heard, type Stage } from './heard';
-import { type Hypothesis, hypothesesFor, pairsOfCauses, type Sound, SOUNDS } from './hypotheses';
+import { type Hypothesis, hypothesesFor, noneOfThese, pairsOfCauses, type Sound, SOUNDS } from './hypotheses';
 import { type Probe, type ProbeId, probesFor } from './probes';
 import {
   noticeChance,
@@ -21,12 +21,14 @@ import {
   soundChance,
   type Spread,
   spreadChance,
-  SPREADS
+  SPREADS,
+  UNTHOUGHT,
+  WIGGLED
 } from './first-answers';
 
 /** Finding what is behind a noise: beliefs over causes, each test's answer under each of them solved, the next test by what it tells a minute. */
 
-export const CHANGES = ['gone', 'quieter', 'same', 'louder'] as const;
+export const CHANGES = ['gone', 'much-less', 'a-little', 'same', 'worse'] as const;
 export type Change = (typeof CHANGES)[number];
 /** What somebody answered: how it sounds, which lines do it, or what a test did. */
 export type Answer =
@@ -60,9 +62,24 @@ export interface Belief {
 /** How well a change is told by ear, dB, one standard deviation. */
 const EAR_DB = 4;
 /** Where one word for a change ends and the next begins, dB. */
-const BOUNDS = [-18, -5, 5] as const;
+const BOUNDS = [-18, -8, -3, 3] as const;
 /** A cause that would not be heard over what is there anyway is none, dB. */
 const HEARD_DB = 4;
+/** What is complained of is heard plainly, dB. */
+const PLAIN_DB = 12;
+/** What moving the plugs tells, of causes that make and break. */
+const WIGGLES: Readonly<Partial<Record<Hypothesis['code'], readonly number[]>>> = {
+  contact: WIGGLED.contact,
+  shield: WIGGLED.broken,
+  leg: WIGGLED.broken
+};
+/** How much stronger than usual a cause is thought of, and how much less often it is then met. */
+const STRENGTHS: readonly (readonly [times: number, share: number])[] = [
+  [1, 1],
+  [4, 0.8],
+  [32, 0.5],
+  [256, 0.3]
+];
 const NONE: ReadonlySet<Ask> = new Set();
 
 /** A trace of one line: everything is solved on first use and kept. */
@@ -71,6 +88,8 @@ export class Trace {
   readonly probes: readonly Probe[];
   /** How loud each single cause is by itself, dB. */
   readonly loudness: ReadonlyMap<string, number>;
+  /** How many times its usual strength each single cause is thought of at. */
+  readonly strengths = new Map<string, number>();
   readonly #stage: Stage;
   readonly #before = new Map<string, Heard>();
   readonly #after = new Map<string, number>();
@@ -86,11 +105,17 @@ export class Trace {
     this.#stage = stageOf(plan, line, whole);
     this.#spread = new SpreadOf(plan, line, whole);
     const base = dbOf(this.heardIn({ plan })!.power);
-    const singles = hypothesesFor(plan, line).filter((h) => {
-      const at = this.heardIn(h.situation);
-      if (!at || dbOf(at.power) < base + HEARD_DB) return false;
-      this.#before.set(h.id, at);
-      return true;
+    // A cause may be of any strength: one that would not be heard as it usually is, is thought of as a stronger one, which is met less often.
+    const singles: Hypothesis[] = [];
+    STRENGTHS.forEach(([times, share], k) => {
+      for (const h of hypothesesFor(plan, line, times)) {
+        if (this.#before.has(h.id)) continue;
+        const at = this.heardIn(h.situation);
+        if (!at || dbOf(at.power) < base + (k < STRENGTHS.length - 1 ? PLAIN_DB : HEARD_DB)) continue;
+        this.#before.set(h.id, at);
+        singles.push({ ...h, prior: h.prior * share });
+        this.strengths.set(h.id, times);
+      }
     });
     const loud = (this.loudness = new Map(singles.map((h) => [h.id, dbOf(this.#before.get(h.id)!.power)])));
     const pairs = pairsOfCauses(singles, loud).flatMap((h) => {
@@ -98,7 +123,7 @@ export class Trace {
       if (at) this.#before.set(h.id, at);
       return at ? [h] : [];
     });
-    this.hypotheses = [...singles, ...pairs];
+    this.hypotheses = [...singles, ...pairs, noneOfThese(plan)];
     this.probes = probesFor(plan, line);
     this.#happens = NOTICES.flatMap((notice) => {
       const probe = notice === 'nothing' ? undefined : this.probes.find((p) => p.id === NOTICED_AS[notice]);
@@ -118,6 +143,7 @@ export class Trace {
 
   /** What a test does to the noise under a cause, dB. */
   changeOf(h: Hypothesis, probe: Probe): number {
+    if (h.code === 'none') return 0;
     const key = `${h.id} ${probe.id}`;
     const known = this.#after.get(key);
     if (known !== undefined) return known;
@@ -127,8 +153,9 @@ export class Trace {
     return db;
   }
 
-  soundOf(h: Hypothesis): Sound {
-    return soundIn(h, this.#before.get(h.id)!);
+  /** Null where it may sound like anything. */
+  soundOf(h: Hypothesis): Sound | null {
+    return h.sound === null ? null : soundIn(h, this.#before.get(h.id)!);
   }
 
   spreadOf(h: Hypothesis): Spread {
@@ -143,6 +170,7 @@ export class Trace {
 
   /** How likely an answer is under a cause. @param tried what was tried on purpose: what was noticed of it in passing is not counted again */
   likelihood(h: Hypothesis, answer: Answer, tried: ReadonlySet<Ask> = NONE): number {
+    if (h.code === 'none') return this.#unthought(answer, tried);
     switch (answer.ask) {
       case 'sound':
         return soundChance(this.soundOf(h), answer.is);
@@ -154,9 +182,27 @@ export class Trace {
         if (answer.is !== 'nothing' && tried.has(NOTICED_AS[answer.is])) return 1;
         return noticeChance(this.#inPassing(h, tried), answer.is);
       default: {
+        const moved = answer.ask === 'wiggle' ? WIGGLES[h.code] : undefined;
+        if (moved) return moved[CHANGES.indexOf(answer.is)];
         const probe = this.probes.find((p) => p.id === answer.ask);
         return probe ? chance(this.changeOf(h, probe), answer.is) : 1;
       }
+    }
+  }
+
+  #unthought(answer: Answer, tried: ReadonlySet<Ask>): number {
+    switch (answer.ask) {
+      case 'sound':
+        return UNTHOUGHT.sound;
+      case 'lines':
+        return UNTHOUGHT.lines[SPREADS.indexOf(answer.is)];
+      case 'since':
+        return UNTHOUGHT.since[SINCES.indexOf(answer.is)];
+      case 'noticed':
+        if (answer.is === 'nothing') return UNTHOUGHT.nothing;
+        return tried.has(NOTICED_AS[answer.is]) ? 1 : (1 - UNTHOUGHT.nothing) / (NOTICES.length - 1);
+      default:
+        return UNTHOUGHT[answer.ask === 'closer' ? 'closer' : 'change'][CHANGES.indexOf(answer.is)];
     }
   }
 
@@ -174,9 +220,15 @@ export class Trace {
     const tried = new Set(answers.map((a) => a.ask));
     const weights = this.hypotheses.map((h) => answers.reduce((w, a) => w * this.likelihood(h, a, tried), h.prior));
     const total = weights.reduce((a, b) => a + b, 0);
-    return this.hypotheses
+    const beliefs = this.hypotheses
       .map((hypothesis, k) => ({ hypothesis, share: total > 0 ? weights[k] / total : 0 }))
       .sort((a, b) => b.share - a.share);
+    return this.#tested(beliefs[0].hypothesis, answers, tried) ? beliefs : doubted(beliefs);
+  }
+
+  /** Whether something was tried that could have spoken against a cause, and spoke for it. */
+  #tested(h: Hypothesis, answers: readonly Answer[], tried: ReadonlySet<Ask>): boolean {
+    return answers.some((a) => !isTold(a.ask) && this.likelihood(h, a, tried) > SPEAKS_FOR * this.#unthought(a, tried));
   }
 
   /** What can still be asked, by what its answer tells a minute, most first. @param skip what nobody wants to, or could not tell */
@@ -218,6 +270,20 @@ export interface Step {
   readonly worth: number;
 }
 
+/** So much likelier under a cause than under none that one has thought of: then a test has spoken for it. */
+const SPEAKS_FOR = 1.4;
+/** What is only told, however well it fits, makes nobody surer than this. */
+const UNTRIED = 0.75;
+
+/** The same with what is over that ceiling given to what nobody has thought of. */
+function doubted(beliefs: readonly Belief[]): Belief[] {
+  const over = Math.max(beliefs[0].share - UNTRIED, 0);
+  if (over === 0 || beliefs[0].hypothesis.code === 'none') return [...beliefs];
+  return beliefs
+    .map((b, k) => ({ ...b, share: k === 0 ? UNTRIED : b.share + (b.hypothesis.code === 'none' ? over : 0) }))
+    .sort((a, b) => b.share - a.share);
+}
+
 const entropy = (shares: readonly number[]): number =>
   -shares.reduce((sum, p) => sum + (p > 0 ? p * Math.log2(p) : 0), 0);
 
@@ -233,12 +299,22 @@ export function changeWord(db: number): Change {
   return CHANGES[k < 0 ? BOUNDS.length : k];
 }
 
-/** How likely a word is for a change that the network foresees. */
+/** How often people say the word beside the one that they mean, each way. */
+const BESIDE = 0.06;
+
+/** How likely a word is for a change that the network foresees: by ear, in people's words, now and then wrong. */
 function chance(db: number, is: Change): number {
+  const byEar = (k: number): number => {
+    if (k < 0 || k > BOUNDS.length) return 0;
+    const high = k < BOUNDS.length ? normalBelow((BOUNDS[k] - db) / EAR_DB) : 1;
+    const low = k > 0 ? normalBelow((BOUNDS[k - 1] - db) / EAR_DB) : 0;
+    return Math.max(high - low, 0);
+  };
   const k = CHANGES.indexOf(is);
-  const high = k < BOUNDS.length ? normalBelow((BOUNDS[k] - db) / EAR_DB) : 1;
-  const low = k > 0 ? normalBelow((BOUNDS[k - 1] - db) / EAR_DB) : 0;
-  return SLIP / 4 + (1 - SLIP) * Math.max(high - low, 0);
+  // The words at both ends have but one beside them.
+  const kept = 1 - BESIDE * (k > 0 && k < BOUNDS.length ? 2 : 1);
+  const said = kept * byEar(k) + BESIDE * (byEar(k - 1) + byEar(k + 1));
+  return SLIP / CHANGES.length + (1 - SLIP) * said;
 }
 
 function stageOf(plan: Plan, line: Line, whole: SolvedRig): Stage {

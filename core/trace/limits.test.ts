@@ -8,14 +8,16 @@ import { changeWord } from './infer';
 /** Numbers of the trace, each from both sides or in closed form: one that moves fails here. */
 
 describe('words for a change', () => {
-  it('gone below −18 dB, quieter below −5, louder from 5 on', () => {
-    expect([-18.001, -18, -5.001, -5, 4.999, 5].map(changeWord)).toEqual([
+  it('gone below −18 dB, much less below −8, a little less below −3, worse from 3 on', () => {
+    expect([-18.001, -18, -8.001, -8, -3.001, -3, 2.999, 3].map(changeWord)).toEqual([
       'gone',
-      'quieter',
-      'quieter',
+      'much-less',
+      'much-less',
+      'a-little',
+      'a-little',
       'same',
       'same',
-      'louder'
+      'worse'
     ]);
   });
 });

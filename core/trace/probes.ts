@@ -17,14 +17,19 @@ export const PROBE_IDS = [
   'unplug-box',
   'short-box',
   'short-input',
+  'swap-source',
   'swap-lead',
   'swap-run',
   'swap-box',
   'wiggle',
   'lift',
+  'move-lead',
+  'move-box',
   'clear-metal',
   'box-battery',
+  'phantom-supply',
   'phantom-off',
+  'closer',
   'source-battery',
   'other-supply',
   'dimmers-off',
@@ -49,14 +54,19 @@ const MINUTES: Readonly<Record<ProbeId, number>> = {
   'unplug-box': 0.6,
   'short-box': 1.5,
   'short-input': 2,
+  'swap-source': 2,
   'swap-lead': 2,
   'swap-run': 3,
   'swap-box': 2.5,
   wiggle: 0.7,
   lift: 0.7,
+  'move-lead': 2,
+  'move-box': 0.7,
   'clear-metal': 0.6,
   'box-battery': 2,
+  'phantom-supply': 3,
   'phantom-off': 0.8,
+  closer: 0.5,
   'source-battery': 1.5,
   'other-supply': 3,
   'dimmers-off': 1.5,
@@ -66,6 +76,11 @@ const MINUTES: Readonly<Record<ProbeId, number>> = {
 /** What touching the strings takes off what comes through the air, and turning off what comes by field. */
 const TOUCH = 0.15;
 const TURN = 0.25;
+/** What a metre of distance takes off a field of cables, falling with it, and off one of a transformer, falling with its cube. */
+const AWAY = 0.2;
+const AWAY_BOX = 0.03;
+/** What one plays or speaks louder into it, with so much less gain, dB. */
+const CLOSER_DB = 12;
 
 const damped =
   (kind: HumSource['kind'], of: string, by: number, boost: Situation['boost']) =>
@@ -85,14 +100,10 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   const model = modelAt(plan, source);
   const held = model.ports[0].level === 'instrument' || model.ports[0].level === 'microphone';
   if ('turn' in model.params)
-    put('volume', (h) => edit(h.situation, (d) => void (d.devices[source].settings.turn = 0)));
+    put('volume', (h) => edit(withoutOwn(h.situation, source), (d) => void (d.devices[source].settings.turn = 0)));
   else if (settingsAt(plan, source).feed !== 'none')
     // Its own level is behind what its supply puts into its signal, in front of what comes in by earths and air.
-    put('mute-source', (h) => {
-      const { ownDb: _own, ...rest } = h.situation;
-      void _own;
-      return rest;
-    });
+    put('mute-source', (h) => withoutOwn(h.situation, source));
   if (held) {
     put('touch', (h) => ({ ...h.situation, boost: damped('electric', source, TOUCH, h.situation.boost) }));
     put('turn', (h) => ({ ...h.situation, boost: damped('winding', source, TURN, h.situation.boost) }));
@@ -102,13 +113,24 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   if (box) put('short-box', (h) => ({ ...h.situation, shortedAt: box }));
   put('short-input', (h) => ({ ...h.situation, shortedAt: line.id }));
   const mended = (h: Hypothesis, cable: string): Situation =>
-    edit(h.situation, (d) => {
+    edit(withoutOwn(h.situation, cable), (d) => {
       d.cables[cable] = copyOf(plan.cables[cable]);
     });
+  // Another of the kind in its place: what comes from outside it stays.
+  put('swap-source', (h) => (h.code === 'starved' && h.of === source ? h.situation : withoutOwn(h.situation, source)));
   put('swap-lead', (h) => mended(h, line.cables[0]));
   if (line.cables.length > 1) put('swap-run', (h) => mended(h, line.cables[line.cables.length - 1]));
   // Another of its kind has its pin 1 where it belongs; what comes from outside it stays.
-  if (box) put('swap-box', (h) => withoutPin(h, box));
+  if (box) put('swap-box', (h) => withoutOwn(withoutPin(h, box), box));
+  put('move-lead', (h) => ({
+    ...h.situation,
+    boost: (s) => (h.situation.boost?.(s) ?? 1) * (s.kind === 'cable' ? AWAY : 1)
+  }));
+  if (box) put('move-box', (h) => ({ ...h.situation, boost: damped('winding', box, AWAY_BOX, h.situation.boost) }));
+  // What the source makes itself is as much louder as it is turned down.
+  put('closer', (h) =>
+    h.situation.own?.of === source ? h.situation : { ...h.situation, gainDb: (h.situation.gainDb ?? 0) - CLOSER_DB }
+  );
   // While it is moved a bad contact makes and breaks: at its best it is as good as new.
   put('wiggle', (h) => (h.code === 'contact' && h.of ? mended(h, h.of) : h.situation));
   const lift = others.find((id) => choicesOf(modelAt(plan, id), 'lift').length > 1);
@@ -133,6 +155,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     });
   const fed = line.devices.slice(0, -1).find((id) => settingsAt(plan, id).feed === 'phantom');
   if (fed) put('phantom-off', (h) => ({ ...h.situation, dead: fed }));
+  if (fed) put('phantom-supply', (h) => (h.code === 'starved' ? { ...h.situation, hissDb: 0 } : h.situation));
   const feed = settingsAt(plan, source).feed;
   if (feed.startsWith('mains') && choicesOf(model, 'feed').includes('battery'))
     put('source-battery', (h) => edit(h.situation, (d) => void (d.devices[source].settings.feed = 'battery')));
@@ -153,7 +176,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   if (far !== undefined) put('known-line', (h) => (isAtInput(h, line) ? h.situation : { plan: h.plain }));
   if (far !== undefined)
     put('other-input', (h) => ({
-      ...withoutPin(h, line.id),
+      ...withoutOwn(withoutPin(h, line.id), line.id),
       hissDb: h.code === 'wrong-input' ? 0 : h.situation.hissDb
     }));
   return out;
@@ -162,6 +185,12 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
 /** Causes that lie in the input itself. */
 const isAtInput = (h: Hypothesis, line: Line): boolean =>
   h.code === 'wrong-input' || (h.code === 'pin-1' && h.of === line.id);
+
+/** The state without what a device or a cable makes itself. */
+function withoutOwn(situation: Situation, device: string): Situation {
+  const { own, ...rest } = situation;
+  return own && own.of !== device ? situation : rest;
+}
 
 /** The state with another device in the place of one: its pin 1 is where it belongs. */
 function withoutPin({ situation }: Hypothesis, device: string): Situation {

@@ -121,7 +121,7 @@ describe('what is answered', () => {
         const word = changeWord(db);
         expect(CHANGES).toContain(word);
         expect(word === 'gone').toBe(db < -18);
-        expect(word === 'louder').toBe(db >= 5);
+        expect(word === 'worse').toBe(db >= 3);
         expect(CHANGES.indexOf(changeWord(db + 1))).toBeGreaterThanOrEqual(CHANGES.indexOf(word));
       })
     ));
@@ -132,7 +132,7 @@ describe('what is answered', () => {
       for (const probe of trace.probes) {
         const still = trace.hypotheses.filter((h) => Math.abs(trace.changeOf(h, probe)) < 0.5);
         for (const h of still)
-          for (const is of ['gone', 'louder'] as const)
+          for (const is of ['gone', 'worse'] as const)
             expect(trace.likelihood(h, { ask: probe.id, is: 'same' })).toBeGreaterThan(
               trace.likelihood(h, { ask: probe.id, is })
             );

@@ -162,17 +162,21 @@ export function faultyRig(seed: number, codes?: readonly Hypothesis['code'][]): 
     const ids = Object.keys(plan.lines).sort(() => random() - 0.5);
     for (const id of ids) {
       const line = resolve(plan).line(id)!;
-      const { hypotheses, loudness } = new Trace(plan, line);
+      const { hypotheses, loudness, strengths } = new Trace(plan, line);
       const known = new Set(hypotheses.map((h) => h.id));
       const strong = 10 ** ((STRENGTH_DB * normalDraw(random)) / 20);
-      const singles = hypothesesFor(asItIs(plan, random), line, strong);
+      const is = asItIs(plan, random);
+      const singles = [...new Set(strengths.values())].flatMap((times) =>
+        hypothesesFor(is, line, strong * times).filter((h) => strengths.get(h.id) === times)
+      );
       const faults = [
         ...singles,
         ...pairsOfCauses(
           singles.filter((h) => loudness.has(h.id)),
           loudness
         )
-      ].filter((h) => known.has(h.id) && (!codes || codes.includes(h.code)));
+        // What may sound like anything cannot be played.
+      ].filter((h) => h.sound !== null && known.has(h.id) && (!codes || codes.includes(h.code)));
       const total = faults.reduce((sum, h) => sum + h.prior, 0);
       let left = random() * total;
       const hidden = faults.find((h) => (left -= h.prior) < 0);

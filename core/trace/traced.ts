@@ -72,7 +72,7 @@ export function customary(rig: FaultyRig, hand: Stagehand = new Stagehand(rig)):
     asks.push(ask);
     minutes += probe.minutes;
     const answer = hand.answer(ask);
-    if (answer?.is !== 'gone' && answer?.is !== 'quieter') continue;
+    if (answer?.is !== 'gone' && answer?.is !== 'much-less') continue;
     const fits = trace.hypotheses.filter(
       (h) => means[ask]?.includes(h.code) && (!ask.startsWith('swap') || h.of === cable(ask))
     );

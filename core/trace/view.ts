@@ -52,7 +52,8 @@ const NO_CURES: ReadonlySet<ProbeId> = new Set([
   'volume',
   'wiggle',
   'known-line',
-  'phantom-off'
+  'phantom-off',
+  'closer'
 ]);
 
 export function traceView(trace: Trace, answers: readonly Answer[], skipped: readonly Ask[]): TraceView {
@@ -84,7 +85,11 @@ export function traceView(trace: Trace, answers: readonly Answer[], skipped: rea
       };
     }),
     done:
-      best && best.share >= SURE ? 'sure' : steps.length === 0 || steps[0].bits < LEAST_BITS ? 'nothing-left' : null,
+      best && best.share >= SURE && best.hypothesis.code !== 'none'
+        ? 'sure'
+        : steps.length === 0 || steps[0].bits < LEAST_BITS
+          ? 'nothing-left'
+          : null,
     quiets: best
       ? trace.probes
           .filter((p) => !NO_CURES.has(p.id))

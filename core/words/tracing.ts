@@ -38,9 +38,10 @@ const NOTICE_TEXTS: Readonly<Record<Notice, string>> = {
 };
 const CHANGE_TEXTS: Readonly<Record<Change, string>> = {
   gone: 'gone',
-  quieter: 'quieter',
+  'much-less': 'much less',
+  'a-little': 'a little less',
   same: 'the same',
-  louder: 'louder'
+  worse: 'worse'
 };
 
 /** A cause as one says it. */
@@ -64,7 +65,13 @@ export function causeText(plan: Plan, line: Line, h: Pick<Hypothesis, 'code' | '
     case 'electric':
       return `Mains wiring couples into the ${device}, which is not screened or not earthed.`;
     case 'own-supply':
-      return `The ${device} hums by itself: its own supply is tired, or leaks into its output.`;
+      return `The ${device} makes it itself: its own supply or something in it is bad.`;
+    case 'field':
+      return `A magnetic field of mains cables or a transformer gets into ${cable}.`;
+    case 'faulty-box':
+      return `The ${device} is faulty.`;
+    case 'none':
+      return 'None of these: something that was not thought of.';
     case 'supply':
       return `The two-pin supply of the ${device} leaks into the signal.`;
     case 'shield':
@@ -121,6 +128,16 @@ export function askText(ask: Ask): string {
       return 'Mute. Pull the lead from the box and put a shorting plug in. Unmute.';
     case 'short-input':
       return 'Mute, phantom off. Pull the plug at the input and put a shorting plug in. Unmute.';
+    case 'swap-source':
+      return 'Mute. Put another instrument or microphone of the kind in its place. Unmute.';
+    case 'move-lead':
+      return 'Move the leads and the long cable a metre away from mains cables and transformers.';
+    case 'move-box':
+      return 'Take the box to another spot, a metre from amplifiers and power supplies.';
+    case 'phantom-supply':
+      return 'Mute, phantom off. Feed it from a phantom supply of its own in the line. Unmute.';
+    case 'closer':
+      return 'Go closer, or play louder, and turn the gain down to match.';
     case 'swap-lead':
       return 'Mute. Change the lead at the source for another. Unmute.';
     case 'swap-run':
@@ -182,4 +199,4 @@ export const wordText = (ask: Ask, is: Word): string =>
         ? SINCE_TEXTS[is as Since]
         : ask === 'noticed'
           ? NOTICE_TEXTS[is as Notice]
-          : CHANGE_TEXTS[is as Change];
+          : (CHANGE_TEXTS[is as Change] ?? is);

@@ -35,6 +35,16 @@ describe('the record of a trace', () => {
     }
     expect(faultsOf({ ...record, answers: [{ ask: 'kick-it', is: 'gone' }] })).toEqual(['answers.0.ask']);
   });
+  it('reads the words of an earlier version as those of today', () => {
+    const earlier = [
+      { ask: 'lift', is: 'quieter' },
+      { ask: 'touch', is: 'louder' }
+    ];
+    expect(TraceRecordSchema.parse({ ...record, answers: earlier }).answers.map((a) => a.is)).toEqual([
+      'much-less',
+      'worse'
+    ]);
+  });
   it('says which field is wrong', () => {
     expect(faultsOf({ ...record, share: 1.2 })).toEqual(['share']);
     expect(faultsOf({ ...record, at: 'yesterday' })).toEqual(['at']);

@@ -7,12 +7,16 @@ import * as z from 'zod';
 
 const id = z.string().regex(/^[a-z0-9-]{1,40}$/);
 
+/** Words of an earlier version, in what a browser has kept or a trace was written down as. */
+const EARLIER: Readonly<Record<string, string>> = { quieter: 'much-less', louder: 'worse' };
+const change = z.preprocess((is) => (typeof is === 'string' ? (EARLIER[is] ?? is) : is), z.enum(CHANGES));
+
 const AnswerSchema = z.discriminatedUnion('ask', [
   z.strictObject({ ask: z.literal('sound'), is: z.enum(SOUNDS) }),
   z.strictObject({ ask: z.literal('lines'), is: z.enum(SPREADS) }),
   z.strictObject({ ask: z.literal('since'), is: z.enum(SINCES) }),
   z.strictObject({ ask: z.literal('noticed'), is: z.enum(NOTICES) }),
-  z.strictObject({ ask: z.enum(PROBE_IDS), is: z.enum(CHANGES) })
+  z.strictObject({ ask: z.enum(PROBE_IDS), is: change })
 ]);
 
 /** What was found behind a noise. */
