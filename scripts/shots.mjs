@@ -195,6 +195,7 @@ const VIEWS = [
       await page.locator('[data-do="sound"]').click();
       await page.locator('[data-do="swap-lead"]').click();
       await page.locator('[data-asked]').nth(1).waitFor();
+      await page.evaluate(() => window.scrollTo(0, 0));
       await page.mouse.move(0, 0);
       await page.waitForTimeout(300);
     }

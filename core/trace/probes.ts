@@ -106,6 +106,10 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     put('mute-source', (h) => withoutOwn(h.situation, source));
   if (held) {
     put('touch', (h) => ({ ...h.situation, boost: damped('electric', source, TOUCH, h.situation.boost) }));
+    // What the source makes itself is as much louder as it is turned down.
+    put('closer', (h) =>
+      h.situation.own?.of === source ? h.situation : { ...h.situation, gainDb: (h.situation.gainDb ?? 0) - CLOSER_DB }
+    );
     put('turn', (h) => ({ ...h.situation, boost: damped('winding', source, TURN, h.situation.boost) }));
   }
   const box = others.find((id) => modelAt(plan, id).family === 'box');
@@ -127,10 +131,6 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     boost: (s) => (h.situation.boost?.(s) ?? 1) * (s.kind === 'cable' ? AWAY : 1)
   }));
   if (box) put('move-box', (h) => ({ ...h.situation, boost: damped('winding', box, AWAY_BOX, h.situation.boost) }));
-  // What the source makes itself is as much louder as it is turned down.
-  put('closer', (h) =>
-    h.situation.own?.of === source ? h.situation : { ...h.situation, gainDb: (h.situation.gainDb ?? 0) - CLOSER_DB }
-  );
   // While it is moved a bad contact makes and breaks: at its best it is as good as new.
   put('wiggle', (h) => (h.code === 'contact' && h.of ? mended(h, h.of) : h.situation));
   const lift = others.find((id) => choicesOf(modelAt(plan, id), 'lift').length > 1);

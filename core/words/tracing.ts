@@ -129,7 +129,7 @@ export function askText(ask: Ask): string {
     case 'short-input':
       return 'Mute, phantom off. Pull the plug at the input and put a shorting plug in. Unmute.';
     case 'swap-source':
-      return 'Mute. Put another instrument or microphone of the kind in its place. Unmute.';
+      return 'Mute. Put another of the kind in the place of the source. Unmute.';
     case 'move-lead':
       return 'Move the leads and the long cable a metre away from mains cables and transformers.';
     case 'move-box':
