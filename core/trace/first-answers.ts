@@ -39,7 +39,7 @@ const CONFUSED: Readonly<Record<Sound, Readonly<Partial<Record<Sound, number>>>>
 };
 
 /** How a thing that is faulty sounds, of which nothing else is known: our own estimate. */
-export const FAULTY: Readonly<Record<Sound, number>> = {
+const FAULTY: Readonly<Record<Sound, number>> = {
   hum: 0.22,
   buzz: 0.16,
   whine: 0.07,

@@ -33,7 +33,7 @@ function placesOf(node, list = []) {
 }
 
 /** A copy of a document with one to three faults in it. */
-export function mutant(document, next) {
+function mutant(document, next) {
   const copy = structuredClone(document);
   for (let n = 1 + Math.floor(next() * 3); n > 0; n--) {
     const places = placesOf(copy);
