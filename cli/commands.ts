@@ -66,7 +66,10 @@ function judged(plan: Plan): Answer {
       snrDb: snr,
       humDbu: h?.dbu ?? null,
       findings: findings.map((f) => ({ ...f, says: sentence(f) })),
-      fixes: fixesOf(plan, id)
+      // Sought only where they are read: as text nobody asks for them.
+      get fixes() {
+        return fixesOf(plan, id);
+      }
     })),
     text: [
       ...reports.map((r) =>
@@ -156,9 +159,9 @@ export function run([command, ...args]: string[]): Answer {
         return loops(planFromFile(need(0)));
       case 'trace': {
         const found = plan();
-        const { id } = lineOf(found, flags.line);
-        if (flags.tests !== undefined) return traceTests(found, id);
-        return traceAfter(found, id, flags.answers === undefined ? [] : jsonFrom(flags.answers));
+        const line = lineOf(found, flags.line);
+        if (flags.tests !== undefined) return traceTests(found, line);
+        return traceAfter(found, line, flags.answers === undefined ? [] : jsonFrom(flags.answers));
       }
       case 'units':
         return rest.length > 1 ? unit(need(1), need(0)) : unit(need(0));

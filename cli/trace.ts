@@ -1,5 +1,4 @@
 import * as z from 'zod';
-import { resolve } from '../core/plan/resolved';
 import type { Line } from '../core/plan/lines';
 import type { Plan } from '../core/plan/schema';
 import { type Answer, type Ask, isTold, TOLD_ASKS, Trace, type Word } from '../core/trace/infer';
@@ -12,11 +11,13 @@ import { Wrong } from './inputs';
 
 const Answers = z.array(z.object({ test: z.string(), answer: z.string() }));
 
+/** All that can be asked or tried on a line. */
+const asksOf = (trace: Trace): Ask[] => [...TOLD_ASKS, ...trace.probes.map((p) => p.id)];
+
 /** Tests and answers of a line, with their ids and how they are said. */
-export function traceTests(plan: Plan, id: string): { data: unknown; text: string } {
-  const trace = traceOf(plan, id);
-  const asks: Ask[] = [...TOLD_ASKS, ...trace.probes.map((p) => p.id)];
-  const data = asks.map((ask) => ({
+export function traceTests(plan: Plan, line: Line): { data: unknown; text: string } {
+  const trace = new Trace(plan, line);
+  const data = asksOf(trace).map((ask) => ({
     test: ask,
     words: askText(ask),
     tried: !isTold(ask),
@@ -34,11 +35,11 @@ export function traceTests(plan: Plan, id: string): { data: unknown; text: strin
  * What is believed after some answers, and what to do next.
  * @throws Wrong where a test or an answer is none of this line's, with those that are
  */
-export function traceAfter(plan: Plan, id: string, json: unknown): { data: unknown; text: string } {
-  const trace = traceOf(plan, id);
+export function traceAfter(plan: Plan, line: Line, json: unknown): { data: unknown; text: string } {
+  const trace = new Trace(plan, line);
   const given = Answers.safeParse(json);
   if (!given.success) throw new Wrong('Answers are a list of {"test": id, "answer": id}.');
-  const known: Ask[] = [...TOLD_ASKS, ...trace.probes.map((p) => p.id)];
+  const known = asksOf(trace);
   const answers = given.data.map(({ test, answer }) => {
     const ask = known.find((a) => a === test);
     if (!ask) throw new Wrong(`There is no test ${test} on this line: ${known.join(', ')}.`);
@@ -48,14 +49,11 @@ export function traceAfter(plan: Plan, id: string, json: unknown): { data: unkno
     return { ask, is: answer } as Answer;
   });
   const view = traceView(trace, answers, []);
-  const said = (s: { code: string; of: string | null }): string => causeText(plan, trace.line, s as never);
   const data = {
-    beliefs: view.suspects.map(({ id: cause, code, of, share }) => ({
-      cause,
-      code,
-      of,
-      words: said({ code, of }),
-      share
+    beliefs: view.suspects.map((s) => ({
+      ...{ cause: s.id, code: s.code, of: s.of },
+      words: causeText(plan, line, s),
+      share: s.share
     })),
     next: view.questions
       .slice(0, 5)
@@ -71,8 +69,3 @@ export function traceAfter(plan: Plan, id: string, json: unknown): { data: unkno
     ].join('\n')
   };
 }
-
-function traceOf(plan: Plan, id: string): Trace {
-  return new Trace(plan, lineOf(plan, id));
-}
-const lineOf = (plan: Plan, id: string): Line => resolve(plan).line(id)!;
