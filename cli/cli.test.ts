@@ -91,7 +91,7 @@ it('ends with 2 and keeps stdout empty when something is wrong', { timeout: 60_0
   expect(stderr).toContain('does not belong here');
 });
 
-it('sums hiss and hum of several lines at the mix, and says what a wrong command is', () => {
+it('sums noise and hum of several lines at the mix, and says what a wrong command is', () => {
   const folder = mkdtempSync(join(tmpdir(), 'cli-'));
   const file = join(folder, 'plan.json');
   const { plan } = oneLine({ source: device('line-unbalanced'), lead: lead(3), input: device('line-in') });
@@ -105,7 +105,7 @@ it('sums hiss and hum of several lines at the mix, and says what a wrong command
     to: { device: 'in2', port: 'in' }
   };
   const both = run(['judge', writeTo(file, plan)]);
-  expect(both.text).toMatch(/All together at the mix: hiss −\d+ dB, hum −\d+ dB/);
+  expect(both.text).toMatch(/All sum at the mix: noise −\d+ dB, hum −\d+ dB/);
   const [one] = alone.data as { snrDb: number }[];
   const two = both.data as { snrDb: number }[];
   expect(two.map((l) => l.snrDb)).toEqual([one.snrDb, one.snrDb]);

@@ -1,29 +1,32 @@
-import { formatNumber, formatQuantity } from '../core/units/format';
-import { guessKind, parseQuantity } from '../core/units/parse';
-import { DBU_VOLTS, type Kind, KINDS, toDbu } from '../core/units/quantity';
+import { convert } from '../core/units/convert';
+import { type Kind, KINDS } from '../core/units/quantity';
+import { convertedText } from '../core/words/converted';
 import { unitFaultText } from '../core/words/faults';
 import { Wrong } from './inputs';
 
-/** Reads a quantity and tells it in SI base units; a level in all the units that people find it in. */
+/** Reads a quantity and tells it in the other units that people meet it in. */
 export function unit(text: string, asked?: string): { data: unknown; text: string } {
   if (asked !== undefined && !(asked in KINDS))
     throw new Wrong(`${asked} is not a kind of quantity: ${Object.keys(KINDS).join(', ')}`);
-  const kind = (asked as Kind | undefined) ?? guessKind(text);
-  const parsed = parseQuantity(kind, text);
-  if (!parsed.ok) throw new Wrong(unitFaultText(parsed.error));
-  const { value } = parsed;
-  const plain = formatQuantity(kind, value, 6);
-  if (kind !== 'level') return { data: { kind, value, unit: KINDS[kind].unit }, text: plain };
-  const levels = {
-    dBu: toDbu(value),
-    dBV: toDbu(value) + 20 * Math.log10(DBU_VOLTS),
-    volt: value,
-    peak: value * Math.SQRT2,
-    peakToPeak: value * 2 * Math.SQRT2
-  };
-  const db = (x: number): string => (Number.isFinite(x) ? formatNumber(x, 2, true) : '−∞');
+  const made = convert(text, asked as Kind | undefined);
+  if (!made.ok) throw new Wrong(unitFaultText(made.error));
+  const { kind, value, rows } = made.converted;
+  const level = kind === 'level' ? { dBu: 0, dBV: 0, volt: value, peak: 0, peakToPeak: 0 } : undefined;
+  const figure = (name: string): number => rows.find((r) => r.figure === name)?.value ?? NaN;
   return {
-    data: { kind, value, unit: 'V', ...levels },
-    text: `${db(levels.dBu)} dBu = ${db(levels.dBV)} dBV = ${formatQuantity('voltage', value, 4)} RMS = ${formatQuantity('voltage', levels.peakToPeak, 4)} peak to peak`
+    data: {
+      kind,
+      value,
+      unit: kind in KINDS ? KINDS[kind as Kind].unit : '',
+      ...(level && {
+        ...level,
+        dBu: figure('dBu'),
+        dBV: figure('dBV'),
+        peak: figure('volts-peak'),
+        peakToPeak: figure('volts-peak-to-peak')
+      }),
+      rows: rows.map(({ figure, value, text }) => ({ figure, value, text }))
+    },
+    text: rows.map(convertedText).join(' = ')
   };
 }

@@ -9,7 +9,7 @@ for (const theme of ['light', 'dark'] as const) {
     await freshShow(page, app.url, 'The Salt Road');
     await expectAccessible(page);
     await row(page, 'Modular rack').locator('[data-open]').click();
-    await expect(page.getByRole('button', { name: /^Apply remedy 1/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Apply fix 1/ })).toBeVisible();
     await page.getByRole('button', { name: 'why' }).first().click();
     await expect(page.locator('canvas')).toBeVisible();
     await expectAccessible(page);
@@ -71,7 +71,7 @@ test('on a phone nothing runs out of the screen, and a line can be mended by thu
   await freshShow(page, app.url, 'The Salt Road');
   expect(await overflow()).toBeLessThanOrEqual(0);
   await row(page, 'Modular rack').locator('[data-open]').click();
-  await page.getByRole('button', { name: /^Apply remedy 1/ }).click();
+  await page.getByRole('button', { name: /^Apply fix 1/ }).click();
   await expect(row(page, 'Modular rack').locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);
   expect(await overflow()).toBeLessThanOrEqual(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();

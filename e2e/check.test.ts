@@ -11,7 +11,7 @@ test('on a phone: four lines against the stand-in venue, its faults explained an
   await openCheck(page);
   await expectAccessibleInBoth(page);
   await page.getByRole('button', { name: 'All lines' }).click();
-  await page.getByLabel('Read off the stand-in').check();
+  await page.getByLabel('Read it off').check();
   await page.getByLabel('Venue number').fill('16');
   await expectAccessibleInBoth(page);
   await page.getByRole('button', { name: 'Back to the line' }).click();
@@ -38,7 +38,7 @@ test('on a phone: four lines against the stand-in venue, its faults explained an
   await expect(page.locator('[data-progress]')).toHaveText('4 of 12 done');
   // What was practised is no reading of the show.
   await page.getByRole('button', { name: 'All lines' }).click();
-  await page.getByLabel('Read off the stand-in').uncheck();
+  await page.getByLabel('Read it off').uncheck();
   await expect(page.locator('[data-progress]')).toHaveText('0 of 12 done');
 });
 
@@ -69,10 +69,10 @@ test('readings queue while the network is gone, arrive later, and another screen
   await page.getByRole('button', { name: 'Note' }).click();
   await page.getByLabel('Note').fill('capo on the second fret');
   await done(page).click();
-  await expect(page.getByText('1 reading or picture waits for the network')).toBeVisible();
+  await expect(page.getByText('1 reading or picture is waiting for the network')).toBeVisible();
   // The page is closed on it, and opened again: it is still there, and then it goes.
   await page.reload();
-  await expect(page.getByText('1 reading or picture waits for the network')).toBeVisible();
+  await expect(page.getByText('1 reading or picture is waiting for the network')).toBeVisible();
   await page.unroute('**/readings');
   await page.reload();
   await expect(page.getByText('for the network; kept')).toHaveCount(0);
@@ -91,7 +91,7 @@ test('readings queue while the network is gone, arrive later, and another screen
   await picture.setInputFiles({ name: 'x.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
   await expect(page.getByText('That is no picture')).toBeVisible();
   await picture.setInputFiles('docs/screenshots/shows-day.png');
-  await expect(page.getByText('1 reading or picture waits for the network')).toBeVisible();
+  await expect(page.getByText('1 reading or picture is waiting for the network')).toBeVisible();
   const pictures = (on: Page) => on.getByRole('list', { name: 'Pictures of Hammered dulcimer' }).getByRole('img');
   await expect(pictures(page)).toHaveCount(1);
   await page.unroute('**/photos/**');
@@ -118,12 +118,12 @@ test('two sides of a pair are tried together; a change of a line that is up has 
   await expect(page.locator('[data-cause="crossed"]').first()).toContainText('crossed at one end');
   // Hum by number, and a peak that leaves no room.
   await page.getByLabel('Hum measured').fill('20');
-  await expect(page.getByText('More hum than foreseen.')).toBeVisible();
+  await expect(page.getByText('More hum than expected.')).toBeVisible();
   const up = page.getByRole('button', { name: 'Peak up 1 dB' });
   await up.click();
   await expect(page.locator('[data-read="peak"]')).not.toHaveText('–');
   for (let k = 0; k < 8; k++) await up.click();
-  await expect(page.getByText(/No room for a louder one/)).toBeVisible();
+  await expect(page.getByText(/No headroom left for a louder one/)).toBeVisible();
   await expectAccessibleInBoth(page);
   await done(page).click();
   await expect(page.locator('[data-progress]')).toHaveText('1 of 10 done');
@@ -146,12 +146,12 @@ test('two sides of a pair are tried together; a change of a line that is up has 
   const verdict = row(page, 'Hammered dulcimer').locator('[data-verdict]');
   const before = await verdict.getAttribute('data-verdict');
   await page.getByRole('button', { name: 'Hammered dulcimer', exact: true }).click();
-  await page.getByRole('button', { name: /^Apply remedy 1/ }).click();
+  await page.getByRole('button', { name: /^Apply fix 1/ }).click();
   const dialog = page.getByRole('dialog', { name: 'Hammered dulcimer is live' });
   await expect(dialog.getByRole('button', { name: 'Steps first' })).toBeDisabled();
   expect(await verdict.getAttribute('data-verdict')).toBe(before);
   await expectAccessibleInBoth(page);
-  await dialog.getByRole('button', { name: 'Gain at its least' }).click();
+  await dialog.getByRole('button', { name: 'Gain at minimum' }).click();
   await dialog.getByRole('button', { name: 'Channel muted' }).click();
   await dialog.getByRole('button', { name: 'Change it' }).click();
   await dialog.getByRole('button', { name: 'Phantom on, wait ten seconds' }).click();

@@ -5,7 +5,7 @@ export const name = (page: Page) => page.locator('[data-line-name]');
 export const done = (page: Page) => page.getByRole('button', { name: /^Done/ });
 
 export async function openCheck(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Check', exact: true }).click();
+  await page.getByRole('link', { name: 'Line check', exact: true }).click();
   await expect(name(page)).toBeVisible();
 }
 /** Every gate in its order: none can be passed before the one in front of it. */

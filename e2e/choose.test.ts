@@ -8,7 +8,7 @@ test('all ways of a line: compared, one put in by its key, undone', async ({ pag
   await row(page, 'Hammered dulcimer').locator('[data-open]').focus();
   await page.keyboard.press('w');
   await expect(page.getByRole('heading', { name: /^Hammered dulcimer to microphone input, 46/ })).toBeVisible();
-  const ways = page.getByRole('list', { name: 'Ways, best first' }).getByRole('listitem');
+  const ways = page.getByRole('list', { name: 'Options, best first' }).getByRole('listitem');
   await expect(ways.first().locator('[data-standing]')).toHaveText(/^best, and clean/);
   await expect(page.locator('[data-needs]')).toContainText('level, a higher impedance and balancing');
   // The way it is planned on lost, and says by what.
@@ -68,6 +68,7 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
 
 test('schools side by side; choosing one is an edit and decides the proposal', async ({ page, app }) => {
   const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.getByRole('link', { name: 'Propose' }).click();
   await page.getByRole('link', { name: 'Rules of thumb' }).click();
   const active = page.locator('[data-school="box active"]');
   await active.getByRole('button', { name: /^differs on \d lines, \d worse/ }).click({ timeout: 60_000 });
@@ -77,7 +78,7 @@ test('schools side by side; choosing one is an edit and decides the proposal', a
   await expect(active.locator('[data-differs]').filter({ hasText: 'Upright bass' })).toContainText('less even');
   await expectAccessible(page);
   await active.getByRole('radio').check();
-  await expect(page.getByText('Which box: One good active for everything.')).toBeVisible();
+  await expect(page.getByText('Which DI: One good active DI for everything.')).toBeVisible();
   await expect(header(page)).toHaveText('Saved');
   await page.goto(`${app.url}/show/${id}/propose`);
   const upright = page.locator('[data-proposal]').filter({ hasText: 'Upright bass' });
@@ -102,14 +103,14 @@ test('kit by words and as a file: counted, found, moved, taken out, undone, kept
   await expect(page.locator('[data-item]').first()).toBeVisible();
   await expect(async () => {
     await page.keyboard.press('n');
-    await expect(page.getByLabel('Add to the kit, in words')).toBeFocused({ timeout: 500 });
+    await expect(page.getByLabel('Add to the kit')).toBeFocused({ timeout: 500 });
   }).toPass();
   await page.keyboard.type('2 splitters, 4 x 7 m TS, 3 flutes');
   await expect(page.locator('[data-preview]')).toContainText('flutes?');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('“3 flutes” is not understood');
-  await expect(page.getByLabel('Add to the kit, in words')).toHaveValue('3 flutes');
-  await page.getByLabel('Add to the kit, in words').fill('');
+  await expect(page.getByLabel('Add to the kit')).toHaveValue('3 flutes');
+  await page.getByLabel('Add to the kit').fill('');
   await page.getByLabel('Find in the kit').fill('7 m jack');
   await expect(page.locator('[data-item]')).toHaveCount(1);
   await page.getByLabel(/^How many of 7.m jack lead/).fill('lots');
@@ -166,18 +167,18 @@ test('wishes of a line, a pair and a low cut, in the open line', async ({ page, 
     await page.keyboard.press('Tab');
     await dialog.getByLabel('Only in the act').fill('Second');
     await page.keyboard.press('Tab');
-    if (name === 'Upright bass') await dialog.getByLabel('Wanted of it').selectOption({ label: 'direct and amp' });
+    if (name === 'Upright bass') await dialog.getByLabel('Capture').selectOption({ label: 'DI and amp' });
     await expectAccessible(page);
     await page.keyboard.press('Escape');
   }
   await row(page, 'Bouzouki amp').locator('[data-open]').click();
-  await expect(row(page, 'Bouzouki amp').locator('[data-no-box]')).toContainText('No box needed');
+  await expect(row(page, 'Bouzouki amp').locator('[data-no-box]')).toContainText('No DI needed');
   await row(page, 'Pump organ').locator('[data-open]').click();
   await expect(row(page, 'Pump organ').locator('[data-no-box]')).toHaveCount(0);
   await expect(row(page, 'Pump organ').locator('[data-hint="pair"]')).toContainText('Pair “Low end”');
   await row(page, 'Upright bass').locator('[data-open]').focus();
   await page.keyboard.press('w');
-  await expect(page.getByText(/^direct and amp, in the mix/)).toBeVisible();
+  await expect(page.getByText(/^DI and amp, in the mix/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Use way \d: The amp’s own output/ }).first()).toBeVisible();
   await page.keyboard.press('Escape');
   await settled(page);
@@ -197,7 +198,7 @@ test('a show with a list of its own; what the plan takes of it; a phone', async 
   await expect(page.locator('[data-use="active-di"]')).toContainText('2 of 3');
   await expect(page.locator('[data-short]')).toContainText('RCA lead');
   await page.getByRole('button', { name: 'a list of its own' }).click();
-  await page.getByLabel('Add to the kit, in words').fill('1 active DI');
+  await page.getByLabel('Add to the kit').fill('1 active DI');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('row', { name: /active DI, 1 MΩ/ })).toContainText('1 of 1');
   await expect(page.locator('[data-short]')).toContainText('1 × active DI, 1 MΩ');
@@ -234,9 +235,9 @@ test('one source to several inputs: begun by a key, shown below its line, undone
   // Two boxes more in it by pointing, and one of them out again.
   await page.keyboard.press('b');
   const dialog = page.getByRole('dialog', { name: 'Build Upright bass → guitar amp' });
-  await dialog.getByLabel('Box', { exact: true }).selectOption({ label: 'passive DI' });
-  await dialog.getByRole('button', { name: 'another box behind it' }).click();
-  await dialog.getByLabel('Box 2').selectOption({ label: 'passive DI used backwards' });
+  await dialog.getByLabel('DI', { exact: true }).selectOption({ label: 'passive DI' });
+  await dialog.getByRole('button', { name: 'another DI after it' }).click();
+  await dialog.getByLabel('DI 2').selectOption({ label: 'passive DI used backwards' });
   await dialog.getByRole('button', { name: 'Change' }).click();
   await expect(branch.getByRole('button', { name: 'Passive DI' })).toBeVisible();
   await expect(branch.getByRole('button', { name: 'DI, reversed' })).toBeVisible();
@@ -281,7 +282,7 @@ test('loudness of two programmes, an equaliser, and a bass that is wanted both w
   await open('Electric bouzouki');
   await expect(row(page, 'Electric bouzouki').locator('[data-hint="eq"]')).toContainText(/−\d+.dB at 2\.5.kHz/);
   await page.keyboard.press('Escape');
-  await inform('Upright bass', (dialog) => dialog.getByLabel('Wanted of it').selectOption({ label: 'direct and amp' }));
+  await inform('Upright bass', (dialog) => dialog.getByLabel('Capture').selectOption({ label: 'DI and amp' }));
   await page.getByRole('button', { name: 'Upright bass', exact: true }).focus();
   await page.keyboard.press('w');
   await expect(page.locator('[data-place="0"]')).toContainText('with a microphone');

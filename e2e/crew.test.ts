@@ -42,7 +42,7 @@ test('from open on this machine to a crew: first account, a phone by its code, a
     await stranger.getByLabel('Email').fill('mira@example.org');
     await stranger.getByLabel('Password').fill('not her password');
     await stranger.getByRole('button', { name: 'Sign in' }).click();
-    await expect(stranger.getByRole('alert')).toHaveText('That address and password do not belong together.');
+    await expect(stranger.getByRole('alert')).toHaveText('That address and password do not match.');
     expect(
       (
         await sender(stranger.request, url)('POST', '/api/auth/sign-up/email', {
@@ -66,7 +66,7 @@ test('from open on this machine to a crew: first account, a phone by its code, a
     await phone.getByRole('button', { name: 'Join' }).click();
     await phone.getByRole('link', { name: /^The Salt Road/ }).click();
     await settled(phone);
-    await phone.getByRole('link', { name: 'Check', exact: true }).click();
+    await phone.getByRole('link', { name: 'Line check', exact: true }).click();
     await expect(phone.locator('[data-line-name]')).toBeVisible();
     await phone.getByRole('button', { name: 'Gain up 1 dB' }).click();
     await phone.getByRole('button', { name: /^Done/ }).click();
@@ -109,7 +109,7 @@ test('from open on this machine to a crew: first account, a phone by its code, a
     await settled(rosa);
     await expect(rosa.getByText('Looking only')).toBeVisible();
     await rosa.getByRole('button', { name: 'Modular rack', exact: true }).click();
-    await rosa.getByRole('button', { name: /^Apply remedy 1/ }).click();
+    await rosa.getByRole('button', { name: /^Apply fix 1/ }).click();
     await expect(rosa.getByText('You may look at this show, not change it.')).toBeVisible();
 
     // A link to the one show for anybody, and the end of it.
@@ -231,7 +231,7 @@ test('an evening: a phone by its code, four lines on the stand-in, a picture, th
 
     await openCheck(phone);
     await phone.getByRole('button', { name: 'All lines' }).click();
-    await phone.getByLabel('Read off the stand-in').check();
+    await phone.getByLabel('Read it off').check();
     await phone.getByLabel('Venue number').fill('16');
     await phone.getByRole('button', { name: 'Back to the line' }).click();
     for (const line of ['Hammered dulcimer', 'Electric bouzouki', 'Upright bass', 'Pump organ']) {
@@ -246,7 +246,7 @@ test('an evening: a phone by its code, four lines on the stand-in, a picture, th
     await expect(desk.locator('[data-standing="open"]')).toHaveCount(12);
 
     await phone.getByRole('button', { name: 'All lines' }).click();
-    await phone.getByLabel('Read off the stand-in').uncheck();
+    await phone.getByLabel('Read it off').uncheck();
     await phone.getByRole('button', { name: /Hammered dulcimer/ }).click();
     await phone.getByLabel('Picture of Hammered dulcimer').setInputFiles('docs/screenshots/shows-day.png');
     await phone.getByRole('button', { name: 'Gain up 1 dB' }).click();

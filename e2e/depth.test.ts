@@ -15,10 +15,10 @@ test('hiss, hum, contacts and tolerance of a line, one key away each', async ({ 
   await page.keyboard.press('t');
   const tolerance = page.locator('[data-panel="tolerance"]');
   await expect(tolerance.getByText('length of the').first()).toBeVisible();
-  await tolerance.getByRole('button', { name: 'Draw 400 times' }).click();
+  await tolerance.getByRole('button', { name: 'Run 400 times' }).click();
   await tolerance.getByRole('button', { name: 'Cancel' }).click();
-  await expect(tolerance.getByRole('button', { name: 'Draw 400 times' })).toBeVisible();
-  await tolerance.getByRole('button', { name: 'Draw 400 times' }).click();
+  await expect(tolerance.getByRole('button', { name: 'Run 400 times' })).toBeVisible();
+  await tolerance.getByRole('button', { name: 'Run 400 times' }).click();
   await expect(tolerance.getByText('of 400 draws')).toBeVisible({ timeout: 120_000 });
   await expectAccessible(page);
   await page.keyboard.press('Escape');
@@ -58,11 +58,11 @@ test('an own model with a measured response, kept, undone, saved as a file and r
   await expect(page.getByRole('alert')).toHaveCount(0);
   const table = page.getByLabel('Rows of hertz and decibels');
   await table.fill('20, 0\n10, 0');
-  await page.getByRole('button', { name: 'Take these rows' }).click();
+  await page.getByRole('button', { name: 'Use these rows' }).click();
   await expect(page.getByRole('alert')).toHaveText('Row 2: frequencies must rise from row to row.');
   await expect(table).toHaveValue('20, 0\n10, 0');
   await table.fill('Hz,dB\n20,-12\n100,0\n20000,0');
-  await page.getByRole('button', { name: 'Take these rows' }).click();
+  await page.getByRole('button', { name: 'Use these rows' }).click();
   await expect(page.getByText('3 points, 20 Hz to 20000 Hz')).toBeVisible();
   await expectAccessible(page);
   const [file] = await Promise.all([
@@ -97,13 +97,13 @@ test('a leg soldered to nothing: found, drawn, told in words, undone', async ({ 
   const line = row(page, 'Foley table');
   await line.locator('[data-open]').click();
   await line.getByRole('button', { name: '40 m pair' }).click();
-  await page.getByLabel('Soldered there').last().selectOption({ label: 'pin 3 or ring open' });
+  await page.getByLabel('Wiring').last().selectOption({ label: 'pin 3 (ring) open' });
   await page.keyboard.press('Escape');
   await expect(line.locator('[data-finding="half-balanced"]')).toContainText('half a signal');
   await page.keyboard.press('c');
   await expect(page.getByRole('img', { name: /far end, balanced jack: .*ring carries cold, open/ })).toBeVisible();
   await page.keyboard.press('e');
-  await expect(page.getByRole('combobox', { name: 'The line in words' })).toHaveValue(/pin 3 open/);
+  await expect(page.getByRole('combobox', { name: 'The line as text' })).toHaveValue(/pin 3 open/);
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+z');
   await expect(line.locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);

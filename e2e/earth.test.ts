@@ -5,11 +5,11 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
   app
 }) => {
   const id = await freshShow(page, app.url, 'The Salt Road');
-  await page.getByRole('link', { name: 'Earth', exact: true }).click();
-  await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
-  const ring = page.getByRole('region', { name: 'Rings' }).getByRole('button', { name: /Tape loops/ });
+  await page.getByRole('link', { name: 'Hum', exact: true }).click();
+  await expect(page.getByRole('heading', { name: '3 ground loops will be heard' })).toBeVisible();
+  const ring = page.getByRole('region', { name: 'Ground loops' }).getByRole('button', { name: /Tape loops/ });
   await expect(ring).toHaveAttribute('aria-pressed', 'true');
-  const cure = page.getByRole('button', { name: /^Apply cure 1/ });
+  const cure = page.getByRole('button', { name: /^Apply fix 1/ });
   await expect(cure).toBeVisible();
   const [, before, after] = /(\d+)\s*dB → (\d+)\s*dB\s*$/.exec((await cure.textContent())!.trim())!;
   await expectAccessibleInBoth(page);
@@ -24,7 +24,7 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
   await page.goto(`${app.url}/show/${id}/earth?line=l-6-in`);
   await expect(cure).toBeVisible();
   await page.keyboard.press('1');
-  await expect(page.getByRole('heading', { name: '2 rings will be heard' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '2 ground loops will be heard' })).toBeVisible();
   await expect(page.getByRole('status')).toHaveText('Saved');
   expect(await below()).toBe(after);
 
@@ -36,7 +36,7 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
   await expect(panel.getByRole('alert')).toContainText('No. The protective earth');
   await expectAccessibleInBoth(page);
   // Moved to the desk's supply, its ring is quieter at once.
-  const rings = page.getByRole('region', { name: 'Rings' });
+  const rings = page.getByRole('region', { name: 'Ground loops' });
   const rack = rings.getByRole('button', { name: /Modular rack/ });
   const was = await rack.textContent();
   await panel.getByLabel('On supply').selectOption({ label: 'Desk platform' });
@@ -61,20 +61,20 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
   await page.getByText('Measured something?').click();
   await page.getByLabel('What was measured').selectOption({ label: 'Volts between Desk platform and Stage left' });
   await page.getByLabel('Reading', { exact: true }).fill('twelve');
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Use it' }).click();
   await expect(page.getByRole('alert').filter({ hasNotText: 'No.' })).toBeVisible();
   await page.getByLabel('Reading', { exact: true }).fill('1.2 V');
-  await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByText('The map believes it now.')).toBeVisible();
+  await page.getByRole('button', { name: 'Use it' }).click();
+  await expect(page.getByText('Map updated.')).toBeVisible();
   await page.getByRole('button', { name: 'Supply Desk platform' }).click();
-  await expect(page.getByRole('dialog')).toContainText(/lie between\s+9\d\d\s*mV\s+and\s+1\.\d+\s*V/);
+  await expect(page.getByRole('dialog')).toContainText(/to be between\s+9\d\d\s*mV\s+and\s+1\.\d+\s*V/);
 });
 
 test('on a phone the list comes first and the picture on demand', async ({ page, app }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const id = await freshShow(page, app.url, 'The Salt Road');
   await page.goto(`${app.url}/show/${id}/earth`);
-  await expect(page.getByRole('button', { name: /^Apply cure 1/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Apply fix 1/ })).toBeVisible();
   const picture = page.getByRole('group', { name: 'Supplies, chassis and shields' });
   await expect(picture).toBeHidden();
   await page.getByRole('button', { name: 'Show the picture' }).click();
@@ -96,7 +96,7 @@ test('a supply is said to be somewhere, on a phase, undone, and known again afte
   await dialog.getByLabel('Phase').selectOption('3');
   await expectAccessibleInBoth(page);
   // An EMF that is none is refused where it was typed, and kept there to be mended.
-  const emf = dialog.getByLabel('EMF of its earth against the building’s');
+  const emf = dialog.getByLabel('Voltage of its earth against the building’s');
   await emf.fill('90 V');
   await emf.press('Tab');
   await expect(dialog.getByRole('alert')).toBeVisible();
@@ -118,7 +118,7 @@ test('a supply is said to be somewhere, on a phase, undone, and known again afte
   await expect(picture.getByText('hemp store')).toBeVisible();
   // A new one that nothing hangs on can be taken out again.
   await page.getByRole('button', { name: 'Add a supply' }).click();
-  await dialog.getByRole('button', { name: 'Take it out' }).click();
+  await dialog.getByRole('button', { name: 'Remove it' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(picture.getByRole('button', { name: /^Supply/ })).toHaveCount(3);
 });
@@ -129,18 +129,18 @@ test('by keyboard alone: from ring to ring, a cure applied and taken back, a cha
 }) => {
   const id = await freshShow(page, app.url, 'The Salt Road');
   await page.goto(`${app.url}/show/${id}/earth`);
-  const rings = page.getByRole('region', { name: 'Rings' });
+  const rings = page.getByRole('region', { name: 'Ground loops' });
   const chosen = rings.locator('[aria-pressed="true"]');
   await expect(chosen).toContainText('Tape loops');
   await page.keyboard.press('ArrowDown');
   await expect(chosen).toContainText('Hearing assist');
   await page.keyboard.press('k');
   await expect(chosen).toContainText('Tape loops');
-  await expect(page.getByRole('button', { name: /^Apply cure 2/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Apply fix 2/ })).toBeVisible();
   await page.keyboard.press('2');
-  await expect(page.getByRole('heading', { name: '2 rings will be heard' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '2 ground loops will be heard' })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '3 ground loops will be heard' })).toBeVisible();
   const rack = page.getByRole('button', { name: 'Modular rack, earthed' });
   await rack.focus();
   await page.keyboard.press('Space');
@@ -150,7 +150,7 @@ test('by keyboard alone: from ring to ring, a cure applied and taken back, a cha
   await page.getByText('Measured something?').click();
   await page.getByLabel('Reading', { exact: true }).fill('');
   await page.keyboard.type('12');
-  await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '3 ground loops will be heard' })).toBeVisible();
 });
 
 test('metal that touches metal: a ring of its own, drawn, cured by keeping it apart, brought back', async ({
@@ -163,17 +163,19 @@ test('metal that touches metal: a ring of its own, drawn, cured by keeping it ap
   const panel = page.getByRole('region', { name: 'Cue laptop' });
   await panel.getByText('What touches metal').click();
   await panel.getByLabel('Its chassis').selectOption({ label: 'metal earthed at Stage left' });
-  await expect(page.getByRole('heading', { name: '4 rings will be heard' })).toBeVisible();
-  const rings = page.getByRole('region', { name: 'Rings' });
+  await expect(page.getByRole('heading', { name: '4 ground loops will be heard' })).toBeVisible();
+  const rings = page.getByRole('region', { name: 'Ground loops' });
   await rings.getByRole('button', { name: /Cue laptop/ }).click();
   await expect(page.getByRole('img', { name: 'Cue laptop touches metal' })).toBeVisible();
   await expectAccessibleInBoth(page);
-  await page.getByRole('button', { name: /^Apply cure \d: Put something dry between the metal that touches/ }).click();
-  await expect(page.getByRole('heading', { name: '3 rings will be heard' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Apply fix \d: Put something dry and insulating between the metal that touches/ })
+    .click();
+  await expect(page.getByRole('heading', { name: '3 ground loops will be heard' })).toBeVisible();
   await expect(panel.getByLabel('Its chassis')).toHaveValue('');
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('heading', { name: '4 rings will be heard' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '4 ground loops will be heard' })).toBeVisible();
   await expect(page.getByRole('status')).toHaveText('Saved');
   await page.reload();
-  await expect(page.getByRole('heading', { name: '4 rings will be heard' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '4 ground loops will be heard' })).toBeVisible();
 });

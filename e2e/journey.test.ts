@@ -15,7 +15,7 @@ test('from the demo to a repaired line that is still there tomorrow', async ({ p
   await expect(finding).toContainText(/\d+(\.\d+)?\u202Fd?B?/);
   await page.getByRole('button', { name: 'why' }).first().click();
   await expect(page.getByText(/^V\(input\) = V\(hot\) − V\(cold\)/)).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Apply remedy 1/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Apply fix 1/ })).toBeVisible();
   await page.keyboard.press('1');
   await expect(verdict).toHaveAttribute('data-verdict', 'clean');
   await page.keyboard.press('Control+z');
@@ -48,7 +48,7 @@ test('a new line in words, corrected in place, edited in words', async ({ page, 
   const low = row(page, 'Low rope');
   await expect(low.locator('[data-finding="bass-loss"]')).toContainText('41\u202FHz is 11\u202FdB down');
   await page.keyboard.press('e');
-  const editor = page.getByRole('combobox', { name: 'The line in words' });
+  const editor = page.getByRole('combobox', { name: 'The line as text' });
   await expect(editor).toHaveValue(/active DI, 40\u202Fm, mic/);
   await editor.fill((await editor.inputValue()).replace('active DI', 'active DI 10m'));
   await editor.press('Enter');
@@ -125,20 +125,20 @@ test('a line built by pointing, a box put in and taken out, lines over the clipb
 }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await freshShow(page, app.url, 'Rope Room');
-  await page.getByRole('button', { name: 'build a line by pointing' }).click();
+  await page.getByRole('button', { name: 'pick from lists' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Add' }).click();
   await expect(dialog.getByRole('alert')).toHaveText('A line needs a name.');
   await dialog.getByLabel('Name').fill('Small harp');
   await dialog.getByLabel('Plays').selectOption('harp');
-  await dialog.getByLabel('Box').selectOption('');
+  await dialog.getByLabel('DI', { exact: true }).selectOption('');
   await dialog.getByRole('button', { name: 'the lead straight to the input' }).click();
   await dialog.getByLabel('Input').selectOption({ label: 'line input' });
   await dialog.getByRole('button', { name: 'Add' }).click();
   const harp = row(page, 'Small harp');
   await expect(harp.locator('[data-verdict]')).toHaveAttribute('data-verdict', 'stop');
   await harp.getByRole('button', { name: 'no DI' }).click();
-  await dialog.getByLabel('Box').selectOption({ label: 'active DI, 10 MΩ' });
+  await dialog.getByLabel('DI', { exact: true }).selectOption({ label: 'active DI, 10 MΩ' });
   await dialog.getByLabel('Input').selectOption({ label: 'microphone input' });
   await dialog.getByRole('button', { name: 'Change' }).click();
   await expect(harp.locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);

@@ -83,9 +83,9 @@ test('with the keyboard alone: reach the line, its parts and its remedies by Tab
     );
   expect(await focused()).toBe('Hammered dulcimer');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: /^Apply remedy 1/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Apply fix 1/ })).toBeVisible();
   const seen: string[] = [];
-  for (let k = 0; k < 40 && !seen.some((s) => s.startsWith('Apply remedy 1')); k++) {
+  for (let k = 0; k < 40 && !seen.some((s) => s.startsWith('Apply fix 1')); k++) {
     await page.keyboard.press('Tab');
     seen.push(await focused());
     const outline = await page.evaluate(() => getComputedStyle(document.activeElement!).outlineStyle);

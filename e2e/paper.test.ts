@@ -27,7 +27,7 @@ test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label tha
 
   // A print is remembered; what is changed afterwards is marked, here and on the next paper.
   await sheet('Patch');
-  await page.getByRole('button', { name: 'Note as printed' }).click();
+  await page.getByRole('button', { name: 'Mark as printed' }).click();
   await expect(page.getByText(/Revision \d+ is noted as printed/)).toBeVisible();
   await expect(paper.locator('[data-mark]')).toHaveCount(0);
   await page.getByRole('link', { name: 'Lines', exact: true }).click();

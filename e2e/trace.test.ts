@@ -67,13 +67,13 @@ test('on a phone a hum is traced to its ring, taken back, resumed, written down;
     await page.waitForTimeout(200);
   }
   await expect(page.locator('[data-cause]')).toHaveAttribute('data-cause', 'loop');
-  await expect(page.getByText('Turn the ground switch at the box over.').first()).toBeVisible();
+  await expect(page.getByText('Flip the ground lift at the DI.').first()).toBeVisible();
   await expectAccessibleInBoth(page);
   await page.getByRole('button', { name: 'Write it in the log' }).click();
   await expect(page.getByText('Written in the log of this show.')).toBeVisible();
   await page.reload();
   await expect(page.locator('[data-found]')).toContainText(
-    'Modular rack: A ring of shields and mains earths carries current.'
+    'Modular rack: A ground loop: shields and mains earths carry current.'
   );
 });
 
@@ -184,7 +184,7 @@ test('a trace by keyboard alone, to its end and on', async ({ page, app }) => {
   await expect(ask(page)).not.toHaveAttribute('data-ask', 'told');
   // Something else than what it would do next.
   const asked = (await ask(page).getAttribute('data-ask'))!;
-  await page.getByText('Something else, or enough').focus();
+  await page.getByText('Another test, or stop here').focus();
   await page.keyboard.press('Enter');
   const other = page.locator('[data-do]').first();
   const instead = (await other.getAttribute('data-do'))!;
@@ -192,7 +192,7 @@ test('a trace by keyboard alone, to its end and on', async ({ page, app }) => {
   await other.focus();
   await page.keyboard.press('Enter');
   await expect(ask(page)).toHaveAttribute('data-ask', instead);
-  await press('Enough: what is it?');
+  await press('Stop here: what is it?');
   await expect(page.locator('[data-cause]')).toBeVisible();
   await press('Go on asking');
   await expect(ask(page)).toBeVisible();
@@ -207,14 +207,14 @@ test('a drill: tests that cost minutes, a cause told, a score with its reasons, 
   await expect(page.locator('[data-do]').first()).toBeVisible();
   await expectAccessibleInBoth(page);
   await expect(page.locator('[data-reads]')).toHaveText(/^−\d+\sdBu$/);
-  await page.getByText('Its earths, as planned').click();
+  await page.getByText('Its grounds, as planned').click();
   await page
     .getByRole('group', { name: 'Supplies, chassis and shields' })
     .getByLabel(/, earthed$/)
     .first()
     .click();
   await expectAccessibleInBoth(page);
-  await page.getByText('Its earths, as planned').click();
+  await page.getByText('Its grounds, as planned').click();
   await page.getByRole('button', { name: 'Hear it' }).click();
   await expect(page.getByRole('img', { name: /^Average spectrum/ })).toBeVisible();
   await expectAccessibleInBoth(page);
@@ -237,7 +237,7 @@ test('a drill: tests that cost minutes, a cause told, a score with its reasons, 
   await page.getByRole('button', { name: 'I know what it is' }).click();
   await page.locator('[data-suspect]:not([data-suspect="loop"])').first().click();
   await expect(score).toHaveAttribute('data-score', '0');
-  await expect(score).toContainText('A ring of shields and mains earths carries current.');
+  await expect(score).toContainText('A ground loop: shields and mains earths carry current.');
 
   await page.goto(`${app.url}/drill?seed=7&level=3`);
   const rig = page.getByRole('heading', { name: 'Rig 7, level 3' });

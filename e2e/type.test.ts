@@ -14,7 +14,7 @@ Ch	Source	Mic / DI	Stand	Notes
 8	Keys R	DI	-
 `;
 
-test('typed as it comes: left and right of one thing, a kind of DI nobody said, a slip of the finger', async ({
+test('typed as delivered: left and right of one thing, a kind of DI nobody said, a slip of the finger', async ({
   page,
   app
 }) => {

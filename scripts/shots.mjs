@@ -26,7 +26,7 @@ async function lines(page, url) {
 }
 async function open(page, name) {
   await page.getByRole('button', { name, exact: true }).click();
-  await page.getByRole('button', { name: /^Apply remedy 1/ }).waitFor();
+  await page.getByRole('button', { name: /^Apply fix 1/ }).waitFor();
   await page.waitForTimeout(400);
 }
 const VIEWS = [
@@ -58,7 +58,7 @@ const VIEWS = [
       await lines(page, url);
       await open(page, 'Hammered dulcimer');
       await page.keyboard.press('t');
-      await page.getByRole('button', { name: 'Draw 400 times' }).click();
+      await page.getByRole('button', { name: 'Run 400 times' }).click();
       await page.getByText('of 400 draws').waitFor();
       await page.waitForTimeout(400);
     }
@@ -92,6 +92,7 @@ const VIEWS = [
     themes: ['day'],
     go: async (page, url) => {
       await lines(page, url);
+      await page.getByRole('link', { name: 'Propose' }).click();
       await page.getByRole('link', { name: 'Rules of thumb' }).click();
       await page.locator('[data-school="box active"] button').click({ timeout: 60_000 });
       await page.waitForTimeout(300);
@@ -124,7 +125,7 @@ const VIEWS = [
     themes: ['show'],
     go: async (page, url) => {
       await lines(page, url);
-      await page.getByRole('link', { name: 'Check', exact: true }).click();
+      await page.getByRole('link', { name: 'Line check', exact: true }).click();
       for (let k = 0; k < 2; k++) await page.getByRole('button', { name: 'Skip' }).click();
       const steps = page.getByRole('group', { name: 'Steps, in this order' }).getByRole('button');
       const count = await steps.count();
@@ -154,8 +155,8 @@ const VIEWS = [
     size: DESK,
     go: async (page, url) => {
       await lines(page, url);
-      await page.getByRole('link', { name: 'Earth', exact: true }).click();
-      await page.getByRole('button', { name: /^Apply cure 1/ }).waitFor();
+      await page.getByRole('link', { name: 'Hum', exact: true }).click();
+      await page.getByRole('button', { name: /^Apply fix 1/ }).waitFor();
       await page.waitForTimeout(300);
     }
   },
@@ -165,7 +166,8 @@ const VIEWS = [
     size: PHONE,
     go: async (page, url) => {
       await lines(page, url);
-      await page.getByRole('link', { name: 'Trace', exact: true }).click();
+      await page.getByRole('link', { name: 'Hum', exact: true }).click();
+      await page.getByRole('link', { name: 'Trace a noise', exact: true }).click();
       await page.getByRole('heading', { name: 'Which line makes the noise?' }).waitFor();
       await page.getByRole('button', { name: /Modular rack/ }).click();
       await page.locator('[data-answer="hum"]').click();
@@ -180,7 +182,8 @@ const VIEWS = [
     size: DESK,
     go: async (page, url) => {
       await lines(page, url);
-      await page.getByRole('link', { name: 'Listen', exact: true }).click();
+      await page.getByRole('link', { name: 'Hum', exact: true }).click();
+      await page.getByRole('link', { name: 'Listen to a recording' }).click();
       await page.getByRole('button', { name: 'Make it' }).click();
       await page.locator('[data-heard]').waitFor();
       await page.waitForTimeout(300);

@@ -68,7 +68,7 @@ describe('stereo pairs', () => {
     const [other] = pair('organ piezo, 3 m, active DI, 20 m, mic');
     expect(other.responseDb).toBeGreaterThan(2);
     expect(plain(pairText(other, 'Right'))).toMatch(
-      /^Right arrives .* lower: trim it up by that; .*, and their boxes differ\.$/
+      /^Right arrives .* lower: trim it up by that; .*, and their DIs differ\.$/
     );
   });
   it('a pad on one side is a level to be trimmed, and nothing else', () => {

@@ -35,7 +35,7 @@ const EVENING = show(
 describe('the patch sheet', () => {
   it('has every line once, in channel order, in words that a stagehand reads', () => {
     const { groups } = sheetOf('patch', input(EVENING));
-    expect(groups.map((g) => g.name)).toEqual(['Desk', 'Standing for themselves']);
+    expect(groups.map((g) => g.name)).toEqual(['Desk', 'Lines of no act']);
     expect(groups[0].rows.map((r) => plain(r.cells.join(' | ')))).toEqual([
       '1 | Voice | Dynamic mic | 20 m microphone cable |  |  | Mic, Desk | ',
       '2 | Keys | Line, unbalanced, at House | 4 m jack lead | Passive DI, ground lifted | 20 m microphone cable | Mic, Desk | ',
@@ -156,7 +156,7 @@ it('packing counts what the acts take at once, with spares of what is left, and 
   for (const { key, cells } of sheet.groups.flatMap((g) => g.rows))
     if (key in kit) expect(Number(cells[1])).toBeLessThanOrEqual(kit[key].count);
   const none = sheetOf('packing', input(EVENING, {}));
-  expect(none.groups[0].name).toBe('To be had from elsewhere');
+  expect(none.groups[0].name).toBe('To get from elsewhere');
 });
 
 it('a changeover mutes before it unplugs, plugs before phantom, and unmutes last', () => {

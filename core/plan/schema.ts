@@ -16,7 +16,7 @@ export const LIMITS = {
   response: 400,
   text: 80,
   note: 500,
-  ops: 400
+  ops: 3000
 } as const;
 
 const id = z

@@ -8,24 +8,33 @@ import { sayCable, sayInstrument, sayModel, saySwitch, sayWiring } from './vocab
 
 /** A line in the words that read back as the same line. */
 export function tellLine(spec: LineSpec, known: Known = {}): string {
-  const parent = spec.from === undefined ? undefined : known.lines?.find((l) => l.id === spec.from);
-  const parts = [
+  const parent = parentOf(spec, known);
+  const parts = partsOfLine(spec, known);
+  const supply = known.supplies?.find((s) => s.id === (parent ? spec.input : spec.source).supply);
+  if (supply) parts.push(`on ${supply.name}`);
+  if (spec.channel) parts.push(`ch ${spec.channel}`);
+  if (spec.exposure === 'lead') parts.push('exposed');
+  if (spec.exposure === 'buried') parts.push('buried');
+  const text = parts.join(', ');
+  const plain = readLine(text, known);
+  return plain.partial.name === spec.name ? text : `${spec.name.replace(/[,():]/g, ' ').trim()}: ${text}`;
+}
+
+/** What a line is made of, in order, source first and input last. */
+export function partsOfLine(spec: LineSpec, known: Known = {}): string[] {
+  const parent = parentOf(spec, known);
+  return [
     parent ? `from ${parent.name}` : source(spec.source),
     spec.lead ? cable(spec.lead, 'lead', spec.source.model) : '',
     spec.box ? device(spec.box, 'box') : '',
     spec.run ? cable(spec.run, 'run', spec.box?.model ?? null) : '',
     ...(spec.more ?? []).flatMap((m) => [device(m.box, 'box'), cable(m.run, 'run', m.box.model)]),
     input(spec)
-  ];
-  const supply = known.supplies?.find((s) => s.id === (parent ? spec.input : spec.source).supply);
-  if (supply) parts.push(`on ${supply.name}`);
-  if (spec.channel) parts.push(`ch ${spec.channel}`);
-  if (spec.exposure === 'lead') parts.push('exposed');
-  if (spec.exposure === 'buried') parts.push('buried');
-  const text = parts.filter((p) => p !== '').join(', ');
-  const plain = readLine(text, known);
-  return plain.partial.name === spec.name ? text : `${spec.name.replace(/[,():]/g, ' ').trim()}: ${text}`;
+  ].filter((p) => p !== '');
 }
+
+const parentOf = ({ from }: LineSpec, { lines }: Known) =>
+  from === undefined ? undefined : lines?.find((l) => l.id === from);
 
 function source(spec: DeviceSpec): string {
   const { instrument, ...settings } = spec.settings;

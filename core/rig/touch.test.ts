@@ -50,7 +50,7 @@ describe('metal that touches metal', () => {
     const mended = applyEdit(touched, { ops: [...apart.ops] });
     expect(mended.ok && mended.plan).toEqual(plan);
     expect(apart.after).toBeCloseTo(judgePlan(plan)[0].hum!.below, 6);
-    expect(cureText(apart.what)).toBe('Put something dry between the metal that touches');
+    expect(cureText(apart.what)).toBe('Put something dry and insulating between the metal that touches');
   });
   it('joins what was two pieces: two chassis on one rail are solved together', () => {
     const plan = onTwoSupplies(

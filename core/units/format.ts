@@ -1,3 +1,4 @@
+import { FOOT, lengthsIn } from './lengths';
 import { type Kind, KINDS, MINUS, THIN, toDbu } from './quantity';
 
 const PREFIX_SIGN: Readonly<Record<number, string>> = {
@@ -20,6 +21,10 @@ const PREFIX_SIGN: Readonly<Record<number, string>> = {
 export function formatQuantity(kind: Kind, value: number, digits: number | 'exact' = 3): string {
   const { unit, shown } = KINDS[kind];
   if (!Number.isFinite(value)) return infinite(value, unit);
+  if (kind === 'length' && lengthsIn() === 'ft') {
+    const feet = inFeet(value, digits);
+    if (feet !== null) return feet;
+  }
   const exponential = digits === 'exact' ? value.toExponential() : value.toExponential(digits - 1);
   const [mantissa, exponentText] = exponential.split('e');
   const exponent = Number(exponentText);
@@ -28,6 +33,14 @@ export function formatQuantity(kind: Kind, value: number, digits: number | 'exac
   const body = shift(mantissa.replace('-', ''), exponent - prefix);
   const suffix = `${PREFIX_SIGN[prefix]}${unit}`;
   return `${sign}${body}${suffix === '' ? '' : THIN + suffix}`;
+}
+
+/** A length in feet, to a tenth below ten; null where it has to read back exactly and feet would not. */
+function inFeet(metres: number, digits: number | 'exact'): string | null {
+  const feet = metres / FOOT;
+  if (digits !== 'exact') return `${Number(feet.toFixed(Math.abs(feet) < 10 ? 1 : 0))}${THIN}ft`.replace('-', MINUS);
+  const text = String(Number(feet.toPrecision(6)));
+  return Number(text) * FOOT === metres ? `${text}${THIN}ft` : null;
 }
 
 function infinite(value: number, unit: string): string {

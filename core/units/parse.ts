@@ -1,3 +1,4 @@
+import { FOOT, lengthsIn } from './lengths';
 import { type Kind, DBU_VOLTS, KINDS } from './quantity';
 
 export interface UnitError {
@@ -32,7 +33,6 @@ const PREFIX: Readonly<Record<string, number>> = {
 
 /** Lengths by unit name, in metres (international foot and inch, ISO 80000-3). */
 const LENGTHS: Readonly<Record<string, number>> = {
-  '': 1,
   m: 1,
   metre: 1,
   metres: 1,
@@ -41,10 +41,10 @@ const LENGTHS: Readonly<Record<string, number>> = {
   cm: 0.01,
   mm: 0.001,
   km: 1000,
-  ft: 0.3048,
-  foot: 0.3048,
-  feet: 0.3048,
-  "'": 0.3048,
+  ft: FOOT,
+  foot: FOOT,
+  feet: FOOT,
+  "'": FOOT,
   in: 0.0254,
   inch: 0.0254,
   '"': 0.0254
@@ -96,7 +96,7 @@ export function parseQuantity(kind: Kind, text: string): Parsed {
 
   switch (kind) {
     case 'length': {
-      const metres = LENGTHS[unit.toLowerCase()];
+      const metres = LENGTHS[unit.toLowerCase() || lengthsIn()];
       if (metres === undefined) return fail('unknown-unit');
       return metres === 1 ? finite(number, fail) : scaled(Number(number), metres, fail);
     }
@@ -146,12 +146,22 @@ function prefixed(kind: Kind, unit: string): number | undefined {
   return head in PREFIX ? PREFIX[head] : undefined;
 }
 
+/** How people write out what a voltage is of. */
+const asLevelUnit = (unit: string): string =>
+  unit
+    .toLowerCase()
+    .replace(/peak[\s-]*to[\s-]*peak|pk[\s-]*pk|p\s*-\s*p/, 'pp')
+    .replace(/\bvolts?\b/, 'v')
+    .replace(/\b(?:of )?rails?(?: to rail)?\b|\bsupply\b/, 'rail')
+    .replace(/\s+/g, ' ')
+    .trim();
+
 function level(number: string, unit: string, fail: Fail): Parsed {
-  const lower = unit.toLowerCase();
+  const lower = asLevelUnit(unit);
   const value = Number(number);
   if (lower === 'dbu' || lower === '') return scaled(DBU_VOLTS, 10 ** (value / 20), fail);
   if (lower === 'dbv') return scaled(1, 10 ** (value / 20), fail);
-  const match = /^(u|µ|μ|m|)(v|vrms|vp|vpk|vpeak|vpp|v rms|v pp|v peak|v rail)$/.exec(lower);
+  const match = /^(u|µ|μ|m|)(v|vrms|vp|vpk|vpeak|vpp|v rms|v pp|v p|v pk|v peak|v rail)$/.exec(lower);
   if (!match || value < 0) return fail(match ? 'not-a-number' : 'unknown-unit');
   const volts = VOLTS[match[2].replace(' ', '')];
   const text = withExponent(number, PREFIX[match[1]]);
@@ -161,7 +171,7 @@ function level(number: string, unit: string, fail: Fail): Parsed {
 /** What a text is most likely meant as, by its unit; a bare number or prefix is a resistance, as on a part. */
 export function guessKind(text: string): Kind {
   const clean = text.trim();
-  return GUESSES.find(([pattern]) => pattern.test(clean))?.[1] ?? 'resistance';
+  return GUESSES.find(([pattern]) => pattern.test(clean) || pattern.test(asLevelUnit(clean)))?.[1] ?? 'resistance';
 }
 const GUESSES: readonly (readonly [RegExp, Kind])[] = [
   [/(dbu|dbv|v ?(rms|pp|pk?|peak|rail)?)$/i, 'level'],

@@ -14,16 +14,16 @@ export const STEP_NAMES: Readonly<Record<Step, string>> = {
   'amp-off': 'Amplifier off',
   mute: 'Channel muted',
   'phantom-off': 'Phantom off',
-  patch: 'Plugged in from end to end',
-  load: 'Its loudspeaker or load is on it, then the amplifier on',
+  patch: 'Plugged in, end to end',
+  load: 'Loudspeaker or load connected, then amplifier on',
   'phantom-on': 'Phantom on, wait ten seconds',
-  'gain-least': 'Gain at its least',
+  'gain-least': 'Gain at minimum',
   unmute: 'Unmuted',
-  'gain-set': 'Gain set at the loudest playing'
+  'gain-set': 'Gain set on the loudest passage'
 };
 
 export const CAUTION_TEXTS: Readonly<Record<Caution, string>> = {
-  'earth-removed': 'Its protective earth has been taken away. Stop: give it back before anything else.',
+  'earth-removed': 'Its protective earth is missing. Stop: restore it before anything else.',
   'speaker-level': 'Loudspeaker level: it harms inputs and hands. Plug only with the amplifier off.',
   bridged: 'Bridged output: both terminals are live. Nothing grounded may touch them.',
   valve: 'A valve amplifier must never run without its load.',
@@ -35,7 +35,7 @@ export const CAUTION_TEXTS: Readonly<Record<Caution, string>> = {
 
 export const HUM_TEXTS: Readonly<Record<HumWord, string>> = { none: 'none', faint: 'faint', clear: 'clear' };
 export const CONTENT_TEXTS: Readonly<Record<Content, string>> = {
-  right: 'right',
+  right: 'as it should',
   distorted: 'distorted',
   silent: 'nothing',
   wrong: 'something else'
@@ -94,7 +94,7 @@ export function pairCauseText({ what, lineId }: PairCause, nameOf: (line: string
     case 'crossed':
       return `${nameOf(lineId)}: a lead has its two wires crossed at one end`;
     case 'joined':
-      return 'The two sides are joined on the way, or the pans stand in the middle';
+      return 'The two sides are joined somewhere, or the pans are centred';
     case 'as-planned':
     case 'other-source':
       return differenceText(what, nameOf);
@@ -110,8 +110,8 @@ export function differenceText(what: Difference, nameOf: (line: string) => strin
       return 'As planned';
     case 'switch':
       return what.value === 'off'
-        ? `${settingName(what.setting)} of the ${modelName(what.model)} is out`
-        : `${settingName(what.setting)} of the ${modelName(what.model)} stands at ${choiceName(what.setting, what.value)}`;
+        ? `${settingName(what.setting)} of the ${modelName(what.model)} is off`
+        : `${settingName(what.setting)} of the ${modelName(what.model)} is at ${choiceName(what.setting, what.value)}`;
     case 'battery-weak':
       return `The battery of the ${modelName(what.model)} is nearly empty`;
     case 'phantom-off':
@@ -123,7 +123,7 @@ export function differenceText(what: Difference, nameOf: (line: string) => strin
     case 'half-lost':
       return 'One leg of a balanced lead is broken or not made';
     case 'level':
-      return `It plays ${formatNumber(Math.abs(what.db))}\u202FdB ${what.db > 0 ? 'louder' : 'softer'} than planned`;
+      return `It plays ${formatNumber(Math.abs(what.db))}\u202FdB ${what.db > 0 ? 'louder' : 'quieter'} than planned`;
   }
 }
 

@@ -66,16 +66,16 @@ describe('ways in words', () => {
   });
   it('switches that are not as they come are said', () => {
     const hot = ways('modular rack earthed on Stage, 3 m, active DI, 40 m, mic');
-    expect(plain(switchesText(of(hot, 'passive')))).toBe('ground lifted, box padded −10 dB');
+    expect(plain(switchesText(of(hot, 'passive')))).toBe('ground lifted, DI pad −10 dB');
     expect(switchesText(of(bass, 'active-10m'))).toBe('');
     const feed = ways('balanced line on Stage, 30 m, line');
     expect(feed.map((r) => plain(switchesText(r))).some((t) => t.startsWith('output set to '))).toBe(true);
   });
   it('needs read as a sentence, and none as well', () => {
-    expect(needsSentence([])).toBe('No box needed: a plain cable does it.');
-    expect(needsSentence(['level'])).toBe('On a plain cable it lacks another level.');
+    expect(needsSentence([])).toBe('No DI needed: a plain cable will do.');
+    expect(needsSentence(['level'])).toBe('On a plain cable it would need another level.');
     expect(needsSentence(['connector', 'impedance', 'balancing'])).toBe(
-      'On a plain cable it lacks another connector, a higher impedance and balancing.'
+      'On a plain cable it would need another connector, a higher impedance and balancing.'
     );
   });
 });
@@ -96,8 +96,8 @@ describe('parts in words', () => {
 describe('decibels between two ways', () => {
   it.each([
     [{ deviation: 0.4, snr: -0.2, hum: 0 }, 'within 1 dB'],
-    [{ deviation: 6.2, snr: 3, hum: -12 }, '6 dB less even, 3 dB less hiss, 12 dB more hum'],
-    [{ deviation: -2, snr: -4, hum: 5 }, '2 dB more even, 4 dB more hiss, 5 dB less hum']
+    [{ deviation: 6.2, snr: 3, hum: -12 }, '6 dB less flat, 3 dB less noise, 12 dB more hum'],
+    [{ deviation: -2, snr: -4, hum: 5 }, '2 dB flatter, 4 dB more noise, 5 dB less hum']
   ])('%o', (decibels, text) => expect(decibelsText(decibels)).toBe(text));
 });
 

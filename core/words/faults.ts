@@ -95,15 +95,15 @@ export function editText({ label }: Pick<Edit, 'label'>): string {
     case 'say-line':
       return `edit ${of}`;
     case 'remedy':
-      return `remedy for ${of}`;
+      return `a fix for ${of}`;
     case 'route':
-      return `another way for ${of}`;
+      return `another option for ${of}`;
     case 'propose':
       return `the proposal for ${of}`;
     case 'kit':
       return `the kit: ${of}`;
     case 'school':
-      return `the school: ${of}`;
+      return `the rule of thumb: ${of}`;
     case 'delete-line':
       return `delete ${of}`;
     case 'copy-line':
@@ -131,7 +131,7 @@ export function sayFaultText(fault: SayFault): string {
         ? `There is no line yet that “${fault.name}” could be.`
         : `No line is called “${fault.name}”. There are: ${fault.known.slice(0, 8).join(', ')}.`;
     case 'too-many-boxes':
-      return `“${fault.piece.text}” is one box too many: at most ${fault.most} on a line.`;
+      return `“${fault.piece.text}” is one DI too many: at most ${fault.most} on a line.`;
     case 'too-long':
       return `${fault.piece.text} is too long; ${fault.most} m at most.`;
     case 'nothing-to-set':
@@ -169,9 +169,9 @@ export const rowFaultText = ({ row, column, text, code }: RowFault): string =>
 export function kitFaultText(fault: KitFault): string {
   switch (fault.code) {
     case 'not-understood':
-      return `“${fault.text}” is not understood. Say a box, an adapter, or a lead with its length and plugs.`;
+      return `“${fault.text}” is not understood. Type a DI, an adapter, or a lead with its length and plugs.`;
     case 'no-length':
-      return `How long is “${fault.text}”? Say for example 3 m.`;
+      return `How long is “${fault.text}”? For example 3 m.`;
     case 'too-many':
       return `“${fault.text}”: ${fault.most} of one thing at most.`;
   }
@@ -180,7 +180,7 @@ export function kitFaultText(fault: KitFault): string {
 /** Why protective earth stays, and what to do instead. */
 export const EARTH_REFUSED = {
   reason:
-    'Protective earth is never taken away: with a fault inside, strings and chassis would stand at mains voltage, and nothing would switch it off.',
+    'The protective earth is never removed: with a fault inside, strings and chassis would be at mains voltage, and no breaker would trip.',
   instead:
-    'The loop is opened in the signal instead: lift the ground at an isolated box, put in a 1:1 isolator, balance the run, feed both ends from one point, or run the source on a battery.'
+    'Open the loop on the audio side instead: lift the ground at an isolated DI, put in a 1:1 isolator, balance the run, power both ends from one point, or run the source on a battery.'
 } as const;

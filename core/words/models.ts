@@ -19,7 +19,7 @@ const MODEL_NAMES: Readonly<Record<ModelId, readonly [string, string]>> = {
   'active-guitar': ['active guitar', 'Active guitar'],
   'acoustic-preamp': ['acoustic instrument with preamp', 'Acoustic, preamp'],
   'line-unbalanced': ['unbalanced line output', 'Line, unbalanced'],
-  'line-impedance-balanced': ['impedance-balanced line output', 'Line, half-driven'],
+  'line-impedance-balanced': ['impedance-balanced line output', 'Line, Z-balanced'],
   'line-hot': ['hot line output', 'Line, hot'],
   'consumer-player': ['consumer line output', 'Player, RCA'],
   headphone: ['headphone jack', 'Headphone jack'],

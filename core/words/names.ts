@@ -60,7 +60,7 @@ export const PLUG_NAMES: Readonly<Record<Plug | Socket, string>> = {
 
 const FEED_NAMES: Readonly<Record<Feed, string>> = {
   'mains-1': 'mains, earthed',
-  'mains-2': 'two-pin or wall-wart',
+  'mains-2': 'two-pin mains or wall wart',
   battery: 'battery',
   phantom: 'phantom',
   'plug-in': 'plug-in power',
@@ -69,9 +69,9 @@ const FEED_NAMES: Readonly<Record<Feed, string>> = {
 
 /** Ways the mains gets in. */
 export const HUM_NAMES: Readonly<Record<HumKind, string>> = {
-  earths: 'earth points',
+  earths: 'voltage between mains earths',
   leak: 'two-pin leakage',
-  electric: 'mains wiring near by',
+  electric: 'mains wiring nearby',
   winding: 'fields into coils',
   cable: 'fields along cables'
 };
@@ -79,8 +79,8 @@ export const HUM_NAMES: Readonly<Record<HumKind, string>> = {
 /** What is soldered at an end of a lead. */
 const WIRING_NAMES: Readonly<Record<Wiring, string>> = {
   plain: 'as usual',
-  'cold-open': 'pin 3 or ring open',
-  'cold-grounded': 'pin 3 or ring grounded',
+  'cold-open': 'pin 3 (ring) open',
+  'cold-grounded': 'pin 3 (ring) grounded',
   'shield-open': 'shield open',
   swapped: 'hot and cold swapped'
 };
@@ -132,26 +132,26 @@ const SETTING_NAMES: Readonly<Record<string, string>> = {
   zout: 'Output impedance',
   draw: 'Phantom current',
   regulator: 'Rail regulator',
-  gainMin: 'Least gain',
-  gainMax: 'Most gain',
+  gainMin: 'Minimum gain',
+  gainMax: 'Maximum gain',
   working: 'Working level',
   lowCut: 'Low cut set to',
   below: 'Line out below the speaker',
-  mismatch: 'Leg mismatch',
+  mismatch: 'Leg imbalance',
   contact: 'Contact resistance',
   pad: 'Pad',
   lift: 'Ground',
   power: 'Power',
   phantom: 'Phantom',
   instrument: 'Plays',
-  feed: 'Fed by',
+  feed: 'Powered by',
   cShield: 'Core to shield, per metre',
   cCores: 'Core to core, per metre',
   rShield: 'Shield, per metre',
   rCore: 'Core, per metre',
   area: 'Pick-up area for fields',
-  bare: 'Unscreened parts',
-  rail: 'Rails, end to end',
+  bare: 'Unshielded parts',
+  rail: 'Supply rails, total',
   topology: 'Output stage',
   hiss: 'Own noise',
   watt: 'Power into its load',
@@ -167,24 +167,24 @@ const SETTING_NAMES: Readonly<Record<string, string>> = {
   low: 'Bass control',
   high: 'Treble control',
   rated: 'Rated for',
-  tap: 'Tap',
+  tap: 'Attenuation',
   voicing: 'Voicing',
   level: 'Level turned to',
   pot: 'Level pot',
-  emulate: 'Stands in for',
+  emulate: 'Pickup emulation',
   trim: 'Trim',
   ein: 'Input noise',
   phantomVolts: 'Phantom voltage',
   phantomMost: 'Phantom current limit',
-  zinOther: 'Input impedance, other way',
-  clipOther: 'Clips at, other way',
-  gainMinOther: 'Least gain, other way',
-  gainMaxOther: 'Most gain, other way',
-  einOther: 'Input noise, other way',
+  zinOther: 'Input impedance, other setting',
+  clipOther: 'Clips at, other setting',
+  gainMinOther: 'Minimum gain, other setting',
+  gainMaxOther: 'Maximum gain, other setting',
+  einOther: 'Input noise, other setting',
   mode: 'Input set to',
   plugIn: 'Plug-in power',
   earth: 'Protective earth',
-  wiring: 'Soldered',
+  wiring: 'Wiring',
   own: 'Own model'
 };
 export const settingName = (id: string): string => SETTING_NAMES[id] ?? id;
@@ -231,9 +231,9 @@ export const EXPOSURE_NAMES = { lead: 'exposed', normal: 'in the mix', buried: '
 
 /** What is wanted of a source. */
 export const WANT_NAMES = {
-  direct: 'direct sound only',
+  direct: 'DI only',
   amp: 'the amp only',
-  both: 'direct and amp',
+  both: 'DI and amp',
   dry: 'a dry track for later'
 } as const;
 

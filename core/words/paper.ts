@@ -36,7 +36,7 @@ export function settingsText({ model: id, settings }: Pick<Device, 'model' | 'se
       const option = model.options[name];
       if (option) {
         if (option.default === value || name === 'phantom') return [];
-        if (name === 'lift') return [value === 'lifted' ? 'ground lifted' : 'ground joined'];
+        if (name === 'lift') return [value === 'lifted' ? 'ground lifted' : 'ground connected'];
         if (name === 'power') return [`on ${value}`];
         return [`${settingName(name).toLowerCase()} ${choiceName(name, String(value))}`];
       }

@@ -26,7 +26,7 @@ function one(w: RemedyWhat): string {
     case 'setting':
       return setting(w);
     case 'no-couplers':
-      return 'one lead in a piece, no couplers';
+      return 'one lead in one piece, no couplers';
     case 'plugs':
       return `a lead with ${PLUG_NAMES[w.plug as Plug]} for the ${modelName(w.model)}`;
     case 'lead':
@@ -34,18 +34,18 @@ function one(w: RemedyWhat): string {
     case 'input':
       return `into ${article(modelName(w.model))}`;
     case 'move-box':
-      return `move the box to within ${formatQuantity('length', w.metres)} of the player`;
+      return `move the DI to within ${formatQuantity('length', w.metres)} of the player`;
     case 'supply':
-      return `plug the source in where the far end is, at ${w.name}`;
+      return `power the source from the desk’s supply, ${w.name}`;
     case 'feed':
       return 'run the source on its battery';
     case 'wiring':
-      if (w.wiring === 'plain') return 'a lead that is wired as usual';
+      if (w.wiring === 'plain') return 'a lead with normal wiring';
       return w.wiring === 'cold-open'
         ? 'leave pin 3 or the ring open at the output'
         : 'ground pin 3 or the ring at the output';
     case 'shorter':
-      return `bring both ends within ${formatQuantity('length', w.metres)}`;
+      return `keep the run under ${formatQuantity('length', w.metres)}`;
     case 'isolate':
       return 'put a 1:1 isolating transformer before the input';
     case 'way':
@@ -67,15 +67,15 @@ function setting(w: Extract<RemedyWhat, { code: 'setting' }>): string {
   const at = PLACES[modelOf(w.model).family];
   switch (w.setting) {
     case 'lift':
-      return w.value === 'lifted' ? `lift the signal ground at ${at}` : `join the ground at ${at}`;
+      return w.value === 'lifted' ? `lift the ground at ${at}` : `take the ground lift off at ${at}`;
     case 'phantom':
       return `switch phantom ${w.value} at ${at}`;
     case 'power':
       return w.value === 'battery' ? `run ${at} on a battery` : `run ${at} on phantom`;
     case 'cut':
-      return w.value === 'off' ? `take the low cut out at ${at}` : `low cut ${choiceName('cut', w.value)} at ${at}`;
+      return w.value === 'off' ? `switch the low cut off at ${at}` : `low cut ${choiceName('cut', w.value)} at ${at}`;
     case 'pad':
-      return w.value === 'off' ? `take the pad out at ${at}` : `pad ${choiceName('pad', w.value)} at ${at}`;
+      return w.value === 'off' ? `switch the pad off at ${at}` : `pad ${choiceName('pad', w.value)} at ${at}`;
     default:
       return `${w.setting} ${choiceName(w.setting, w.value)} at ${at}`;
   }
@@ -84,7 +84,7 @@ function setting(w: Extract<RemedyWhat, { code: 'setting' }>): string {
 /** A line has one of each, so the family names it. */
 const PLACES: Readonly<Record<Family, string>> = {
   source: 'the source',
-  box: 'the box',
+  box: 'the DI',
   input: 'the input',
   joint: 'the adapter'
 };

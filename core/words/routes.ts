@@ -11,7 +11,7 @@ import { formatDbu, formatNumber, formatQuantity } from '../units/format';
 import { sentence, short, verdict } from './findings';
 import { CABLE_NAMES, choiceName, modelName, modelShort, PLUG_NAMES } from './names';
 
-/** Ways, kit and schools in words. */
+/** Options, kit and rules of thumb in words. */
 
 /** `a, b and c`. */
 const andList = (names: readonly string[]): string =>
@@ -118,7 +118,7 @@ export function standing(route: Route, place: number): string {
 /** The same as a sentence. */
 export const standingSentence = ({ lostBy, report }: Route): string =>
   [...(lostBy ? [lostBy] : []), ...problems(report).filter((f) => f !== lostBy)].map(sentence).join(' ') ||
-  'Nothing is wrong on this way.';
+  'Nothing wrong with this option.';
 
 /** Switches of a way that are not as they come: `ground lifted, pad 20 dB`. */
 export function switchesText({ chain }: Pick<Route, 'chain'>): string {
@@ -130,18 +130,18 @@ export function switchesText({ chain }: Pick<Route, 'chain'>): string {
       return typeof value === 'string' && options[name] && options[name].default !== value ? value : null;
     };
     const lift = set('lift');
-    if (lift) parts.push(lift === 'lifted' ? 'ground lifted' : 'ground joined');
+    if (lift) parts.push(lift === 'lifted' ? 'ground lifted' : 'ground connected');
     const pad = set('pad');
-    if (pad) parts.push(`${family === 'input' ? 'input' : 'box'} padded ${choiceName('pad', pad)}`);
+    if (pad) parts.push(`${family === 'input' ? 'input' : 'DI'} pad ${choiceName('pad', pad)}`);
     if (family === 'source' && typeof settings.nominal === 'number' && settings.nominal < params.nominal.typ * 0.99)
       parts.push(`output set to ${formatDbu(settings.nominal)}`);
   }
   return parts.join(', ');
 }
 
-const COSTS = ['nothing to buy', 'cheap', 'cheap', 'middling', 'middling'] as const;
+const COSTS = ['nothing to buy', 'cheap', 'cheap', 'mid-priced', 'mid-priced'] as const;
 /** Cost class of all it takes, as a word. */
-const costText = (cost: number): string => COSTS[cost] ?? 'dear';
+const costText = (cost: number): string => COSTS[cost] ?? 'expensive';
 
 const NEED_NAMES: Readonly<Record<Need, string>> = {
   connector: 'another connector',
@@ -152,51 +152,57 @@ const NEED_NAMES: Readonly<Record<Need, string>> = {
 
 /** What a source needs that a plain cable does not give. */
 export function needsSentence(needed: readonly Need[]): string {
-  if (needed.length === 0) return 'No box needed: a plain cable does it.';
-  return `On a plain cable it lacks ${andList(needed.map((n) => NEED_NAMES[n]))}.`;
+  if (needed.length === 0) return 'No DI needed: a plain cable will do.';
+  return `On a plain cable it would need ${andList(needed.map((n) => NEED_NAMES[n]))}.`;
 }
 
 export const QUESTION_NAMES: Readonly<Record<Question, string>> = {
-  box: 'Which box',
+  box: 'Which DI',
   bass: 'How a bass gets there',
   stereo: 'Stereo playback',
   lift: 'When to lift a ground',
-  unbalanced: 'How long unbalanced',
-  bridging: 'How much to bridge'
+  unbalanced: 'How far to run unbalanced',
+  bridging: 'Bridging ratio'
 };
 
 /** Each school with the reason its people give. */
 const OPTIONS: Readonly<Record<string, readonly [name: string, reason: string]>> = {
-  'box computed': ['Whatever computes best', 'The network of this line is solved with each; no rule is needed.'],
+  'box computed': ['Whatever computes best', 'This line is solved with each DI; no rule needed.'],
   'box opposite': [
     'Active for passive, passive for active',
-    'A passive pickup wants a high impedance; a preamp drives a transformer with ease and is isolated by it.'
+    'A passive pickup needs a high impedance; a preamp drives a transformer easily and is isolated by it.'
   ],
   'box active': [
-    'One good active for everything',
-    'One kind to carry, known by heart, and it never loads what feeds it.'
+    'One good active DI for everything',
+    'One kind to carry, known inside out, and it never loads the source.'
   ],
   'box passive-media': [
     'Passive first for line-level media',
-    'Playback has level to spare and ground loops: a transformer takes the one and cures the other.'
+    'Playback has level to spare and brings ground loops: a transformer costs level and breaks the loop.'
   ],
-  'bass direct': ['Direct', 'Clean, dry, nothing leaks into it.'],
+  'bass direct': ['Direct', 'Clean, dry, no spill.'],
   'bass mic': ['Microphone', 'The instrument as it sounds in the air.'],
-  'bass both': ['Both', 'One for the weight, one for the voice; the delay between them has to be watched.'],
+  'bass both': ['Both', 'One for weight, one for character; watch the delay between them.'],
   'stereo pair': ['As a pair', 'Width is part of the programme.'],
-  'stereo mono': ['Summed to mono', 'One channel, and everybody in the room hears all of it.'],
-  'lift predicted': ['When the computed hum says so', 'The loop is solved both ways and the better one kept.'],
-  'lift joined': ['Joined until it hums', 'A joined ground always gives a reference; a lift is for when it is needed.'],
-  'lift lifted': ['Lifted when both ends are earthed', 'Two earths make a loop: open it before it is heard.'],
+  'stereo mono': ['Summed to mono', 'One channel, and everyone in the room hears all of it.'],
+  'lift predicted': [
+    'When the computed hum says so',
+    'The line is solved with and without the lift, and the better one kept.'
+  ],
+  'lift joined': [
+    'Connected until it hums',
+    'A connected ground always gives a reference; the lift is for when it hums.'
+  ],
+  'lift lifted': ['Lifted when both ends are earthed', 'Two mains earths make a loop: open it before it is heard.'],
   'unbalanced computed': [
     'Computed, with care above 6 m or 3 m',
     'What the lead does to the sound and the hum decides.'
   ],
-  'unbalanced strict': ['3 m, no more', 'Nothing unbalanced leaves the player’s feet.'],
+  'unbalanced strict': ['3 m, no more', 'Nothing unbalanced goes further than the player’s feet.'],
   'unbalanced relaxed': ['10 m is fine', 'Rigs have always worked with long leads.'],
-  'bridging 10': ['10 times', 'Costs less than 1 dB, and the response stays put.'],
+  'bridging 10': ['10 times', 'Costs less than 1 dB and leaves the response alone.'],
   'bridging 5': ['5 times', 'Costs 1.6 dB, which nobody hears on a line output.'],
-  'bridging 20': ['20 times', 'Leaves the source quite alone.']
+  'bridging 20': ['20 times', 'Leaves the source entirely alone.']
 };
 export const schoolName = (question: Question, option: Option): string => OPTIONS[`${question} ${option}`][0];
 export const schoolReason = (question: Question, option: Option): string => OPTIONS[`${question} ${option}`][1];
@@ -207,8 +213,8 @@ export function decibelsText({ deviation, snr, hum }: { deviation: number; snr: 
   const add = (value: number, more: string, less: string): void => {
     if (Math.abs(value) >= 1) parts.push(`${formatNumber(Math.abs(value))} dB ${value > 0 ? more : less}`);
   };
-  add(deviation, 'less even', 'more even');
-  add(-snr, 'more hiss', 'less hiss');
+  add(deviation, 'less flat', 'flatter');
+  add(-snr, 'more noise', 'less noise');
   add(-hum, 'more hum', 'less hum');
   return parts.join(', ') || 'within 1 dB';
 }

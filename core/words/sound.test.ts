@@ -33,6 +33,8 @@ describe('a recording in words', () => {
     expect(new Set(faults.map(wavFaultText)).size).toBe(faults.length);
     for (const fault of faults) expect(wavFaultText(fault)).toMatch(/\.$/);
     const read = readWav(new TextEncoder().encode('ID3 something else').buffer as ArrayBuffer);
-    expect(read.ok ? '' : wavFaultText(read.fault)).toContain('Save the recording as WAV');
+    expect(read.ok ? '' : wavFaultText(read.fault)).toContain(
+      'This is not a WAV file. Save the recording as uncompressed WAV.'
+    );
   });
 });

@@ -9,7 +9,7 @@ import { SOUND_TEXTS } from './tracing';
 export function wavFaultText(fault: WavFault): string {
   switch (fault.code) {
     case 'not-wav':
-      return 'This is no WAV file. Save the recording as WAV, uncompressed, and take that.';
+      return 'This is not a WAV file. Save the recording as uncompressed WAV.';
     case 'cut-short':
       return `The file ends in the middle of its header, at byte ${fault.at}.`;
     case 'no-format':

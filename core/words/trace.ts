@@ -8,14 +8,14 @@ import { remedyText } from './remedies';
 /** What to do against a ring, as one says it to a stagehand. */
 export function cureText(what: readonly CureWhat[]): string {
   const [first] = what;
-  if (first.code === 'host-supply') return `Feed the ${first.host} from ${first.name}`;
-  if (first.code === 'insulate') return 'Put something dry between the metal that touches';
+  if (first.code === 'host-supply') return `Power the ${first.host} from ${first.name}`;
+  if (first.code === 'insulate') return 'Put something dry and insulating between the metal that touches';
   return remedyText(what.flatMap((w) => (w.code === 'host-supply' || w.code === 'insulate' ? [] : [w])));
 }
 
 /** How a chassis hangs on the mains. */
 export function feedText({ feed, unearthed }: Pick<EarthPoint, 'feed' | 'unearthed'>): string {
-  if (unearthed) return 'earth taken away';
+  if (unearthed) return 'earth missing';
   switch (feed) {
     case 'mains-1':
       return 'earthed';
@@ -26,7 +26,7 @@ export function feedText({ feed, unearthed }: Pick<EarthPoint, 'feed' | 'unearth
     case 'phantom':
       return 'phantom';
     case 'plug-in':
-      return 'fed by the wire';
+      return 'plug-in power';
     case 'none':
       return 'no supply';
   }
@@ -40,6 +40,6 @@ export function supplyFacts({ place, phase, dimmers }: Plan['supplies'][string])
 /** Why a protective earth stays, whoever asks. */
 export const EARTH_STAYS = [
   'No. The protective earth is what trips the breaker when a mains wire touches the case; without it the case, the strings and whoever holds them are live.',
-  'Break the ring in the signal instead: a box with its ground lifted, a transformer, or one supply for both ends. What each brings stands beside it.',
-  'If somebody has felt a tingle: stop, keep away, and have the supply checked by someone licensed.'
+  'Break the loop on the audio side instead: a DI with its ground lifted, a transformer, or one supply for both ends. What each gains is beside it.',
+  'If anyone has felt a tingle: stop, keep away, and have the supply checked by a licensed electrician.'
 ] as const;

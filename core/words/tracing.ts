@@ -29,7 +29,7 @@ const SINCE_TEXTS: Readonly<Record<Since, string>> = {
   'comes-and-goes': 'it comes and goes'
 };
 const NOTICE_TEXTS: Readonly<Record<Notice, string>> = {
-  nothing: 'nothing that anybody noticed',
+  nothing: 'nothing anyone noticed',
   touching: 'touching strings or metal',
   turning: 'where the player stands or turns',
   lighting: 'the lights',
@@ -53,25 +53,25 @@ export function causeText(plan: Plan, line: Line, h: Pick<Hypothesis, 'code' | '
       : '';
   switch (h.code) {
     case 'loop':
-      return 'A ring of shields and mains earths carries current.';
+      return 'A ground loop: shields and mains earths carry current.';
     case 'touch':
       return `The ${device} touches metal that is earthed somewhere else.`;
     case 'dimmers':
-      return `Dimmers on ${plan.supplies[h.of ?? '']?.name ?? 'the supply'} drive current round a ring.`;
+      return `Dimmers on ${plan.supplies[h.of ?? '']?.name ?? 'the supply'} drive current round a ground loop.`;
     case 'pickup':
       return `A magnetic field gets into the ${device}.`;
     case 'transformer':
       return `A magnetic field gets into the transformer of the ${device}.`;
     case 'electric':
-      return `Mains wiring couples into the ${device}, which is not screened or not earthed.`;
+      return `Mains wiring couples into the ${device}, which is not shielded or not earthed.`;
     case 'own-supply':
-      return `The ${device} makes it itself: its own supply or something in it is bad.`;
+      return `The ${device} makes it itself: its power supply or something inside is bad.`;
     case 'field':
       return `A magnetic field of mains cables or a transformer gets into ${cable}.`;
     case 'faulty-box':
       return `The ${device} is faulty.`;
     case 'none':
-      return 'None of these: something that was not thought of.';
+      return 'None of these: something not on this list.';
     case 'supply':
       return `The two-pin supply of the ${device} leaks into the signal.`;
     case 'shield':
@@ -81,7 +81,7 @@ export function causeText(plan: Plan, line: Line, h: Pick<Hypothesis, 'code' | '
     case 'contact':
       return `A contact of ${cable} is corroded or loose.`;
     case 'pin-1':
-      return `Pin 1 of the ${device} goes to its board: current in the shield gets into the signal.`;
+      return `Pin 1 problem in the ${device}: shield current gets into the signal.`;
     case 'radio':
       return `Radio gets into the ${device}.`;
     case 'low-level':
@@ -113,55 +113,55 @@ export function askText(ask: Ask): string {
     case 'noticed':
       return 'What changes it?';
     case 'volume':
-      return 'Turn the volume at the instrument to nothing.';
+      return 'Turn the volume at the instrument right down.';
     case 'mute-source':
-      return 'Turn the output of the source down to nothing, or mute it there.';
+      return 'Turn the output of the source right down, or mute it there.';
     case 'unplug-box':
-      return 'Mute. Pull the lead out of the box. Unmute.';
+      return 'Mute. Pull the lead out of the DI. Unmute.';
     case 'clear-metal':
-      return 'Lift the box, the source and all plugs off anything of metal.';
+      return 'Lift the DI, the source and all plugs off anything metal.';
     case 'touch':
       return 'Touch the strings or the metal of the instrument.';
     case 'turn':
-      return 'Turn the player or the instrument a quarter round.';
+      return 'Have the player or the instrument turn 90 degrees.';
     case 'short-box':
-      return 'Mute. Pull the lead from the box and put a shorting plug in. Unmute.';
+      return 'Mute. Pull the lead from the DI and put in a shorting plug. Unmute.';
     case 'short-input':
-      return 'Mute, phantom off. Pull the plug at the input and put a shorting plug in. Unmute.';
+      return 'Mute, phantom off. Pull the plug at the input and put in a shorting plug. Unmute.';
     case 'swap-source':
-      return 'Mute. Put another of the kind in the place of the source. Unmute.';
+      return 'Mute. Swap the source for another of the same kind. Unmute.';
     case 'move-lead':
       return 'Move the leads and the long cable a metre away from mains cables and transformers.';
     case 'move-box':
-      return 'Take the box to another spot, a metre from amplifiers and power supplies.';
+      return 'Move the DI to another spot, a metre from amplifiers and power supplies.';
     case 'phantom-supply':
-      return 'Mute, phantom off. Feed it from a phantom supply of its own in the line. Unmute.';
+      return 'Mute, phantom off. Power it from a separate phantom supply in the line. Unmute.';
     case 'closer':
-      return 'Go closer, or play louder, and turn the gain down to match.';
+      return 'Go closer or play louder, and turn the gain down to match.';
     case 'swap-lead':
-      return 'Mute. Change the lead at the source for another. Unmute.';
+      return 'Mute. Swap the lead at the source. Unmute.';
     case 'swap-run':
-      return 'Mute, phantom off. Take another pair or another long cable. Phantom on, unmute.';
+      return 'Mute, phantom off. Use another multicore pair or another long cable. Phantom on, unmute.';
     case 'swap-box':
-      return 'Mute, phantom off. Put another box of the kind in its place. Phantom on, unmute.';
+      return 'Mute, phantom off. Swap the DI for another of the same kind. Phantom on, unmute.';
     case 'wiggle':
-      return 'Move the plugs in their sockets, one after the other.';
+      return 'Wiggle the plugs in their sockets, one after the other.';
     case 'lift':
-      return 'Mute. Turn the ground switch at the box over. Unmute.';
+      return 'Mute. Flip the ground lift at the DI. Unmute.';
     case 'box-battery':
-      return 'Mute, phantom off. Run the box on its battery. Unmute.';
+      return 'Mute, phantom off. Run the DI on its battery. Unmute.';
     case 'phantom-off':
-      return 'Mute. Phantom off, wait a breath. Unmute.';
+      return 'Mute. Phantom off, wait a few seconds. Unmute.';
     case 'source-battery':
-      return 'Mute. Run the source on its battery, its supply pulled out. Unmute.';
+      return 'Mute. Run the source on battery with its power supply unplugged. Unmute.';
     case 'other-supply':
-      return 'Mute. Plug the source in where the desk is fed. Unmute.';
+      return 'Mute. Power the source from the desk’s supply. Unmute.';
     case 'dimmers-off':
-      return 'Have the dimmers taken down to nothing.';
+      return 'Have the dimmers taken right down.';
     case 'known-line':
-      return 'Mute, phantom off. Put a line that is quiet into this input. Unmute.';
+      return 'Mute, phantom off. Plug a quiet line into this input. Unmute.';
     case 'other-input':
-      return 'Mute, phantom off. Put the line into another input. Phantom on, unmute.';
+      return 'Mute, phantom off. Move the line to another input. Phantom on, unmute.';
   }
 }
 
@@ -177,7 +177,7 @@ const minutesText = (minutes: number): string =>
 
 /** Why this test now: what it does under the causes that are likeliest. @param name a cause in words */
 export function whyAsk(q: Pick<Question, 'ask' | 'minutes' | 'foreseen'>, name: (s: Suspect) => string): string {
-  if (!q.foreseen) return 'It costs next to nothing.';
+  if (!q.foreseen) return 'It takes no time.';
   const does = (db: number): string =>
     db < -3
       ? `this takes ${formatNumber(-db)}\u202FdB off`

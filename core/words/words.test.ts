@@ -44,17 +44,17 @@ const loop = [fact('names', 'id', 'Annex and Stage left')];
 const SAID: Record<Code, [Finding, string, string]> = {
   'hum-unknown': [
     finding('hum-unknown', 'care', 0),
-    'Hum could not be computed here: something leaves the grounds of the rig undetermined.',
+    'Hum could not be computed here: the grounds of the rig have no unique solution.',
     'hum not computed'
   ],
   'channel-twice': [
     finding('channel-twice', 'care', 2, [fact('channel', 'count', 12), fact('names', 'id', 'Theremin')]),
-    'Channel 12 is taken twice: Theremin is on it too.',
+    'Channel 12 is used twice: Theremin is on it too.',
     'channel twice'
   ],
   'half-balanced': [
     finding('half-balanced', 'care', 6, [fact('model', 'id', 'line-balanced')]),
-    'One leg of the professional line output is led nowhere: half a signal, 6.0 dB less, and no rejection of hum.',
+    'One leg of the professional line output is not connected: 6.0 dB less signal, and no rejection of hum.',
     'half balanced'
   ],
   'outputs-joined': [
@@ -64,8 +64,8 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'box-as-adapter': [
     finding('box-as-adapter', 'care', 0, [model, fact('source', 'id', 'line-balanced')]),
-    'The passive DI serves as a plug adapter: a professional line output is balanced and low in impedance already.',
-    'box as adapter'
+    'The passive DI only changes the plug here: a professional line output is balanced and low-impedance already.',
+    'DI as adapter'
   ],
   'contacts-swapped': [
     finding('contacts-swapped', 'note', 0),
@@ -84,7 +84,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'no-trim': [
     finding('no-trim', 'care', -6, [fact('model', 'id', 'aux-in')]),
-    'The aux input without a trim has nothing to turn: 6.0 dB too loud for it.',
+    'The aux input without a trim has no gain control: 6.0 dB too hot.',
     'no trim'
   ],
   'speaker-level': [
@@ -114,28 +114,28 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'double-stops': [
     finding('double-stops', 'note', 4, [model], 6),
-    'One string has 4.0 dB of room at the passive DI; two at once want 6.0 dB.',
-    'double stops'
+    'Single notes leave 4.0 dB of headroom at the passive DI; leave 6.0 dB for chords.',
+    'chord headroom'
   ],
   'over-rail': [
     finding('over-rail', 'care', 9, [fact('rail', 'voltage', 3), fact('clip', 'dBu', 2.7)]),
-    '3 V of rail is +3 dBu at most, RMS: the stated average is 9.0 dB more than that.',
+    'On supply rails of 3 V in total the output reaches +3 dBu RMS at most; the average given is 9.0 dB more.',
     'over its rails'
   ],
-  quiet: [finding('quiet', 'clean', 85), 'Hiss stays 85 dB under the playing.', '85 dB over hiss'],
+  quiet: [finding('quiet', 'clean', 85), 'S/N is 85 dB.', 'S/N 85 dB'],
   hissy: [
     finding('hissy', 'note', 72, [fact('most', 'id', 'mic-in')]),
-    'Only 72 dB above the noise, most of it from the microphone input.',
-    '72 dB over hiss'
+    'S/N is only 72 dB; most of the noise is from the microphone input.',
+    'S/N 72 dB'
   ],
   'equal-impedances': [
     finding('equal-impedances', 'stop', 1.4, load),
-    'Equal impedances, 2 kΩ on 700 Ω, match nothing here: half the voltage is lost, 2.6 dB.',
+    'Equal impedances gain nothing here: 700 Ω into 2 kΩ costs 2.6 dB.',
     'equal impedances'
   ],
   'no-load': [
     finding('no-load', 'danger', 47000, [fact('model', 'id', 'valve-amp')], 8),
-    'The valve amplifier’s speaker output has no load: it sees 47 kΩ instead of 8 Ω. It can destroy its output transformer.',
+    'The valve amplifier’s speaker output has no load: it sees 47 kΩ instead of 8 Ω, which can destroy its output transformer.',
     'no load'
   ],
   'cut-too-high': [
@@ -145,33 +145,33 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'thru-joins': [
     finding('thru-joins', 'stop', 20, [model]),
-    'The lift of the passive DI is open, but its thru joins the two grounds all the same: hum is 20 dB under the playing.',
+    'The lift of the passive DI is open, but its thru connects the two grounds anyway: hum is 20 dB below the signal.',
     'thru joins grounds'
   ],
-  'hum-low': [finding('hum-low', 'clean', 90), 'Hum stays 90 dB under the playing.', 'hum −90 dB'],
+  'hum-low': [finding('hum-low', 'clean', 90), 'Hum is 90 dB below the signal.', 'hum −90 dB'],
   hums: [
     finding('hums', 'note', 45, [fact('cause', 'id', 'winding')]),
-    'Hum is 45 dB under the playing; most of it from stray fields into a coil or core.',
+    'Hum is 45 dB below the signal, most of it from stray fields into a coil or core.',
     'hum −45 dB'
   ],
   'lift-no-help': [
     finding('lift-no-help', 'note', 45, [fact('cause', 'id', 'winding')]),
-    'Lifting does not help here: this hum comes from stray fields into a coil or core, not round a loop.',
-    'lift no help'
+    'The lift does not help: this hum comes from stray fields into a coil or core, not from a ground loop.',
+    'lift doesn’t help'
   ],
   'lift-leaks': [
     finding('lift-leaks', 'stop', 45, [fact('model', 'id', 'active-di')]),
-    'The lift of the active DI, 1 MΩ is no isolation: hum is still 45 dB under the playing.',
-    'lift leaks'
+    'The lift of the active DI, 1 MΩ doesn’t isolate: hum is still 45 dB below the signal.',
+    'lift doesn’t isolate'
   ],
   'earth-removed': [
     finding('earth-removed', 'danger', 0, [fact('model', 'id', 'line-unbalanced')]),
-    'The protective earth of the unbalanced line output has been taken away. Stop: it can kill. Give it back before anything else.',
+    'The protective earth of the unbalanced line output is missing. Stop: it can kill. Restore it before anything else.',
     'earth removed'
   ],
   'phantom-weak': [
     finding('phantom-weak', 'stop', 4, [fact('model', 'id', 'active-di')], 9),
-    'Phantom is on, but only 4 V are left for the active DI, 1 MΩ.',
+    'Phantom is on, but only 4 V is left for the active DI, 1 MΩ.',
     'phantom weak'
   ],
   'phantom-enough': [
@@ -186,17 +186,17 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'battery-lasts': [
     finding('battery-lasts', 'clean', 125, [fact('model', 'id', 'active-di')]),
-    'On its battery the active DI, 1 MΩ plays for 125 hours.',
+    'On battery the active DI, 1 MΩ lasts 125 hours.',
     'battery 125 h'
   ],
   'battery-short': [
     finding('battery-short', 'care', 4.2, [fact('model', 'id', 'active-di')]),
-    'On its battery the active DI, 1 MΩ plays for only 4.2 hours.',
+    'On battery the active DI, 1 MΩ lasts only 4.2 hours.',
     'battery 4 h'
   ],
   'plug-in-missing': [
     finding('plug-in-missing', 'stop', 0, [fact('model', 'id', 'lavalier'), fact('input', 'id', 'line-in')]),
-    'The clip-on electret wants plug-in power, and the line input gives none.',
+    'The clip-on electret needs plug-in power, and the line input gives none.',
     'no plug-in power'
   ],
   'plug-fits': [
@@ -232,19 +232,11 @@ const SAID: Record<Code, [Finding, string, string]> = {
   'short-unbalanced': [finding('short-unbalanced', 'clean', 3), 'Unbalanced, but only 3 m.', '3 m unbalanced'],
   'long-unbalanced': [
     finding('long-unbalanced', 'care', 9, [], 6),
-    '9 m run unbalanced; 6 m is as far as it should go.',
+    '9 m unbalanced. The rule of thumb is 6 m at most, for the risk of radio.',
     '9 m unbalanced'
   ],
-  coupled: [
-    finding('coupled', 'care', 2),
-    '2 couplers in this run: each is a contact that can go noisy.',
-    '2 couplers'
-  ],
-  headroom: [
-    finding('headroom', 'note', 4.2, level),
-    'Peaks stay 4.2 dB below what the passive DI takes.',
-    '4 dB room'
-  ],
+  coupled: [finding('coupled', 'care', 2), '2 couplers in this run: each is a contact that can fail.', '2 couplers'],
+  headroom: [finding('headroom', 'note', 4.2, level), '4.2 dB of headroom at the passive DI.', '4 dB headroom'],
   clips: [
     finding('clips', 'stop', -11.2, level),
     'Peaks of +20 dBu clip the passive DI: 11 dB too much.',
@@ -258,28 +250,28 @@ const SAID: Record<Code, [Finding, string, string]> = {
   gain: [finding('gain', 'clean', 30, gain), 'Needs 30 dB of gain.', 'gain 30 dB'],
   'too-quiet': [
     finding('too-quiet', 'stop', 92, gain),
-    'Too quiet here: it would take 92 dB of gain and the microphone input has 60 dB.',
+    'Too quiet: it needs 92 dB of gain, and the microphone input has 60 dB.',
     'too quiet'
   ],
   'much-gain': [
     finding('much-gain', 'care', 58, gain, 55),
-    "Needs 58 dB of gain; above 55 dB the preamp's own hiss comes up.",
+    'Needs 58 dB of gain; above 55 dB the preamp’s own noise is heard.',
     '58 dB gain'
   ],
   'too-hot': [
     finding('too-hot', 'care', -5, gain),
-    'Too hot for the microphone input: it wants −5 dB and goes no lower than +10 dB.',
+    'Too hot for the microphone input: it needs −5 dB of gain, and the minimum is +10 dB.',
     'too hot'
   ],
-  bridges: [finding('bridges', 'clean', 16.7, load), 'Bridges: 2 kΩ on 700 Ω is 17 times.', 'bridging 17×'],
+  bridges: [finding('bridges', 'clean', 16.7, load), 'Bridging: 700 Ω into 2 kΩ, 17 times the source.', 'bridging 17×'],
   loads: [
     finding('loads', 'stop', 2.86, load),
-    'The load is only 2.9 times the source: 2 kΩ on 700 Ω costs 2.6 dB.',
+    'The load is only 2.9 times the source: 700 Ω into 2 kΩ costs 2.6 dB.',
     'bridging 2.9×'
   ],
   'keeps-response': [
     finding('keeps-response', 'clean', -0.4, response),
-    'Keeps its response within 0.4 dB over what it plays.',
+    'Flat within 0.4 dB over what it plays.',
     'response −0.4 dB'
   ],
   'bass-loss': [
@@ -295,7 +287,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   'no-loop': [finding('no-loop', 'clean', 0), 'No ground loop through this shield.', 'no loop'],
   loop: [
     finding('loop', 'stop', 48, loop),
-    'A ground loop through Annex and Stage left hums 48 dB under the playing.',
+    'A ground loop through Annex and Stage left: hum is 48 dB below the signal.',
     'ground loop'
   ],
   'phantom-reaches': [
@@ -305,17 +297,17 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'phantom-off': [
     finding('phantom-off', 'stop', 0, [fact('model', 'id', 'active-di')]),
-    'The active DI, 1 MΩ runs on phantom, and phantom is off.',
+    'The active DI, 1 MΩ needs phantom, and phantom is off.',
     'no phantom'
   ],
   'phantom-none': [
     finding('phantom-none', 'stop', 0, [fact('model', 'id', 'active-di'), fact('input', 'id', 'line-in')]),
-    'The active DI, 1 MΩ runs on phantom, and a line input has none.',
+    'The active DI, 1 MΩ needs phantom, and a line input has none.',
     'no phantom'
   ],
   'phantom-blocked': [
     finding('phantom-blocked', 'stop', 0, [fact('model', 'id', 'condenser-mic'), fact('box', 'id', 'isolator')]),
-    'The condenser microphone runs on phantom, and none comes through the 1:1 isolating transformer.',
+    'The condenser microphone needs phantom, and none gets through the 1:1 isolating transformer.',
     'phantom blocked'
   ],
   'phantom-on-ribbon': [
@@ -335,8 +327,8 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   'floats-lifted': [
     finding('floats-lifted', 'care', 0, [fact('source', 'id', 'humbucker')]),
-    'The ground is lifted and nothing else earths the humbucker: it hangs in the air and will buzz.',
-    'floats, lifted'
+    'The ground is lifted and nothing else earths the humbucker: it is ungrounded and will buzz.',
+    'ungrounded'
   ],
   unfinished: [
     finding('unfinished', 'note', 0, [fact('missing', 'id', 'input')]),
@@ -345,7 +337,7 @@ const SAID: Record<Code, [Finding, string, string]> = {
   ],
   unsolvable: [
     finding('unsolvable', 'stop', 0, [fact('part', 'id', 'src/R')]),
-    'This line cannot be computed: something is undetermined at src/R.',
+    'This line cannot be computed: something is not defined at src/R.',
     'not computed'
   ]
 };
@@ -365,9 +357,11 @@ describe('findings in words', () => {
 
   it('a clean loop says what it does not do, a louder one than the music says that', () => {
     expect(plain(sentence(finding('loop', 'clean', 92, loop)))).toBe(
-      'Part of a ground loop, but its hum stays 92 dB under the playing.'
+      'Part of a ground loop, but its hum is 92 dB below the signal.'
     );
-    expect(plain(sentence(finding('loop', 'stop', -4, loop)))).toContain('hums 4.0 dB over the playing');
+    expect(plain(sentence(finding('loop', 'stop', -4, loop)))).toContain(
+      'A ground loop through Annex and Stage left: hum is 4.0 dB above the signal.'
+    );
     expect(plain(sentence(finding('headroom', 'clean', Infinity, level)))).toBe('Nothing here clips.');
     expect(plain(sentence(finding('gain', 'clean', -3, gain)))).toBe('Needs 3.0 dB of attenuation.');
   });
@@ -384,7 +378,7 @@ describe('findings in words', () => {
     const told = why(SAID['long-unbalanced'][0]);
     expect(plain(told.result)).toContain('against 6');
     const inputs = why(SAID.loads[0]).inputs.map((i) => `${i.name} ${plain(i.value)}`);
-    expect(inputs).toEqual(['load there 2 kΩ', 'source 700 Ω', 'loss −2.6 dB']);
+    expect(inputs).toEqual(['load 2 kΩ', 'source 700 Ω', 'loss −2.6 dB']);
     expect(why(SAID.loop[0]).reason).toContain('Mains earths stay connected');
   });
 });
@@ -393,19 +387,19 @@ describe('other words', () => {
   it('remedies read like instructions', () => {
     const say = (...what: Parameters<typeof remedyText>[0]) => plain(remedyText(what));
     expect(say({ code: 'box', model: 'active-di-10m', instead: 'passive-di' }, { code: 'no-couplers' })).toBe(
-      'Active DI, 10 MΩ instead of the passive DI, and one lead in a piece, no couplers'
+      'Active DI, 10 MΩ instead of the passive DI, and one lead in one piece, no couplers'
     );
     expect(say({ code: 'box', model: 'active-di', instead: null }, { code: 'input', model: 'mic-in' })).toBe(
       'Put in an active DI, 1 MΩ, and into a microphone input'
     );
-    expect(say({ code: 'setting', model: 'active-di', setting: 'pad', value: '20' })).toBe('Pad −20 dB at the box');
+    expect(say({ code: 'setting', model: 'active-di', setting: 'pad', value: '20' })).toBe('Pad −20 dB at the DI');
     expect(say({ code: 'setting', model: 'passive-di', setting: 'lift', value: 'lifted' })).toBe(
-      'Lift the signal ground at the box'
+      'Lift the ground at the DI'
     );
     expect(say({ code: 'setting', model: 'mic-in', setting: 'phantom', value: 'on' })).toBe(
       'Switch phantom on at the input'
     );
-    expect(say({ code: 'move-box', metres: 6 })).toBe('Move the box to within 6 m of the player');
+    expect(say({ code: 'move-box', metres: 6 })).toBe('Move the DI to within 6 m of the player');
   });
   it('faults say what is wrong and the way out', () => {
     expect(loadFaultText({ kind: 'meaning', where: 'x', code: 'bad-plug', got: 'mini', choices: ['xlr', 'trs'] })).toBe(
@@ -416,7 +410,7 @@ describe('other words', () => {
       'Somebody has changed metres since.'
     );
     expect(editFaultText({ code: 'too-many', table: 'devices', most: 2000 })).toBe('A show has at most 2000 devices.');
-    expect(editText({ label: { code: 'remedy', subject: 'Bass' } })).toBe('remedy for Bass');
+    expect(editText({ label: { code: 'remedy', subject: 'Bass' } })).toBe('a fix for Bass');
     expect(plain(unitFaultText({ code: 'unknown-unit', got: '3 kg', kind: 'length', expected: '3 m or 20 ft' }))).toBe(
       'The unit in “3 kg” does not belong here. Expected 3 m or 20 ft.'
     );
@@ -455,7 +449,7 @@ describe('what others do', () => {
     expect(changedText('Mara', { code: 'set', subject: 'jack lead of Pump organ' })).toBe(
       'Mara just changed jack lead of Pump organ'
     );
-    expect(changedText(null, { code: 'remedy', subject: 'x' })).toBe('Somebody else just applied a remedy here');
+    expect(changedText(null, { code: 'remedy', subject: 'x' })).toBe('Somebody else just applied a fix here');
     expect(changedText('Mara', { code: 'unheard-of', subject: 'x' })).toBe('Mara just changed this line');
     expect(openElsewhereText('Mara', 'iPad')).toBe('Mara has it open (iPad)');
     expect(openElsewhereText('iPad', 'iPad')).toBe('Open on another device (iPad)');

@@ -1,9 +1,13 @@
 <script lang="ts">
   import '../app.css';
+  import { showLengthsIn } from '$core/units/lengths';
   import { onMount } from 'svelte';
   import { Toaster } from 'svelte-sonner';
 
-  const { children } = $props();
+  const { data, children } = $props();
+  // Whoever shows a length is drawn after this. A page is drawn in one go, on the server too.
+  // svelte-ignore state_referenced_locally
+  showLengthsIn(data.lengths);
   // The last to be mounted: from now on everything answers (see static/early.js).
   onMount(() => void window.dispatchEvent(new Event('page-ready')));
 </script>

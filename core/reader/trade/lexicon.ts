@@ -597,7 +597,7 @@ export const LABELS: readonly (readonly [Sense, string])[] = [
   source(
     'line-impedance-balanced',
     50,
-    'impedance balanced line output|line, half-driven|impedance balanced line|balanced keyboard'
+    'impedance balanced line output|line, half-driven|line, z-balanced|z-balanced line|impedance balanced line|balanced keyboard'
   ),
   source('line-hot', 50, 'hot line output|line, hot|hot line'),
   source('consumer-player', 50, 'consumer line output|player, rca'),

@@ -1,4 +1,6 @@
 import { cutText } from '../../text/well-formed';
+import { readLine } from '../read-line';
+import { cellsOf, type Column, headingOf, type Table, tableOf } from './columns';
 import { channelsOf } from './cut';
 import { readTrade } from './read';
 import type { TradeReading } from './reading';
@@ -15,77 +17,38 @@ export interface ListReading {
   readonly rows: readonly ListRow[];
   /** Rows with a channel from which no line could be made. */
   readonly unread: readonly { readonly row: number; readonly text: string; readonly why: string }[];
-}
-
-type Column = 'channel' | 'name' | 'what' | 'input' | 'note';
-/** What headings call the columns. */
-const HEADINGS: Readonly<Record<Column, RegExp>> = {
-  channel: /^(?:#|ch\.?|chan\.?|channel|no\.?|nr\.?|in|kanal|line|ch #)$/i,
-  name: /^(?:name|input|instrument|source|what|item|instr\.?|label|signal|quelle|bron|instrumento)$/i,
-  what: /^(?:mic|mic ?\/ ?di|mics?|di|mic or di|source|connection|type|mic\/line|pickup|mikrofon|microphone|mic ?\/ ?line|transducer|gear|mic pref.*)$/i,
-  input: /^(?:input|patch|snake|stage ?box|into|destination|connection|sb|box|preamp|desk|connector)$/i,
-  note: /^(?:notes?|stand|stands|remarks?|comments?|48v|phantom|\+48|p48|bemerkung|stativ|insert|fx|position|power)$/i
-};
-
-/** Cells of a row by whichever separates them: tabs, bars, commas in a table, or two spaces and more. */
-function cellsOf(line: string, by: RegExp): string[] {
-  if (by.source === ',') {
-    const cells: string[] = [];
-    for (const m of line.matchAll(/(?:^|,)(?:"((?:[^"]|"")*)"|([^,]*))/g))
-      cells.push((m[1] ?? m[2] ?? '').replace(/""/g, '"').trim());
-    return cells;
-  }
-  return line
-    .replace(/^\s*\|/, '')
-    .replace(/\|\s*$/, '')
-    .split(by)
-    .map((c) => c.trim());
-}
-const SEPARATORS = [/\t+/, /\s*\|\s*/, /,/, /\s{2,}/];
-
-/** Columns of a heading; null where the line is none. A name asked for twice goes to the left one. */
-function heading(line: string): { by: RegExp; columns: Column[] } | null {
-  for (const by of SEPARATORS) {
-    const cells = cellsOf(line, by).filter((c, k, all) => c !== '' || all.length > 2);
-    if (cells.length < 3) continue;
-    const columns: Column[] = [];
-    let known = 0;
-    cells.forEach((cell) => {
-      const fit = (['channel', 'name', 'what', 'input', 'note'] as const).find(
-        (c) => HEADINGS[c].test(cell) && (c === 'note' || !columns.includes(c))
-      );
-      if (fit) known++;
-      columns.push(fit ?? 'note');
-    });
-    if (
-      known >= cells.length - 1 &&
-      columns.includes('channel') &&
-      (columns.includes('name') || columns.includes('what'))
-    )
-      return { by, columns };
-  }
-  return null;
+  /** The columns of a table, as they are taken; null where it is no table. */
+  readonly table: Table | null;
 }
 
 const ALL_TO =
   /\b(?:all|everything|alles|all lines)\s+(?:is\s+|goes\s+)?(?:to|on|into|in|via|through|over)\s+(?:the\s+)?([a-z][a-z ]{1,20})/i;
+/** What is exact says how long its cables are. */
+const LENGTH = /\d\s*(?:m|ft)\b/;
 const CHANNEL = /^\s*(?:#|ch\.?\s*|in\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[.:)]\s|\s|\t|$)/i;
 
-/** Reads a pasted list. Blank rows, headings and letters around it are passed over; acts are kept. */
-export function readList(text: string): ListReading {
+/**
+ * Reads a pasted list. Blank rows, headings and letters around it are passed over; acts and notes are kept.
+ * @param given what the columns of its table are, where somebody has said so; the first of them is the first
+ */
+export function readList(text: string, given?: readonly Column[]): ListReading {
   const rows: ListRow[] = [];
   const unread: { row: number; text: string; why: string }[] = [];
-  let table: ReturnType<typeof heading> = null;
+  const lines = text.replace(/\r\n?/g, '\n').split('\n');
+  const as = (found: Table | null): Table | null =>
+    found && given ? { ...found, columns: found.columns.map((c, k) => given[k] ?? c) } : found;
+  const first = lines.map(headingOf).find((h) => h !== null) ?? null;
+  const guessed = first ? null : tableOf(lines);
+  let table = as(guessed);
   let input: string | undefined;
   let act: string | undefined;
-  const lines = text.replace(/\r\n?/g, '\n').split('\n');
-  const numbered = lines.some((l) => CHANNEL.test(l) && /[a-z]/i.test(l)) || lines.some((l) => heading(l) !== null);
+  const numbered = first !== null || guessed !== null || lines.some((l) => CHANNEL.test(l) && /[a-z]/i.test(l));
   lines.forEach((line, k) => {
     const body = line.trim();
     if (body === '' || /^[|\s:=_-]+$/.test(body)) return;
-    const head = heading(line);
+    const head = headingOf(line);
     if (head) {
-      table = head;
+      table = as(head);
       return;
     }
     const all = ALL_TO.exec(body);
@@ -95,13 +58,13 @@ export function readList(text: string): ListReading {
     }
     const named = /^[=\s*#-]*(?:act|set|band|part|block|teil)\s*(\d*)\s*[:.-]?\s*(.*?)[=\s]*$/i.exec(body);
     if (named && !CHANNEL.test(body)) act = cutText(body.replace(/^[=\s*#-]+|[=\s*-]+$/g, ''), 80);
-    const found = table && table.by.source !== '\\s{2,}' ? fromTable(line, table) : fromText(line, numbered);
+    const found = table && table.by !== '  ' ? fromTable(line, table) : fromText(line, numbered);
     if (!found || found.rest === '') return;
-    const reading = withPlace(found, input, act);
+    const reading = withPlace(found, input, found.act || act);
     if (reading.specs.length > 0) rows.push({ row: k + 1, text: line, reading });
     else if (found.channels.length > 0) unread.push({ row: k + 1, text: line, why: 'no source' });
   });
-  return { rows: paired(rows), unread };
+  return { rows: paired(rows), unread, table: as(first) ?? table };
 }
 
 /** "OH L" and "OH R" under each other are the two sides of a pair. */
@@ -126,9 +89,13 @@ interface Row {
   readonly channels: readonly number[];
   readonly name: string | null;
   readonly rest: string;
+  /** What it is and where it goes, without what is noted beside; of a table. */
+  readonly bare?: string;
+  readonly note?: string;
+  readonly act?: string;
 }
 
-function fromTable(line: string, { by, columns }: { by: RegExp; columns: readonly Column[] }): Row | null {
+function fromTable(line: string, { by, columns }: Table): Row | null {
   const cells = cellsOf(line, by);
   const of = (column: Column): string =>
     cells
@@ -137,9 +104,11 @@ function fromTable(line: string, { by, columns }: { by: RegExp; columns: readonl
       .join(', ');
   const channels = channelsOf(of('channel'));
   const name = of('name');
-  const rest = [of('what'), of('input'), of('note')].filter(Boolean).join(', ');
+  const note = of('note');
+  const bare = [of('what'), of('input')].filter(Boolean).join(', ');
+  const rest = [bare, note].filter(Boolean).join(', ');
   if (channels.length === 0 || (name === '' && rest === '')) return null;
-  return { channels, name: name || null, rest: rest || name };
+  return { channels, name: name || null, rest: rest || name, bare, note, act: of('act') };
 }
 
 function fromText(line: string, numbered: boolean): Row | null {
@@ -156,16 +125,33 @@ function fromText(line: string, numbered: boolean): Row | null {
 }
 
 /** A row as a line: what its name says counts where the rest says nothing of it. */
-function withPlace({ channels, name, rest }: Row, input: string | undefined, act: string | undefined): TradeReading {
+function withPlace(row: Row, input: string | undefined, act: string | undefined): TradeReading {
+  const reading = readRow(row, input);
+  const note = row.note || reading.pieces.flatMap((p) => (p.read.is === 'note' ? [p.text] : [])).join(', ');
+  const more = { ...(act ? { act: cutText(act, 80) } : {}), ...(note ? { note: cutText(note, 500) } : {}) };
+  return { ...reading, specs: reading.specs.map((s) => ({ ...s, ...more })) };
+}
+
+function readRow({ channels, name, rest, bare }: Row, input: string | undefined): TradeReading {
+  // A list that was written here says everything, and is read as exactly that.
+  const exact = bare && name && LENGTH.test(bare) && channels.length === 1 ? readLine(bare).spec : null;
+  if (exact)
+    return {
+      pieces: [],
+      specs: [{ ...exact, name: cutText(name!, 80), channel: channels[0] }],
+      assumed: [],
+      ignored: [],
+      guessed: [],
+      said: {},
+      metres: null
+    };
   const said = name ? `${name}: ${rest}` : rest;
   const options = {
     ...(input ? { input } : {}),
     ...(channels.length === 1 ? { channel: channels[0] } : {}),
     ...(name && channels.length === 1 ? { name: cutText(name, 80) } : {})
   };
-  const text = channels.length > 1 ? `${said}, ch ${channels.join(' ')}` : said;
-  let reading = readTrade(text, options);
+  const reading = readTrade(channels.length > 1 ? `${said}, ch ${channels.join(' ')}` : said, options);
   // A name alone, "Lead vox", says what is played.
-  if (reading.specs.length === 0 && name) reading = readTrade(`${name}, ${rest}`, options);
-  return act ? { ...reading, specs: reading.specs.map((s) => ({ ...s, act })) } : reading;
+  return reading.specs.length === 0 && name ? readTrade(`${name}, ${rest}`, options) : reading;
 }

@@ -5,14 +5,14 @@ import type { Said } from './said';
 
 // Said of more than one code.
 const FORMULA_BALANCED = 'length since the last output, adapters and couplers included';
-const REASON_SHORT_UNBALANCED = 'On one core and a shield, whatever flows along the shield is added to the signal.';
+const REASON_SHORT_UNBALANCED = 'With one core and a shield, whatever flows along the shield is added to the signal.';
 
 export const BALANCE: Said<'balance'> = {
   balanced: {
     sentence: (f) => `Balanced over ${metres(f.value)}.`,
     short: () => 'balanced',
     formula: FORMULA_BALANCED,
-    reason: 'What is picked up alike by both cores is subtracted at the input.'
+    reason: 'What both cores pick up alike is cancelled at the input.'
   },
   'short-unbalanced': {
     sentence: (f) => `Unbalanced, but only ${metres(f.value)}.`,
@@ -21,15 +21,16 @@ export const BALANCE: Said<'balance'> = {
     reason: REASON_SHORT_UNBALANCED
   },
   'long-unbalanced': {
-    sentence: (f) => `${metres(f.value)} run unbalanced; ${metres(f.limit ?? 0)} is as far as it should go.`,
+    sentence: (f) =>
+      `${metres(f.value)} unbalanced. The rule of thumb is ${metres(f.limit ?? 0)} at most, for the risk of radio.`,
     short: (f) => `${metres(f.value)} unbalanced`,
     formula: FORMULA_BALANCED,
     reason: REASON_SHORT_UNBALANCED
   },
   coupled: {
-    sentence: (f) => `${many(f.value, 'coupler', 'couplers')} in this run: each is a contact that can go noisy.`,
+    sentence: (f) => `${many(f.value, 'coupler', 'couplers')} in this run: each is a contact that can fail.`,
     short: (f) => many(f.value, 'coupler', 'couplers'),
     formula: 'count of couplers',
-    reason: 'Every coupler adds contact resistance to the shield and a place to be trodden on.'
+    reason: 'Every coupler adds contact resistance to the shield, and a place to tread on.'
   }
 };

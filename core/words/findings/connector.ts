@@ -47,9 +47,9 @@ export const CONNECTOR: Said<'connector'> = {
   },
   'half-balanced': {
     sentence: (f) =>
-      `One leg of the ${model(f)} is led nowhere: half a signal, ${db(f.value)} less, and no rejection of hum.`,
+      `One leg of the ${model(f)} is not connected: ${db(f.value)} less signal, and no rejection of hum.`,
     short: () => 'half balanced',
-    formula: 'V(out) = V(hot) − what a leg in the air happens to be',
+    formula: 'V(out) = V(hot) − whatever the open leg picks up',
     reason: 'The lead looks balanced and is not; use one with all three contacts wired.'
   },
   'outputs-joined': {
@@ -61,10 +61,10 @@ export const CONNECTOR: Said<'connector'> = {
   },
   'box-as-adapter': {
     sentence: (f) =>
-      `The ${model(f)} serves as a plug adapter: ${article(model(f, 'source'))} is balanced and low in impedance already.`,
-    short: () => 'box as adapter',
-    formula: 'a balanced output straight into a box made for instruments',
-    reason: 'It only costs level. A lead with the right plugs into a line input does all that is needed.'
+      `The ${model(f)} only changes the plug here: ${article(model(f, 'source'))} is balanced and low-impedance already.`,
+    short: () => 'DI as adapter',
+    formula: 'a balanced output into a DI made for instruments',
+    reason: 'It only costs level. A lead with the right plugs into a line input does the job.'
   },
   'contacts-swapped': {
     sentence: () => 'Hot and cold are swapped: the polarity is inverted.',
@@ -77,7 +77,7 @@ export const CONNECTOR: Said<'connector'> = {
     short: () => 'bridged, grounded',
     formula: 'V(+) = A·v, V(−) = −A·v: neither terminal is ground',
     reason:
-      'Use a box made for bridged outputs, and nothing that ties a terminal to a chassis. Switch off before plugging.'
+      'Use a DI made for bridged outputs, and nothing that ties a terminal to a chassis. Switch off before plugging.'
   },
   'wrong-cable': {
     sentence: (f) =>
@@ -87,20 +87,20 @@ export const CONNECTOR: Said<'connector'> = {
     reason: 'Amplifier outputs want two thick cores beside each other, not a thin core in a shield.'
   },
   'channel-twice': {
-    sentence: (f) => `Channel ${num(f, 'channel')} is taken twice: ${id(f, 'names')} is on it too.`,
+    sentence: (f) => `Channel ${num(f, 'channel')} is used twice: ${id(f, 'names')} is on it too.`,
     short: () => 'channel twice',
     formula: 'lines of one channel that are on together',
     reason: 'One channel takes one line. Give one of them another, or put them into different acts.'
   },
   unfinished: {
     sentence: (f) =>
-      id(f, 'missing') === 'source' ? 'No source is plugged in at the near end.' : 'It does not reach an input yet.',
+      id(f, 'missing') === 'source' ? 'No source is plugged in yet.' : 'It does not reach an input yet.',
     short: () => 'unfinished',
     formula: 'a line runs from a source to an input',
     reason: 'Only a complete line can be computed.'
   },
   unsolvable: {
-    sentence: (f) => `This line cannot be computed: something is undetermined at ${id(f, 'part')}.`,
+    sentence: (f) => `This line cannot be computed: something is not defined at ${id(f, 'part')}.`,
     short: () => 'not computed',
     formula: 'A(ω)·x = b has exactly one solution',
     reason: 'Check the values of the parts named; one of them leaves the network without an answer.'

@@ -6,41 +6,40 @@ import type { Said } from './said';
 /** What the check of impedance says, a code at a time. */
 
 // Said of more than one code.
-const FORMULA_BRIDGES =
-  'ratio = Z(load) ÷ Z(source) at 1 kHz, least one over what it plays; loss = ratio ÷ (1 + ratio)';
-const REASON_BRIDGES = 'Voltage is handed over by a load much larger than the source, not by an equal one.';
+const FORMULA_BRIDGES = 'ratio = Z(load) ÷ Z(source), the smallest over what it plays; loss = ratio ÷ (1 + ratio)';
+const REASON_BRIDGES = 'Audio is passed on as voltage: into a load much higher than the source, not an equal one.';
 const MEASURE_BASS_LOSS = (f: Finding) => `${formatNumber(f.value, 1)}\u202FdB`;
 const FORMULA_KEEPS_RESPONSE = 'response into this load − response into 10 MΩ with no lead, its best fifth set to 0 dB';
 const REASON_KEEPS_RESPONSE = (f: Finding) =>
   f.because.some((b) => b.value === 'piezo')
-    ? 'A piezo is a capacitor: with the load it makes a high-pass, so it wants 1 MΩ at least and 10 MΩ for its lowest notes.'
-    : 'A pickup is a coil: load and lead capacitance damp its resonance and move it down into the notes.';
+    ? 'A piezo is a capacitor and makes a high-pass with its load: it needs 1 MΩ at least, and 10 MΩ for its lowest notes.'
+    : 'A pickup is a coil: the load damps its resonance, and the lead’s capacitance moves it down.';
 
 export const IMPEDANCE: Said<'impedance'> = {
   bridges: {
-    sentence: (f) => `Bridges: ${ohm(num(f, 'zin'))} on ${ohm(num(f, 'zout'))} is ${times(f.value)}.`,
+    sentence: (f) => `Bridging: ${ohm(num(f, 'zout'))} into ${ohm(num(f, 'zin'))}, ${times(f.value)} the source.`,
     short: (f) => `bridging ${formatNumber(f.value, f.value < 10 ? 1 : 0)}×`,
     formula: FORMULA_BRIDGES,
     reason: REASON_BRIDGES
   },
   loads: {
     sentence: (f) =>
-      `The load is only ${times(f.value)} the source: ${ohm(num(f, 'zin'))} on ${ohm(num(f, 'zout'))} costs ${db(num(f, 'loss'))}.`,
+      `The load is only ${times(f.value)} the source: ${ohm(num(f, 'zout'))} into ${ohm(num(f, 'zin'))} costs ${db(num(f, 'loss'))}.`,
     short: (f) => `bridging ${formatNumber(f.value, f.value < 10 ? 1 : 0)}×`,
     formula: FORMULA_BRIDGES,
     reason: REASON_BRIDGES
   },
   'equal-impedances': {
     sentence: (f) =>
-      `Equal impedances, ${ohm(num(f, 'zin'))} on ${ohm(num(f, 'zout'))}, match nothing here: half the voltage is lost, ${db(num(f, 'loss'))}.`,
+      `Equal impedances gain nothing here: ${ohm(num(f, 'zout'))} into ${ohm(num(f, 'zin'))} costs ${db(num(f, 'loss'))}.`,
     short: () => 'equal impedances',
     formula: FORMULA_BRIDGES,
     reason:
-      'Matching is for power and long telephone lines; sound is handed over as voltage, by a load ten times the source.'
+      'Matching is for power and for lines that are long against the wavelength; audio is passed on as voltage, into ten times the source impedance.'
   },
   'no-load': {
     sentence: (f) =>
-      `The ${model(f)} has no load: it sees ${ohm(f.value)} instead of ${ohm(f.limit ?? 8)}. It can destroy its output transformer.`,
+      `The ${model(f)} has no load: it sees ${ohm(f.value)} instead of ${ohm(f.limit ?? 8)}, which can destroy its output transformer.`,
     short: () => 'no load',
     formula: 'Z(load) at 1 kHz against the rated load',
     reason: 'Plug in a cabinet or a load box of the rated impedance. A speaker-level DI is no load. Switch off first.'
@@ -49,11 +48,11 @@ export const IMPEDANCE: Said<'impedance'> = {
     sentence: (f) =>
       `The low cut at ${formatHz(num(f, 'cut'))} is above the lowest note: ${formatHz(num(f, 'low'))} is ${db(f.value)} down.`,
     short: (f) => `low cut ${less(f)}`,
-    formula: 'gain of the box at the lowest note − its gain three octaves above the cut',
+    formula: 'gain of the DI at the lowest note − its gain three octaves above the cut',
     reason: 'A low cut belongs below the lowest note that is played.'
   },
   'keeps-response': {
-    sentence: (f) => `Keeps its response within ${db(f.value)} over what it plays.`,
+    sentence: (f) => `Flat within ${db(f.value)} over what it plays.`,
     short: (f) => `response ${less(f)}`,
     measure: MEASURE_BASS_LOSS,
     formula: FORMULA_KEEPS_RESPONSE,

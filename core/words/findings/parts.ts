@@ -23,7 +23,9 @@ export const signedDb = (value: number): string => formatDb(value, 0, true);
 export const dbu = (value: number): string => `${formatNumber(value, 0, true)}\u202FdBu`;
 export const metres = (value: number): string => formatQuantity('length', value);
 export const ohm = (value: number): string => formatQuantity('resistance', value);
-export const times = (value: number): string => `${formatNumber(value, value < 10 ? 1 : 0)} times`;
+/** A ratio; where it is so large that its digits say nothing, only that. */
+export const times = (value: number): string =>
+  value > 1000 ? 'over 1,000 times' : `${formatNumber(value, value < 10 ? 1 : 0)} times`;
 /** One of two plurals. */
 export const many = (n: number, one: string, more: string): string => `${n}\u202F${n === 1 ? one : more}`;
 /** So many decibels lost, in few signs. */
@@ -31,16 +33,16 @@ export const less = (f: Finding): string =>
   `${formatNumber(-Math.abs(f.value), Math.abs(f.value) < 10 ? 1 : 0)}\u202FdB`;
 /** Room to clipping, in few signs. */
 export const roomLeft = (f: Finding): string =>
-  Number.isFinite(f.value) ? `${formatNumber(f.value)}\u202FdB room` : 'no limit';
+  Number.isFinite(f.value) ? `${formatNumber(f.value)}\u202FdB headroom` : 'no limit';
 export const hum = (below: number): string =>
-  below >= 0 ? `${db(below)} under the playing` : `${db(below)} over the playing`;
+  below >= 0 ? `${db(below)} below the signal` : `${db(below)} above the signal`;
 export const loopThrough = (f: Finding<'loop'>): string => {
   const names = id(f, 'names');
   return names === '' ? 'its shields' : `${names}`;
 };
 /** Where hum that runs round no loop comes from. */
 export const CAUSES: Readonly<Record<string, string>> = {
-  earths: 'from the difference between earth points',
+  earths: 'from the voltage between mains earths',
   leak: 'from the leakage of a two-pin supply',
   electric: 'from mains wiring near the instrument',
   winding: 'from stray fields into a coil or core',

@@ -9,5 +9,5 @@ export const counted = {
   line: word('line', 'lines'),
   row: word('row', 'rows'),
   test: word('test', 'tests'),
-  way: word('way', 'ways')
+  way: word('option', 'options')
 };

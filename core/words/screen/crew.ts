@@ -2,11 +2,11 @@ import type { Shown } from './shown';
 
 /** What the screen says in people, devices and links. Names of screens and keys: `docs/adding.md`. */
 export const crew = {
-  whoBelongsToTheCrewWith: 'Who belongs to the crew, with what they are signed in, and what strangers may look at.',
+  whoBelongsToTheCrewWith: 'Who is in the crew, where they are signed in, and what outsiders may look at.',
   noAccountsYet: 'No accounts yet',
   everybodyAtThisMachineIsIn:
-    'Everybody at this machine is in without a password, and nothing outside it reaches it. With a first account this changes: everyone signs in, and the server may serve the network, so that phones can join by a code and others by an invitation.',
-  whatHasBeenPlannedSoFar: 'What has been planned so far goes over to the first account.',
+    'Anyone at this machine is in without a password, and nothing outside can reach it. Once there is an account everyone signs in, and the server may serve the network: phones join with a code, other people by invitation.',
+  whatHasBeenPlannedSoFar: 'Everything planned so far goes to the first account.',
   makeTheFirstAccount: 'Make the first account',
   people: 'People',
   you: ', you',
@@ -39,7 +39,7 @@ export const crew = {
   nameOfAnotherCrew: 'Name of another crew',
   makeIt: 'Make it',
   anInvitation: (what: Shown) => `An invitation: ${what}`,
-  goodForOnePersonAndOne: 'Good for one person and one week. It is told this once; here it can be taken back.',
+  goodForOnePersonAndOne: 'Good for one person and one week. It is shown only once; it can be taken back here.',
   scanThisWithYourPhoneGood: 'Scan this with your phone. Good once, for ten minutes: whoever scans it is you.',
   isNoLongerInTheCrew: (name: Shown) => `${name} is no longer in the crew.`,
   guanxi: (title: Shown) => `${title} · Guanxi`,
@@ -50,7 +50,7 @@ export const crew = {
   link: 'Link',
   copy: 'Copy',
   copied: 'Copied.',
-  itIsMarkedCopyItWith: 'It is marked: copy it with the keys you always use.',
+  itIsMarkedCopyItWith: 'It is selected: copy it with the usual keys.',
   reader: 'Reader',
   engineer: 'Engineer',
   owner: 'Owner',

@@ -3,7 +3,7 @@ import type { Shown } from './shown';
 /** What the screen says in practice. Names of screens and keys: `docs/adding.md`. */
 export const drill = {
   drill: 'Drill',
-  aRigThatIsNotThere: 'A rig that is not there, with one fault in it. Find it in as little time as you can.',
+  aRigThatIsNotThere: 'A made-up rig with one fault in it. Find it as fast as you can.',
   rig: 'Rig',
   level: 'Level',
   share: 'Share',
@@ -12,11 +12,11 @@ export const drill = {
   settingUpARig: 'Setting up a rig …',
   rigLevel: (seed: Shown, level: Shown) => `Rig ${seed}, level ${level}`,
   makesANoiseThatWasNot: (what: Shown, name: Shown) =>
-    `makes a noise that was not foreseen. ${what}. The desk is on ${name}.`,
+    `makes a noise that should not be there. ${what}. The desk is on ${name}.`,
   dimmers: ', dimmers',
   itReads: 'It reads',
-  atTheInputWeightedByThe: 'at the input, weighted by the ear;',
-  wasForeseen: 'was foreseen.',
+  atTheInputWeightedByThe: 'at the input, A-weighted;',
+  wasForeseen: 'was expected.',
   hearIt: 'Hear it',
   foundPoints: (points: Shown) => `Found: ${points} points`,
   notThat: 'Not that',
@@ -29,16 +29,16 @@ export const drill = {
     figure3: Shown,
     what2: Shown
   ) =>
-    `${count} ${what}, ${figure} minutes, by which the evidence had made it ${figure2} % likely. By the most telling test each time ${count2}, ${figure3} minutes: ${what2}.`,
+    `${count} ${what}, ${figure} minutes; by then the evidence made it ${figure2} % likely. Taking the most telling test each time: ${count2}, ${figure3} minutes: ${what2}.`,
   next: 'Next',
   onceMore: 'Once more',
-  whatCameOfItMinutes: (figure: Shown) => `What came of it, ${figure} minutes`,
+  whatCameOfItMinutes: (figure: Shown) => `What you found, ${figure} minutes`,
   whatIsIt: 'What is it?',
   tryMoreFirst: 'Try more first',
   whatDoYouDo: 'What do you do?',
   iKnowWhatItIs: 'I know what it is',
-  itsEarthsAsPlanned: 'Its earths, as planned',
-  thenLikeliest: (figure: Shown, name: Shown) => `then likeliest, ${figure} %: ${name}`,
+  itsEarthsAsPlanned: 'Its grounds, as planned',
+  thenLikeliest: (figure: Shown, name: Shown) => `most likely then, ${figure} %: ${name}`,
   noSoundCanBePlayedHere: 'No sound can be played here; what is in it can be seen.',
   theAddressOfThisRigIs: 'The address of this rig is copied.',
   itsAddress: (href: Shown) => `Its address: ${href}`

@@ -17,7 +17,7 @@ export const listen = {
   sAt: (name: Shown, figure: Shown, formatHz: Shown) => `${name}, ${figure} s at ${formatHz}`,
   thisShowIsPlannedForHz: (mainsHz: Shown) => `This show is planned for ${mainsHz} Hz. Was this recorded elsewhere?`,
   mainsOfTheShow: 'Mains of the show',
-  whatOneHears: 'What one hears',
+  whatOneHears: 'What it sounds like',
   mains: 'Mains',
   hz: (figure: Shown) => `${figure} Hz`,
   harmonic: (what: Shown) => `harmonic ${what}`,

@@ -28,11 +28,11 @@ export const pages = {
   beingJudged: 'being judged …',
   tooLargeToJudge: 'too large to be judged as a whole',
   exportEverythingAsOneOpenFile: 'Export everything as one open file',
-  everybodyAtThisMachineIsIn: 'Everybody at this machine is in without a password, and nothing outside it reaches it.',
+  everybodyAtThisMachineIsIn: 'Anyone at this machine is in without a password, and nothing outside can reach it.',
   accountsForACrew: 'Accounts for a crew',
   aLinkTo: (name: Shown) => `A link to ${name}`,
   whoeverHasThisLinkMayLook:
-    'Whoever has this link may look at this show and change nothing. It is told this once; under',
+    'Anyone with this link may look at this show and change nothing. It is shown only once; under',
   crew: 'Crew',
   itCanBeTakenBack: 'it can be taken back.',
   renameTheShow: 'Rename the show',
@@ -70,8 +70,8 @@ export const pages = {
   tenCharactersOrMoreEveryDevice: 'Ten characters or more. Every device is signed out.',
   linesGuanxi: (name: Shown) => `${name}, lines · Guanxi`,
   lineCheckGuanxi: (name: Shown) => `${name}, line check · Guanxi`,
-  waysGuanxi: (name: Shown) => `${name}, ways · Guanxi`,
-  earthGuanxi: (name: Shown) => `${name}, earth · Guanxi`,
+  waysGuanxi: (name: Shown) => `${name}, options · Guanxi`,
+  earthGuanxi: (name: Shown) => `${name}, ground map · Guanxi`,
   kitGuanxi2: (name: Shown) => `${name}, kit · Guanxi`,
   listenGuanxi: (name: Shown) => `${name}, listen · Guanxi`,
   paperGuanxi: (name: Shown) => `${name}, paper · Guanxi`,
@@ -80,7 +80,7 @@ export const pages = {
   traceGuanxi: (name: Shown) => `${name}, trace · Guanxi`,
   youAreInNoCrew: 'You are in no crew',
   youAreSignedInAs: 'You are signed in as',
-  andNoCrewHasYouAsk: ', and no crew has you. Ask an owner for an invitation and open it here.',
+  andNoCrewHasYouAsk: ', but you are in no crew. Ask an owner for an invitation and open it here.',
   signOut: 'Sign out',
   nobodyHasAnAccountYet: 'Nobody has an account yet',
   theFirstOneIsMadeAt:
@@ -89,5 +89,5 @@ export const pages = {
   crewAddADevice: 'Crew, Add a device',
   showsOnAScreenWhereYou:
     'shows on a screen where you are signed in. A forgotten password is set anew at the machine that runs this.',
-  thatAddressAndPasswordDoNot: 'That address and password do not belong together.'
+  thatAddressAndPasswordDoNot: 'That address and password do not match.'
 };

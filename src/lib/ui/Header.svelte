@@ -2,6 +2,10 @@
   import { ui as says } from '$core/words/screen/ui';
   import type { Snippet } from 'svelte';
   import { page } from '$app/state';
+  import { onMount } from 'svelte';
+  import { tinykeys } from 'tinykeys';
+  import { unlessTyping } from './keys';
+  import LengthSwitch from './LengthSwitch.svelte';
   import ThemeSwitch from './ThemeSwitch.svelte';
 
   interface Props {
@@ -14,26 +18,43 @@
     extra?: Snippet;
   }
   const { show, guest = false, status = '', statusTone = 'text-quiet', onhelp, extra }: Props = $props();
-  const links = $derived(
-    show
-      ? ([
-          [`/show/${show.id}`, says.lines],
-          [`/show/${show.id}/propose`, says.propose],
-          [`/show/${show.id}/schools`, says.schools],
-          [`/show/${show.id}/kit`, says.kit],
-          [`/show/${show.id}/paper`, says.paper],
-          [`/show/${show.id}/check`, says.check],
-          [`/show/${show.id}/earth`, says.earth],
-          [`/show/${show.id}/trace`, says.trace],
-          [`/show/${show.id}/listen`, says.listen]
-        ] as const)
-      : ([
-          ['/', says.shows],
-          ['/kit', says.kit],
-          ['/drill', says.drill],
-          ['/crew', says.crew]
-        ] as const)
+  type Place = readonly [href: string, name: string];
+  /** The places in the order of the work; some are several views of one thing. */
+  const places = $derived.by((): readonly { readonly name: string; readonly views: readonly Place[] }[] => {
+    if (!show) return [one('/', says.shows), one('/kit', says.kit), one('/drill', says.drill), one('/crew', says.crew)];
+    const at = `/show/${show.id}`;
+    return [
+      one(at, says.lines),
+      {
+        name: says.propose,
+        views: [
+          [`${at}/propose`, says.proposal],
+          [`${at}/schools`, says.schools]
+        ]
+      },
+      one(`${at}/kit`, says.kit),
+      one(`${at}/paper`, says.paper),
+      one(`${at}/check`, says.check),
+      {
+        name: says.hum,
+        views: [
+          [`${at}/earth`, says.earth],
+          [`${at}/trace`, says.trace],
+          [`${at}/listen`, says.listen]
+        ]
+      }
+    ];
+  });
+  const one = (href: string, name: string) => ({ name, views: [[href, name]] as const });
+  let converting = $state(false);
+  onMount(() =>
+    tinykeys(window, {
+      u: unlessTyping(() => {
+        if (!document.querySelector('dialog[open]')) converting = true;
+      })
+    })
   );
+  const here = $derived(places.find(({ views }) => views.some(([href]) => page.url.pathname === href)));
 </script>
 
 <header
@@ -51,20 +72,26 @@
     aria-label={show ? says.show : says.crew}
     class="flex min-w-0 gap-1 overflow-x-auto max-sm:order-last max-sm:-mx-2 max-sm:w-full"
   >
-    {#each links as [href, name] (href)}
-      {@const here = page.url.pathname === href}
+    {#each places as place (place.name)}
       <a
-        {href}
-        aria-current={here ? 'page' : undefined}
-        class="rounded-lg px-3 py-2 whitespace-nowrap max-sm:px-2 {here
+        href={place.views[0][0]}
+        aria-current={place === here ? (place.views.length > 1 ? 'true' : 'page') : undefined}
+        class="rounded-lg px-3 py-2 whitespace-nowrap max-sm:px-2 {place === here
           ? 'bg-base-200 font-semibold'
-          : 'text-quiet hover:text-base-content'}">{name}</a
+          : 'text-quiet hover:text-base-content'}">{place.name}</a
       >
     {/each}
   </nav>
   <div class="ml-auto flex items-center gap-3">
     {@render extra?.()}
     <span class="{statusTone} whitespace-nowrap" role="status" aria-live="polite">{status}</span>
+    <button
+      type="button"
+      class="px-1 py-1 text-quiet hover:text-base-content"
+      onclick={() => (converting = true)}
+      title={says.convertLevelsAndUnits}>{says.convert}</button
+    >
+    <LengthSwitch />
     <ThemeSwitch />
     {#if onhelp}
       <button type="button" class="key h-6 max-sm:hidden" onclick={onhelp} aria-label={says.keys} title={says.keys}
@@ -73,3 +100,26 @@
     {/if}
   </div>
 </header>
+{#if here && here.views.length > 1}
+  <nav
+    aria-label={here.name}
+    class="no-print flex gap-5 overflow-x-auto border-b border-base-300 bg-card px-5 max-sm:gap-3 max-sm:px-3.5"
+  >
+    {#each here.views as [href, name] (href)}
+      {@const open = page.url.pathname === href}
+      <a
+        {href}
+        aria-current={open ? 'page' : undefined}
+        class="border-b-2 py-1.5 whitespace-nowrap {open
+          ? 'border-primary font-semibold'
+          : 'border-transparent text-quiet hover:text-base-content'}">{name}</a
+      >
+    {/each}
+  </nav>
+{/if}
+
+{#if converting}
+  {#await import('./Converter.svelte') then { default: Converter }}<Converter
+      onclose={() => (converting = false)}
+    />{/await}
+{/if}

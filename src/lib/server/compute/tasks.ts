@@ -6,6 +6,7 @@ import { cardsOf } from '$core/paper/patch';
 import { sheetOf } from '$core/paper/sheets';
 import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
 import type { Plan } from '$core/plan/schema';
+import { type LengthUnit, showLengthsIn } from '$core/units/lengths';
 import type { Counted } from '$lib/protocol/shows';
 import { cardsPart, labelsPart } from '../paper/cards';
 import { type Part, renderPaper, sheetPart } from '../paper/pdf';
@@ -27,6 +28,8 @@ interface PaperTask {
   readonly kit: Kit | null;
   readonly sheet: SheetId | 'cards' | 'labels' | 'all';
   readonly size: 'A4' | 'LETTER';
+  /** In which unit lengths are written. */
+  readonly lengths: LengthUnit;
   /** What was printed before, where what is new since then is marked. */
   readonly before: { readonly plan: Plan; readonly kit: Kit | null; readonly revision: number } | null;
   /** Of the show's lines, without the line's id: what a label's code opens. */
@@ -39,7 +42,10 @@ const inputOf = (plan: Plan, kit: Kit | null): PaperInput => ({
   reports: new Map(judgePlan(plan).map((r) => [r.id, r]))
 });
 
-async function paper({ show, revision, plan, kit, sheet, size, before, address }: PaperTask): Promise<Uint8Array> {
+async function paper(task: PaperTask): Promise<Uint8Array> {
+  const { show, revision, plan, kit, sheet, size, lengths, before, address } = task;
+  // A thread does one task at a time, and writes its sheets before it waits for anything.
+  showLengthsIn(lengths);
   const input = inputOf(plan, kit);
   const last = before ? inputOf(before.plan, before.kit) : undefined;
   const partOf = (what: SheetId | 'cards' | 'labels'): Part | Promise<Part> =>

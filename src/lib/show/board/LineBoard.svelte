@@ -26,6 +26,8 @@
     const wanted = page.url.searchParams.get('line');
     if (wanted && board.lines.some((l) => l.id === wanted)) void board.open(wanted);
     void fetchRest();
+    // On a new show there is nothing to look at: one begins to type.
+    if (board.lines.length === 0) board.field?.focus();
     show.help = () => (board.dialog = { kind: 'keys' });
     const stop = listen(board);
     return () => {
@@ -64,9 +66,30 @@
   {#if board.lines.length === 0}
     <div class="px-5 py-16 text-center">
       <p class="text-[1.2em] font-semibold">{says.noLinesYet}</p>
-      <p class="pt-1 text-quiet">
-        {says.sayTheFirstOneAboveAs} <em>{says.guitarHumbucker6MActiveBox}</em>.
-      </p>
+      <p class="pt-1 text-quiet">{says.sayTheFirstOneAboveAs}</p>
+      <ul class="mx-auto grid max-w-[34em] gap-2 pt-5 text-left">
+        {#each says.firstLines as example (example)}
+          <li>
+            <button
+              type="button"
+              class="w-full rounded-[9px] border border-base-300 bg-card px-3 py-2.5 text-left hover:border-primary"
+              onclick={() => void board.field?.put(example, true)}>{example}</button
+            >
+          </li>
+        {/each}
+        <li class="flex flex-wrap gap-x-6 gap-y-1 pt-2">
+          <button type="button" class="text-primary underline" onclick={() => (board.list = '')}
+            >{says.pasteAnInputList}</button
+          >
+          <button type="button" class="text-primary underline" onclick={() => (board.list = says.sampleList)}
+            >{says.trySampleList}</button
+          >
+          <button type="button" class="text-primary underline" onclick={() => (board.dialog = { kind: 'new' })}
+            >{says.pickFromLists}</button
+          >
+          <a class="text-primary underline" href="/">{says.startFromAShow}</a>
+        </li>
+      </ul>
     </div>
   {:else}
     <BoardHead />
@@ -74,7 +97,7 @@
       {#each board.rows as line, k (line.id)}
         {@const open = board.openId === line.id}
         <li onfocusin={() => (board.currentId = line.id)} class="border-b border-base-300 {open ? 'border-b-0' : ''}">
-          <LineRow {line} bracket={board.openId === null ? bracketOf(board.rows, k) : null} />
+          <LineRow {line} second={board.folded.second.get(line.id)} bracket={bracketOf(board.rows, k)} />
           {#if open}
             {#await import('$lib/show/line/OpenLine.svelte') then { default: OpenLine }}<OpenLine {line} />{/await}
           {/if}

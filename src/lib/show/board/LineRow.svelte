@@ -18,15 +18,17 @@
 
   interface Props {
     line: Line;
+    /** The other side of its pair, where both are this one row. */
+    second?: Line | undefined;
     /** Which half of a stereo pair's bracket stands beside it. */
     bracket: 'upper' | 'lower' | null;
   }
-  const { line, bracket }: Props = $props();
+  const { line, second, bracket }: Props = $props();
   const board = useBoard();
   const plan = $derived(board.plan);
   /** Where it leaves another line. */
   const branch = $derived(board.branches.get(line.id) ?? null);
-  const report = $derived<LineReport | undefined>(board.reports.get(line.id));
+  const report = $derived<LineReport | undefined>(board.reportOf(line));
   const open = $derived(board.openId === line.id);
   const current = $derived(board.current?.id === line.id);
   /** What others have done to it or are doing with it, for a moment. */
@@ -79,29 +81,47 @@
   }
   const show = (value: number | null | undefined): string =>
     value === null || value === undefined ? '–' : value <= -150 ? '−∞' : formatNumber(value);
-  const name = $derived(line.info?.name ?? says.unnamed);
+  const pair = $derived(line.info?.pair ?? '');
+  const name = $derived(second ? pair : (line.info?.name ?? says.unnamed));
+  const channel = $derived.by(() => {
+    const [a, b] = [line.info?.channel, second?.info?.channel];
+    return second ? `${a ?? '·'}/${b ?? '·'}` : (a ?? '·');
+  });
 </script>
 
 <div class="board-row relative py-[3px] {open ? 'bg-card' : current ? 'bg-base-200/60' : ''}" data-line={line.id}>
-  {#if bracket}<span class="bracket bracket-{bracket}" title={says.pair(line.info?.pair ?? '')}
-      ><span class="sr-only">{says.pair2(line.info?.pair ?? '')}</span></span
+  {#if bracket && board.openId === null}<span class="bracket bracket-{bracket}" title={says.pair(pair)}
+      ><span class="sr-only">{says.pair2(pair)}</span></span
     >{/if}
   <button
     type="button"
     class="num no text-left text-quiet hover:text-base-content"
     tabindex={current ? 0 : -1}
     onclick={() => board.inform(line)}
-    aria-label={says.nameAndChannelOf(name)}>{line.info?.channel ?? '·'}</button
+    aria-label={says.nameAndChannelOf(name)}>{channel}</button
   >
-  <button
-    type="button"
-    class="name truncate text-left font-semibold"
-    tabindex={current ? 0 : -1}
-    aria-expanded={open}
-    data-open={line.id}
-    title={name}
-    onclick={toggle}>{name}</button
-  >
+  <div class="name flex min-w-0 items-center gap-1.5">
+    <button
+      type="button"
+      class="min-w-0 truncate text-left font-semibold"
+      tabindex={current ? 0 : -1}
+      aria-expanded={open}
+      data-open={line.id}
+      title={name}
+      onclick={toggle}>{name}</button
+    >
+    {#if second || (bracket === 'upper' && board.apart.has(pair))}
+      <button
+        type="button"
+        class="key flex-none text-quiet hover:text-base-content"
+        tabindex={current ? 0 : -1}
+        aria-pressed={!second}
+        title={second ? says.showBothSides(pair) : says.asOneRow(pair)}
+        aria-label={second ? says.showBothSides(pair) : says.asOneRow(pair)}
+        onclick={() => board.split(pair)}>{says.leftRight}</button
+      >
+    {/if}
+  </div>
   <div class="strip-cell">
     <div class="strip">
       {#if parts.source}

@@ -6,7 +6,7 @@ import { toast } from 'svelte-sonner';
 import { tinykeys } from 'tinykeys';
 import type { Board } from './board-state.svelte';
 import { copyText, pastedRows, readRow } from './clipboard';
-import { type Actions, bindings } from './shortcuts';
+import { type Actions, bindings, SHORTCUTS } from './shortcuts';
 
 /** Longest list taken from the clipboard, characters. */
 const MOST_PASTED = 40_000;
@@ -45,9 +45,12 @@ export function listen(board: Board): () => void {
   );
   const oncopy = (event: ClipboardEvent): void => copy(board, event);
   const onpaste = (event: ClipboardEvent): void => paste(board, event);
+  const ontype = (event: KeyboardEvent): void => type(board, event);
+  document.addEventListener('keydown', ontype);
   document.addEventListener('copy', oncopy);
   document.addEventListener('paste', onpaste);
   return () => {
+    document.removeEventListener('keydown', ontype);
     document.removeEventListener('copy', oncopy);
     document.removeEventListener('paste', onpaste);
     stop();
@@ -56,6 +59,18 @@ export function listen(board: Board): () => void {
 
 const busy = (board: Board, event: Event): boolean =>
   board.covered || (event.target instanceof HTMLElement && event.target.matches('input, select, textarea'));
+
+/** Keys that do something on the board, by themselves or as the first of a place's own. */
+const TAKEN = new Set<string>([...Object.values(SHORTCUTS).flatMap(({ keys }) => [...keys]), 'u']);
+
+/** A letter that is no shortcut begins a line: whoever types wants to type one. */
+function type(board: Board, event: KeyboardEvent): void {
+  const { key, ctrlKey, metaKey, altKey, defaultPrevented } = event;
+  if (busy(board, event) || defaultPrevented || ctrlKey || metaKey || altKey) return;
+  if (!/^\p{L}$/u.test(key) || TAKEN.has(key.toLowerCase()) || !board.field) return;
+  event.preventDefault();
+  void board.field.put(key, true);
+}
 
 function copy(board: Board, event: ClipboardEvent): void {
   const { current } = board;

@@ -1,8 +1,12 @@
 import { goto } from '$app/navigation';
 import type { Remedy } from '$core/advise/remedies';
 import { mixOf } from '$core/judge/mix';
+import type { LineReport } from '$core/judge/judge';
+import { bothSides } from '$core/judge/pair-report';
 import { pairsOf } from '$core/judge/pairs';
+import { applyEdit } from '$core/plan/edit';
 import type { Line } from '$core/plan/lines';
+import { mirrorOps } from '$core/plan/mirror';
 import { resolve } from '$core/plan/resolved';
 import type { Edit, Op } from '$core/plan/schema';
 import { type LineSpec, specOf } from '$core/plan/spec';
@@ -14,13 +18,13 @@ import type { Show } from '$lib/show/session/context';
 import { addLines, applyRemedy, copyLine, deleteLine, lineName, sayLine } from '$lib/show/session/edits';
 import { createContext } from 'svelte';
 import { toast } from 'svelte-sonner';
-import { arrange, type BoardDialog, type Filter, grouped, type Sort, tally } from './board';
+import { arrange, type BoardDialog, type Filter, foldPairs, grouped, type Sort, tally } from './board';
 import { bringIntoView, focusRow } from './in-view';
 import { News } from './news.svelte';
 import { OpenAnswers } from './open-answers.svelte';
 
-/** Steps of an edit are 400 at most; a line of several boxes takes a dozen. */
-const LINES_AN_EDIT = 30;
+/** Steps of an edit are bounded; a line of several DIs takes a dozen. */
+const LINES_AN_EDIT = 150;
 
 /** The field in which lines are said. */
 interface SayField {
@@ -51,13 +55,18 @@ export class Board {
   readonly branches = $derived.by(() => resolve(this.plan).branches);
   readonly reports = $derived.by(() => this.show.judging?.reports ?? new Map());
   readonly pairs = $derived.by(() => pairsOf(this.plan, this.lines, this.reports));
-  readonly rows = $derived.by(() => {
+  /** Lines that are shown, one below the other. */
+  readonly shown = $derived.by(() => {
     const list = arrange(this.lines, this.reports, this.sort, this.filter, this.openId);
     return this.sort === 'channel' ? grouped(list, this.branches) : list;
   });
+  /** Pairs that somebody wants to see as two lines. */
+  apart = $state.raw<ReadonlySet<string>>(new Set());
+  readonly folded = $derived.by(() => foldPairs(this.plan, this.shown, this.reports, this.apart));
+  readonly rows = $derived.by(() => this.folded.rows);
   readonly counts = $derived.by(() => tally(this.lines, this.reports));
   /** Of the lines shown: a filter chooses what is summed. */
-  readonly mix = $derived.by(() => mixOf(this.rows.flatMap((l) => this.reports.get(l.id) ?? [])));
+  readonly mix = $derived.by(() => mixOf(this.shown.flatMap((l) => this.reports.get(l.id) ?? [])));
   readonly current = $derived.by(() => this.rows.find((l) => l.id === this.currentId) ?? this.rows[0] ?? null);
   readonly openReport = $derived.by(() => (this.openId ? this.reports.get(this.openId) : undefined));
 
@@ -83,8 +92,28 @@ export class Board {
 
   /** Opens a line, as one that was pointed at from elsewhere. */
   async open(id: string): Promise<void> {
-    this.currentId = this.openId = id;
-    await bringIntoView(id);
+    const at = this.rowOf(id);
+    this.currentId = this.openId = at;
+    await bringIntoView(at);
+  }
+
+  /** The row that a line is in: of the second side of a pair in one row, the first. */
+  rowOf(id: string): string {
+    return [...this.folded.second].find(([, other]) => other.id === id)?.[0] ?? id;
+  }
+
+  /** What is told in a row: of a pair in one row, of both its sides. */
+  reportOf(line: Line): LineReport | undefined {
+    const report = this.reports.get(line.id);
+    const other = this.reports.get(this.folded.second.get(line.id)?.id ?? '');
+    return report && other ? bothSides(report, other) : report;
+  }
+
+  /** A pair as one row, or as two. */
+  split(pair: string): void {
+    const next = new Set(this.apart);
+    if (!next.delete(pair)) next.add(pair);
+    this.apart = next;
   }
 
   async toggle(line: Line): Promise<void> {
@@ -110,7 +139,23 @@ export class Board {
     else this.panel = null;
   }
 
-  change = (edit: Edit | null): boolean => this.show.session.do(edit);
+  change = (edit: Edit | null): boolean => this.show.session.do(edit && this.#onBoth(edit));
+
+  /** A pair in one row is one thing: what is done to one of its sides is done to the other. */
+  #onBoth(edit: Edit): Edit {
+    for (const [id, right] of this.folded.second) {
+      const left = this.lines.find((l) => l.id === id);
+      if (!left) continue;
+      for (const [from, to] of [
+        [left, right],
+        [right, left]
+      ]) {
+        const ops = mirrorOps(this.plan, from, to, edit.ops);
+        if (ops && applyEdit(this.plan, { ops }).ok) return { ...edit, ops };
+      }
+    }
+    return edit;
+  }
 
   addList(specs: readonly LineSpec[]): void {
     this.list = null;
@@ -128,8 +173,8 @@ export class Board {
     if (!done) return;
     const target = line?.id ?? this.lines.find((l) => !before.has(l.id))?.id;
     if (!target) return;
-    this.currentId = this.openId = target;
-    await focusRow(target);
+    this.currentId = this.openId = this.rowOf(target);
+    await focusRow(this.openId);
   }
 
   edit(line: Line): void {
@@ -169,7 +214,7 @@ export class Board {
   }
 
   copy(line: Line): void {
-    const made = copyLine(this.plan, line);
+    const made = copyLine(this.plan, line, this.folded.second.get(line.id));
     if (!made) toast(says.onlyALineFromASource);
     else if (this.change(made)) toast(says.duplicated(lineName(line)));
   }

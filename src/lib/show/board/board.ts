@@ -2,8 +2,10 @@ import { modelAt } from '$core/plan/devices';
 
 import type { LineReport } from '$core/judge/judge';
 import { rank, SEVERITIES, type Severity } from '$core/judge/types';
+import { toldAlike } from '$core/judge/pair-report';
 import type { Branch } from '$core/plan/branch';
 import type { Line } from '$core/plan/lines';
+import { builtAlike } from '$core/plan/mirror';
 import type { Op, Plan } from '$core/plan/schema';
 
 export type Sort = 'channel' | 'verdict';
@@ -64,6 +66,30 @@ export function grouped(lines: readonly Line[], branches: ReadonlyMap<string, Br
   const isChild = (line: Line): boolean => [...children.values()].some((list) => list.includes(line));
   lines.filter((line) => !isChild(line)).forEach(put);
   return out;
+}
+
+/** Rows of which pairs that are alike are one each, and the second side of each by the id of the first. */
+export interface Folded {
+  readonly rows: readonly Line[];
+  readonly second: ReadonlyMap<string, Line>;
+}
+
+/**
+ * Pairs as one row each, where both sides are built alike and told the same; others stay two rows, so that nothing is hidden.
+ * @param apart names of pairs that somebody wants to see as two
+ */
+export function foldPairs(plan: Plan, rows: readonly Line[], reports: Reports, apart: ReadonlySet<string>): Folded {
+  const second = new Map<string, Line>();
+  const out: Line[] = [];
+  rows.forEach((line, k) => {
+    if (second.has(rows[k - 1]?.id)) return;
+    out.push(line);
+    const other = rows[k + 1];
+    if (bracketOf(rows, k) !== 'upper' || apart.has(line.info?.pair ?? '') || !builtAlike(plan, line, other)) return;
+    const [a, b] = [reports.get(line.id), reports.get(other.id)];
+    if (a && b ? toldAlike(a, b) : !a && !b) second.set(line.id, other);
+  });
+  return { rows: out, second };
 }
 
 /** Where a row stands in the bracket of its stereo pair; null outside of one, or when its other side is not next to it. */

@@ -28,6 +28,7 @@ export const SHORTCUTS = {
   clipboard: { keys: [], shown: ['Ctrl', 'C'], text: says.copyTheLineInWordsCtrl },
   undo: { keys: [], shown: ['Ctrl', 'Z'], text: 'undo' },
   redo: { keys: [], shown: ['Ctrl', 'Shift', 'Z'], text: says.redoAlsoCtrlY },
+  convert: { keys: [], shown: ['U'], text: says.convertLevelsAndUnits },
   filter: { keys: ['f'], shown: ['F'], text: says.showOnlyWhatIsWrongThen },
   sort: { keys: ['s'], shown: ['S'], text: says.sortByChannelOrByVerdict },
   leave: { keys: ['Escape'], shown: ['Esc'], text: says.leaveFoldClose },

@@ -78,7 +78,7 @@
     !map
       ? says.lookingForRings
       : audible > 0
-        ? says.willBeHeard(audible === 1 ? says.oneRing : `${audible} rings`)
+        ? says.willBeHeard(audible === 1 ? says.oneRing : says.soManyLoops(audible))
         : map.rings.length > 0
           ? says.noRingWillBeHeard
           : says.noRingAtAll

@@ -87,14 +87,28 @@
     ];
     if (last.clip !== null && last.clip <= range.high)
       list.push({ text: says.clips(dbu(last.clip)), y: y(last.clip) + (clips ? 14 : -5), tone: 'fill-error' });
-    if (hiss !== null) list.push({ text: says.hiss(dbu(hiss)), y: y(hiss) - 3, tone: 'fill-quiet' });
-    if (hum !== null) list.push({ text: says.hum(dbu(hum)), y: y(hum) - 3, tone: 'fill-accent' });
+    return parted(list);
+  });
+  /** What stands under the signal at the input is named beside its lines, which begin at the last point. */
+  const floors = $derived(
+    parted([
+      ...(hiss === null ? [] : [{ text: says.hiss(dbu(hiss)), y: y(hiss) + 4, tone: 'fill-quiet' }]),
+      ...(hum === null ? [] : [{ text: says.hum(dbu(hum)), y: y(hum) + 4, tone: 'fill-accent' }])
+    ])
+  );
+  interface Label {
+    readonly text: string;
+    y: number;
+    readonly tone: string;
+  }
+  function parted(list: Label[]): Label[] {
+    if (list.length === 0) return list;
     list.sort((a, b) => a.y - b.y);
     list.forEach((label, k) => (label.y = Math.max(label.y, k === 0 ? 11 : list[k - 1].y + LEADING)));
     const over = list[list.length - 1].y - (HEIGHT - 6);
     if (over > 0) list.forEach((label) => (label.y -= over));
     return list;
-  });
+  }
 </script>
 
 <div class="grid grid-cols-[minmax(0,1fr)_58px] gap-x-2">
@@ -142,9 +156,9 @@
           stroke-dasharray="1.5 3"
         />
       {/if}
-      {#each labels as label (label.text)}
+      {#each [...labels.map( (l) => ({ ...l, x: width - 4 }) ), ...floors.map( (l) => ({ ...l, x: last.x - 6 }) )] as label (label.text)}
         <text
-          x={width - 4}
+          x={label.x}
           y={label.y}
           text-anchor="end"
           class="{label.tone} stroke-card"

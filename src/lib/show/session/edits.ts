@@ -41,15 +41,21 @@ export const sayLine = (plan: Plan, line: Line, spec: LineSpec): Edit | null => 
 export const deleteLine = (plan: Plan, line: Line): Edit | null =>
   editBy(plan, { code: 'delete-line', subject: lineName(line) }, id(), (draft) => dropLine(draft, line));
 
-/** A second line like this one, without its channel. Null when the line is more than words can say. */
-export function copyLine(plan: Plan, line: Line): Edit | null {
-  const spec = specOf(plan, line);
-  if (!spec) return null;
-  const make = idMaker(plan);
-  const name = `${cutText(spec.name, 70)} copy`;
-  return editBy(plan, { code: 'copy-line', subject: spec.name }, id(), (draft) => {
-    const input = putLine(draft, { ...spec, name, channel: undefined }, make);
-    draft.devices[input].host = draft.devices[line.id].host;
+/**
+ * A second line like this one, without its channel, or a second pair. Null when a line is more than words can say.
+ * @param other the second side of the pair that it is the first of
+ */
+export function copyLine(plan: Plan, line: Line, other?: Line): Edit | null {
+  const specs = [line, ...(other ? [other] : [])].map((of) => ({ of, spec: specOf(plan, of) }));
+  if (specs.some(({ spec }) => !spec)) return null;
+  const again = (name: string): string => `${cutText(name, 70)} copy`;
+  return editBy(plan, { code: 'copy-line', subject: lineName(line) }, id(), (draft) => {
+    for (const { of, spec } of specs) {
+      if (!spec) continue;
+      const pair = other && spec.pair ? { pair: again(spec.pair) } : {};
+      const input = putLine(draft, { ...spec, name: again(spec.name), channel: undefined, ...pair }, idMaker(draft));
+      draft.devices[input].host = draft.devices[of.id].host;
+    }
   });
 }
 

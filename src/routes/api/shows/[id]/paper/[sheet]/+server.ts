@@ -1,6 +1,7 @@
 import { server as says } from '$core/words/server';
 import { kitFor } from '$core/advise/stock';
 import { SHEET_IDS } from '$core/paper/types';
+import { asLengthUnit } from '$core/units/lengths';
 import { found, idOf } from '$lib/server/http';
 import { crewKit } from '$lib/server/kit';
 import { computed } from '$lib/server/compute/answer';
@@ -19,7 +20,7 @@ const Query = z.object({
 });
 
 /** A sheet of a show as PDF, as the show stands now. */
-export const GET: RequestHandler = async ({ params, url, locals, request }) => {
+export const GET: RequestHandler = async ({ params, url, locals, request, cookies }) => {
   const asked = Query.safeParse({
     sheet: params.sheet.replace(/\.pdf$/, ''),
     size: url.searchParams.get('size') ?? 'A4',
@@ -35,6 +36,7 @@ export const GET: RequestHandler = async ({ params, url, locals, request }) => {
       'paper',
       {
         ...{ show: show.name, revision: show.revision, plan: show.plan, sheet, size },
+        lengths: asLengthUnit(cookies.get('lengths')),
         kit: kitFor(show.plan, await crewKit(crewId)),
         before: last,
         address: `${originForOthers(request) ?? originOf(request)}/show/${show.id}?line=`

@@ -1,0 +1,103 @@
+import { plainCell } from '../../text/cells';
+import { channelsOf } from './cut';
+import { readTrade } from './read';
+
+/** Columns of a pasted table: by what their headings call them, or by what stands in them. */
+
+export const COLUMNS = ['channel', 'name', 'what', 'input', 'note', 'act', 'skip'] as const;
+export type Column = (typeof COLUMNS)[number];
+type Separator = '\t' | '|' | ';' | ',' | '  ';
+export interface Table {
+  readonly by: Separator;
+  readonly columns: readonly Column[];
+  /** What stands in each, to tell them apart: the heading, or the first cell. */
+  readonly heads: readonly string[];
+}
+
+/** What headings call the columns. */
+const HEADINGS: Readonly<Record<Exclude<Column, 'skip'>, RegExp>> = {
+  channel: /^(?:#|ch\.?|chan\.?|channel|no\.?|nr\.?|in|kanal|line|ch #)$/i,
+  name: /^(?:name|input|instrument|source|what|item|instr\.?|label|signal|quelle|bron|instrumento)$/i,
+  what: /^(?:mic|mic ?\/ ?di|mics?|di|mic or di|source|connection|type|mic\/line|pickup|mikrofon|microphone|mic ?\/ ?line|transducer|gear|mic pref.*)$/i,
+  input: /^(?:input|patch|snake|stage ?box|into|destination|connection|sb|box|preamp|desk|connector)$/i,
+  note: /^(?:notes?|stand|stands|remarks?|comments?|48v|phantom|\+48|p48|bemerkung|stativ|insert|fx|position|power)$/i,
+  act: /^(?:act|set|band|artist)$/i
+};
+
+const SEPARATORS: readonly Separator[] = ['\t', '|', ';', ',', '  '];
+
+/** Cells of a row by what separates them; commas and semicolons inside of quotes are text. */
+export function cellsOf(line: string, by: Separator): string[] {
+  if (by === ',' || by === ';')
+    return [
+      ...line.matchAll(by === ',' ? /(?:^|,)(?:"((?:[^"]|"")*)"|([^,]*))/g : /(?:^|;)(?:"((?:[^"]|"")*)"|([^;]*))/g)
+    ].map((m) => plainCell((m[1] ?? m[2] ?? '').replace(/""/g, '"').trim()));
+  const cut =
+    by === '\t' ? line.split('\t') : by === '|' ? line.replace(/^\s*\||\|\s*$/g, '').split('|') : line.split(/\s{2,}/);
+  return cut.map((c) => c.trim());
+}
+
+/** Columns of a heading; null where the line is none. A name asked for twice goes to the left one. */
+export function headingOf(line: string): Table | null {
+  for (const by of SEPARATORS) {
+    const cells = cellsOf(line, by).filter((c, _, all) => c !== '' || all.length > 2);
+    if (cells.length < 3) continue;
+    const columns: Column[] = [];
+    let known = 0;
+    for (const cell of cells) {
+      const fit = (['channel', 'name', 'what', 'input', 'note', 'act'] as const).find(
+        (c) => HEADINGS[c].test(cell) && (c === 'note' || !columns.includes(c))
+      );
+      if (fit) known++;
+      columns.push(fit ?? 'note');
+    }
+    if (
+      known >= cells.length - 1 &&
+      columns.includes('channel') &&
+      (columns.includes('name') || columns.includes('what'))
+    )
+      return { by, columns, heads: cells };
+  }
+  return null;
+}
+
+/** Rows looked at to find out what stands in a table that has no heading. */
+const LOOKED_AT = 12;
+
+/** A table without a heading, by what stands in it: most rows have the same number of cells, and one column counts. */
+export function tableOf(lines: readonly string[]): Table | null {
+  const body = lines.filter((l) => l.trim() !== '').slice(0, LOOKED_AT);
+  for (const by of SEPARATORS.slice(0, 4)) {
+    const rows = body.map((l) => cellsOf(l, by));
+    const width = rows[Math.floor(rows.length / 2)]?.length ?? 0;
+    const same = rows.filter((r) => r.length === width);
+    if (width < 3 || same.length < 2 || same.length < 0.8 * rows.length) continue;
+    const columns = contentOf(same, width);
+    if (columns) return { by, columns, heads: same[0] };
+  }
+  return null;
+}
+
+/** What each column holds; null where none of them counts, for then it is no input list. */
+function contentOf(rows: readonly (readonly string[])[], width: number): Column[] | null {
+  const share = (k: number, is: (cell: string) => boolean): number =>
+    rows.filter((r) => r[k] !== '' && is(r[k])).length / rows.length;
+  const columns: Column[] = Array.from({ length: width }, () => 'note');
+  const all = columns.map((_, k) => k);
+  const counts = all.find((k) => share(k, (c) => channelsOf(c).length > 0 && /^\W*[a-d]?\d/i.test(c)) > 0.7);
+  if (counts === undefined) return null;
+  columns[counts] = 'channel';
+  const free = all.filter((k) => k !== counts && share(k, (c) => /[a-z]/i.test(c)) > 0.3);
+  if (free.length === 0) return null;
+  // The first text is what it is called; what says most about how it is taken, of the others, is that.
+  const [name, ...others] = free;
+  columns[name] = 'name';
+  const told = others
+    .map((k) => ({
+      k,
+      share: share(k, (c) => readTrade(c).pieces.some(({ read }) => ['source', 'di', 'box'].includes(read.is)))
+    }))
+    .sort((a, b) => b.share - a.share)[0];
+  if (told && told.share > 0.3) columns[told.k] = 'what';
+  return columns;
+}
