@@ -9,7 +9,7 @@ import { planFromWords, Wrong } from './inputs';
 import { serveVenue } from './venue';
 
 it('judges and solves a line in words, reads units', () => {
-  expect(run(['line', 'dulcimer piezo, 6 m, passive DI, 40 m, mic']).text).toContain('147\u202FHz is 9.9\u202FdB down');
+  expect(run(['line', 'dulcimer piezo, 6 m, passive DI, 40 m, mic']).text).toContain('147\u202FHz is 10\u202fdB down');
   const { hz, gainDb } = run(['solve', '--say', 'keyboard (R 10k), 1 m, resistor 10k']).data as Record<
     string,
     number[]

@@ -52,7 +52,7 @@ function judged(plan: Plan): Answer {
   const told = (r: LineReport): string =>
     [
       verdict(r),
-      ...(r.arrives === null ? [] : [`arrives at ${formatNumber(r.arrives, 1)} dBu`]),
+      ...(r.arrives === null ? [] : [`level at the input ${formatNumber(r.arrives, 1)} dBu`]),
       ...(r.snr === null ? [] : [`noise ${formatNumber(-r.snr)} dB`]),
       ...(r.hum === null ? [] : [`hum ${formatNumber(-r.hum.below)} dB`])
     ].join(', ');

@@ -25,15 +25,18 @@ describe('the first remedy', () => {
   it.each([
     ['upright bass piezo, 3 m, active DI, 40 m, mic', 'Active DI, 10 MΩ instead of the active DI, 1 MΩ'],
     ['dulcimer piezo, 6 m, passive DI, 40 m, mic', 'Active DI, 10 MΩ instead of the passive DI'],
-    ['guitar humbucker, 3 m, active DI lifted, 20 m, mic', 'Pad −10 dB at the box, and join the ground at the box'],
+    [
+      'guitar humbucker, 3 m, active DI lifted, 20 m, mic',
+      'Pad −10 dB at the DI, and take the ground lift off at the DI'
+    ],
     ['piezo, 2 m, active DI 10m, 20 m, mic, phantom off', 'Switch phantom on at the input'],
-    ['bouzouki single coil, 9 m, active DI, 40 m, mic', 'Move the box to within 6 m of the player'],
+    ['bouzouki single coil, 9 m, active DI, 40 m, mic', 'Move the DI to within 6 m of the player'],
     ['laptop, 3 m, mic', 'Put in a passive media DI, stereo to mono'],
     ['guitar single coil, 3 m, line', 'Into an instrument input'],
-    ['guitar single coil, 3 m 2 couplers, active DI, 20 m, mic', 'One lead in a piece, no couplers'],
+    ['guitar single coil, 3 m 2 couplers, active DI, 20 m, mic', 'One lead in one piece, no couplers'],
     ['theremin wall-wart, 2 m, 10 m, mic, phantom on', 'Put in a passive DI'],
     ['theremin wall-wart, 5 m, 40 m, line', 'Put in a passive DI, and into a microphone input'],
-    ['rca player earthed on Stage, 12 m, rca input', 'Put in a passive DI, and lift the signal ground at the box'],
+    ['rca player earthed on Stage, 12 m, rca input', 'Put in a passive DI, and lift the ground at the DI'],
     ['balanced line on Stage, 20 m, rca input', 'Into a line input, and turn the output down 6 dB']
   ])('%s → %s', (text, best) => {
     const before = plan(text);

@@ -59,7 +59,7 @@ describe('stereo pairs', () => {
     const [same] = pair(left);
     expect(same).toMatchObject({ name: 'organ', levelDb: 0, sameBoxes: true });
     expect(same.responseDb).toBeLessThan(1e-9);
-    expect(pairText(same, 'Right')).toBe('Both sides arrive alike.');
+    expect(pairText(same, 'Right')).toBe('Both sides match.');
   });
   it('another lead moves the level, another box the response too', () => {
     const [long] = pair('organ piezo, 9 m, active DI 10m, 20 m, mic');
@@ -68,7 +68,7 @@ describe('stereo pairs', () => {
     const [other] = pair('organ piezo, 3 m, active DI, 20 m, mic');
     expect(other.responseDb).toBeGreaterThan(2);
     expect(plain(pairText(other, 'Right'))).toMatch(
-      /^Right arrives .* lower: trim it up by that; .*, and their DIs differ\.$/
+      /^Right is .* lower: trim it up by that; .*, and their DIs differ\.$/
     );
   });
   it('a pad on one side is a level to be trimmed, and nothing else', () => {

@@ -58,7 +58,7 @@ describe('by the box', () => {
     expect(bass.route!.way.id).toBe('active');
     expect(bass.because!.code).toBe('bass-loss');
     expect(bass.decibels.deviation).toBeGreaterThan(6);
-    expect(decibelsText(bass.decibels)).toMatch(/dB less even/);
+    expect(decibelsText(bass.decibels)).toMatch(/dB less flat/);
     expect(rank(bass.severity)).toBeGreaterThan(rank(bass.against));
   });
   it('and is right for a coil', () => expect(on(of('box', 'active'), 'Bouzouki')?.severity ?? 'clean').toBe('clean'));

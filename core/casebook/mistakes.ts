@@ -32,7 +32,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'guitar single coil, 30 m 4 couplers, instrument input',
     finds: { code: 'long-unbalanced', severity: 'care', value: 30 },
     right: 'guitar single coil, 3 m, instrument input',
-    remedy: 'Bring both ends within 6 m'
+    remedy: 'Keep the run under 6 m'
   },
   {
     id: 'the-couplers-of-that-run',
@@ -40,7 +40,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'guitar single coil, 30 m 4 couplers, instrument input',
     finds: { code: 'coupled', severity: 'care', value: 4 },
     right: 'guitar single coil, 30 m, instrument input',
-    remedy: 'Bring both ends within 6 m'
+    remedy: 'Keep the run under 6 m'
   },
   {
     id: 'a-passive-box-into-a-line-input',
@@ -56,7 +56,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'valve amp, 3 m, line',
     finds: { code: 'speaker-level', severity: 'danger', value: 26.02 },
     right: 'valve amp, 3 m, cabinet',
-    remedy: 'Into a loudspeaker cabinet, and plug the source in where the far end is, at Annex'
+    remedy: 'Into a loudspeaker cabinet'
   },
   {
     id: 'line-level-into-a-microphone-input',
@@ -121,7 +121,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'piezo, 2 m, active DI 10m (draw 10 mA), 20 m, mic (phantomMost 4 mA)',
     finds: { code: 'phantom-weak', severity: 'care', value: 34.37 },
     right: 'piezo, 2 m, active DI 10m, 20 m, mic',
-    remedy: 'Run the box on a battery'
+    remedy: 'Run the DI on a battery'
   },
   {
     id: 'phantom-of-the-whole-desk',
@@ -131,7 +131,7 @@ export const MISTAKES: readonly Mistake[] = [
     phantomMost: 0.02,
     finds: { code: 'phantom-spent', severity: 'stop', value: 24 },
     right: 'piezo, 2 m, active DI 10m (draw 8 mA), 20 m, mic',
-    remedy: 'Run the box on a battery'
+    remedy: 'Run the DI on a battery'
   },
   {
     id: 'phantom-with-no-way-home',
@@ -139,7 +139,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'piezo, 2 m, active DI 10m, 20 m mic cable shield open, mic',
     finds: { code: 'phantom-weak', severity: 'stop', value: 0 },
     right: 'piezo, 2 m, active DI 10m, 20 m mic cable, mic',
-    remedy: 'Run the box on a battery'
+    remedy: 'Run the DI on a battery'
   },
   {
     id: 'phantom-where-it-harms',
@@ -147,7 +147,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'keyboard wall-wart, 2 m, 10 m, mic, phantom on',
     finds: { code: 'phantom-into-source', severity: 'stop', value: 6.476 },
     right: 'dynamic mic, 10 m, mic, phantom on',
-    remedy: 'Put in an active DI, 1 MΩ, and pad −20 dB at the box'
+    remedy: 'Put in an active DI, 1 MΩ, and pad −20 dB at the DI'
   },
   {
     id: 'phantom-on-a-mis-wired-ribbon',
@@ -155,7 +155,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'ribbon mic, 10 m pin 3 grounded, mic, phantom on',
     finds: { code: 'phantom-into-source', severity: 'danger', value: 6.75 },
     right: 'ribbon mic, 10 m, mic, phantom on',
-    remedy: 'A lead that is wired as usual, and switch phantom off at the input'
+    remedy: 'A lead with normal wiring, and switch phantom off at the input'
   },
   {
     id: 'no-plug-in-power-for-a-capsule',
@@ -185,7 +185,7 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'lift-on-a-box-that-is-not-isolated',
     what: 'lift on a box that is not isolated',
     says: 'keyboard earthed on Stage, 3 m, active DI lifted pad 20, 40 m, mic',
-    finds: { code: 'lift-leaks', severity: 'stop', value: 46.32 },
+    finds: { code: 'lift-leaks', severity: 'note', value: 46.32 },
     right: 'keyboard earthed on Stage, 3 m, passive DI lifted pad 20, 40 m, mic',
     remedy: 'Run the source on its battery'
   },
@@ -237,7 +237,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'upright bass piezo, 3 m, active DI 10m low cut 120, 20 m, mic',
     finds: { code: 'cut-too-high', severity: 'stop', value: -13.1 },
     right: 'upright bass piezo, 3 m, active DI 10m, 20 m, mic',
-    remedy: 'Take the low cut out at the box'
+    remedy: 'Switch the low cut off at the DI'
   },
   {
     id: 'a-reversed-box-used-to-lower-a-level',
@@ -261,7 +261,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'balanced line (topology transformer) on Stage, 20 m pin 3 open, line',
     finds: { code: 'half-balanced', severity: 'care', value: 17.24 },
     right: 'balanced line (topology transformer) on Stage, 20 m, line',
-    remedy: 'A lead that is wired as usual, and turn the output down 6 dB'
+    remedy: 'A lead with normal wiring, and turn the output down 6 dB'
   },
   {
     id: 'hot-and-cold-swapped',
@@ -269,7 +269,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'balanced line on Stage, 20 m swapped, line',
     finds: { code: 'contacts-swapped', severity: 'note', value: 0 },
     right: 'balanced line on Stage, 20 m, line',
-    remedy: 'A lead that is wired as usual, and turn the output down 6 dB'
+    remedy: 'A lead with normal wiring, and turn the output down 6 dB'
   },
   {
     id: '3-v-of-rail-taken-for-3-v-rms',
@@ -285,7 +285,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'upright bass piezo (nominal -14 dBu), 2 m, active DI 10m, 20 m, mic',
     finds: { code: 'double-stops', severity: 'note', value: 4.151 },
     right: 'upright bass piezo, 2 m, active DI 10m pad 15, 20 m, mic',
-    remedy: 'Turn the active DI, 10 MΩ down 10 dB'
+    remedy: 'Pad −10 dB at the DI'
   },
   {
     id: 'a-ground-loop-on-an-unbalanced-joint',
@@ -293,6 +293,6 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'rca player earthed on Stage, 12 m, rca input',
     finds: { code: 'loop', severity: 'stop', value: 7.319 },
     right: 'rca player wall-wart, 2 m, rca input',
-    remedy: 'Put in a passive DI, and lift the signal ground at the box'
+    remedy: 'Put in a passive DI, and lift the ground at the DI'
   }
 ];

@@ -42,21 +42,21 @@ export const SCENARIOS: readonly Case[] = [
     what: 'a player straight into a far speaker',
     says: 'rca player wall-wart, 15 m, powered speaker',
     finds: { code: 'long-unbalanced', severity: 'care', value: 15 },
-    remedy: 'Put in a passive media DI, stereo to mono, and mode mic at the input'
+    remedy: 'Put in a passive media DI, stereo to mono, and switch the input to MIC'
   },
   {
     id: 'speaker-tap',
     what: 'a power amplifier tapped for the desk',
     says: 'power amp, 2 m, speaker box, 20 m, mic',
-    finds: { code: 'loop', severity: 'stop', value: 48.76 },
-    remedy: 'Plug the source in where the far end is, at Annex'
+    finds: { code: 'loop', severity: 'note', value: 48.76 },
+    remedy: null
   },
   {
     id: 'bass-direct',
     what: 'a passive bass direct',
     says: 'bass guitar passive bass, 3 m, active DI, 30 m, mic',
     finds: { code: 'double-stops', severity: 'note', value: 5.53 },
-    remedy: 'Pad −10 dB at the box'
+    remedy: 'Pad −10 dB at the DI'
   },
   {
     id: 'bass-amp',
@@ -77,14 +77,14 @@ export const SCENARIOS: readonly Case[] = [
     what: 'a dry track back to an amplifier',
     says: 'interface output, 3 m, re-amp box, 2 m, guitar amp',
     finds: { code: 'headroom', severity: 'care', value: 0.182 },
-    remedy: 'Turn the output down 12 dB, and join the ground at the box'
+    remedy: 'Turn the output down 12 dB, and take the ground lift off at the DI'
   },
   {
     id: 'remote-amp',
     what: 'an amplifier in another room, over a tie line',
     says: 'interface output, 30 m multicore, reversed box, 2 m, guitar amp',
     finds: { code: 'core-saturates', severity: 'stop', value: -15.43 },
-    remedy: 'Put in a re-amp box, at the far end, turn the output down 12 dB, and join the ground at the box'
+    remedy: 'Put in a re-amp box, at the far end, and turn the output down 12 dB'
   },
   {
     id: 'acoustic-preamp',
@@ -170,15 +170,15 @@ export const SCENARIOS: readonly Case[] = [
     id: 'clip-on-into-a-box',
     what: 'a clip-on microphone into a box',
     says: 'clip-on mic from battery, 1 m, active DI, 20 m, mic',
-    finds: { code: 'hissy', severity: 'care', value: 54.32 },
-    remedy: 'Turn the active DI, 1 MΩ up 10 dB'
+    finds: { code: 'quiet', severity: 'clean', value: 54.32 },
+    remedy: null
   },
   {
     id: 'clip-on-into-a-recorder',
     what: 'a clip-on microphone into a recorder',
     says: 'clip-on mic from battery, 2 m, aux',
-    finds: { code: 'hissy', severity: 'care', value: 51.08 },
-    remedy: 'Put in an active DI, 10 MΩ, and turn the active DI, 10 MΩ up 10 dB'
+    finds: { code: 'quiet', severity: 'clean', value: 51.08 },
+    remedy: 'Put in an active DI, 10 MΩ'
   },
   {
     id: 'amp-next-door',
@@ -187,7 +187,7 @@ export const SCENARIOS: readonly Case[] = [
     also: ['from Track, 3 m, active DI on battery, 30 m multicore, reversed box, 2 m, guitar amp'],
     last: true,
     finds: { code: 'loop', severity: 'stop', value: 19.41 },
-    remedy: 'Lift the signal ground at the box, and pad −20 dB at the box'
+    remedy: 'Lift the ground at the DI, and pad −20 dB at the DI'
   },
   {
     id: 'one-output-three-inputs',
@@ -221,7 +221,7 @@ export const SCENARIOS: readonly Case[] = [
     says: 'Guitar: guitar single coil, 4 m, instrument input',
     also: ['from Guitar, 3 m, guitar amp'],
     finds: { code: 'loop', severity: 'stop', value: 6.095 },
-    remedy: 'A passive DI, its ground lifted, instead of the Y lead'
+    remedy: 'An active DI, 1 MΩ instead of the Y lead'
   },
   {
     id: 'amp-of-that-guitar',
@@ -238,6 +238,6 @@ export const SCENARIOS: readonly Case[] = [
     says: 'Guitar: guitar single coil, 3 m, active DI, 20 m, mic',
     also: ['from Guitar, 14 m, guitar amp'],
     finds: { code: 'treble-loss', severity: 'care', value: -7.47 },
-    remedy: 'Thru buffered at the box'
+    remedy: 'Use a buffered thru at the DI'
   }
 ];

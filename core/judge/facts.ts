@@ -33,8 +33,8 @@ interface Facts {
   'converted-twice': 'model' | 'step' | 'before';
   'double-stops': 'peak' | 'clip' | 'model' | 'lowest' | 'third';
   'over-rail': 'rail' | 'clip' | 'model';
-  quiet: 'arrives' | 'noise' | 'weighted' | 'most' | 'share';
-  hissy: 'arrives' | 'noise' | 'weighted' | 'most' | 'share';
+  quiet: 'arrives' | 'noise' | 'weighted' | 'most' | 'share' | 'heard' | 'room' | 'rule';
+  hissy: 'arrives' | 'noise' | 'weighted' | 'most' | 'share' | 'heard' | 'room' | 'rule';
   bridges: 'zin' | 'zout' | 'least' | 'leastAt' | 'loss';
   loads: 'zin' | 'zout' | 'least' | 'leastAt' | 'loss';
   'equal-impedances': 'zin' | 'zout' | 'least' | 'leastAt' | 'loss';
@@ -44,7 +44,7 @@ interface Facts {
   'bass-loss': 'at' | 'zin' | 'zinOneK' | 'lead' | 'source' | 'low' | 'reach';
   'treble-loss': 'at' | 'zin' | 'zinOneK' | 'lead' | 'source' | 'low' | 'reach';
   'no-loop': never;
-  loop: 'hum' | 'arrives' | 'supplies' | 'emf' | 'mains' | 'names' | 'model';
+  loop: 'hum' | 'arrives' | 'supplies' | 'emf' | 'mains' | 'names' | 'model' | 'heard' | 'room' | 'rule';
   'phantom-reaches': 'model' | 'input' | 'left' | 'drawn';
   'phantom-off': 'model' | 'input';
   'phantom-none': 'model' | 'input';
@@ -59,12 +59,12 @@ interface Facts {
   'battery-lasts': 'model' | 'capacity' | 'drawn';
   'battery-short': 'model' | 'capacity' | 'drawn';
   'floats-lifted': 'model' | 'source';
-  'hum-low': 'hum' | 'arrives' | 'cause' | 'mains';
+  'hum-low': 'hum' | 'arrives' | 'cause' | 'mains' | 'heard' | 'room' | 'rule';
   'hum-unknown': never;
-  hums: 'hum' | 'arrives' | 'cause' | 'mains';
-  'lift-no-help': 'hum' | 'arrives' | 'cause' | 'mains' | 'model';
-  'lift-leaks': 'hum' | 'arrives' | 'cause' | 'mains' | 'model';
-  'thru-joins': 'hum' | 'arrives' | 'supplies' | 'emf' | 'mains' | 'names' | 'model';
+  hums: 'hum' | 'arrives' | 'cause' | 'mains' | 'heard' | 'room' | 'rule';
+  'lift-no-help': 'hum' | 'arrives' | 'cause' | 'mains' | 'model' | 'heard' | 'room' | 'rule';
+  'lift-leaks': 'hum' | 'arrives' | 'cause' | 'mains' | 'model' | 'heard' | 'room' | 'rule';
+  'thru-joins': 'hum' | 'arrives' | 'supplies' | 'emf' | 'mains' | 'names' | 'model' | 'heard' | 'room' | 'rule';
   'earth-removed': 'model';
   unfinished: 'missing';
   unsolvable: 'part' | 'fault';

@@ -1,5 +1,6 @@
 import { modelOf, hasTrait, wantsPhantom } from '../gear/catalogue';
 import { modelAt, settingsAt } from '../plan/devices';
+import { roomOf } from '../rig/audible';
 import type { GroundEdge } from '../rig/builder';
 import { type Hum } from '../rig/hum';
 import { HUM_KINDS } from '../rig/hum-domain';
@@ -7,7 +8,8 @@ import { earthed, ringThrough, type Tie } from '../rig/rings';
 import type { LineSolution } from '../rig/solve';
 import { toDbu } from '../units/quantity';
 import { finding, type JoinContext } from './context';
-import { BATTERY_HOURS, HARM_AMPERE, HUM, INDUCED, LEAST_RAIL, onLadder } from './limits';
+import { heardSeverity, humMargin } from './heard';
+import { BATTERY_HOURS, HARM_AMPERE, LEAST_RAIL } from './limits';
 import { type Fact, fact, type Finding } from './types';
 
 /**
@@ -37,12 +39,29 @@ const below = (c: JoinContext, volts: number): number => {
   return Number.isFinite(value) ? value : volts > 0 ? -200 : 200;
 };
 
+/** Hum of one kind, or of the worst of several: how far below the signal, how far under what is heard, and what that is worth. */
+function heard(c: JoinContext, hum: Hum, volts: number, ...kinds: readonly (keyof Hum['loudest'])[]): Judged {
+  const { spans, line } = c.solution;
+  const nominal = spans[spans.length - 1].far.nominalDbu;
+  const loudest = Math.max(...kinds.map((k) => hum.loudest[k]));
+  const margin = humMargin(c.plan.policy, line.info?.exposure ?? 'normal', nominal, loudest);
+  return { margin, ...heardSeverity(margin, below(c, volts)) };
+}
+const heardFacts = (c: JoinContext, { margin, rule }: Pick<Judged, 'margin' | 'rule'>) => [
+  fact('heard', 'gain', margin),
+  fact('room', 'id', roomOf(c.plan.policy)),
+  fact('rule', 'count', rule ? 1 : 0)
+];
+
 function loops(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[] {
   const ring = ringThrough(c.solution.rig, c.span.cable, ties);
   if (!ring) return [finding('no-loop', c.at, { severity: 'clean', value: 0, unit: 'count', limit: null })];
   const earths = hum?.byKind.earths ?? 0;
   const value = below(c, earths);
-  const { severity, limit } = onLadder(HUM, value);
+  const judged: Judged = hum
+    ? heard(c, hum, earths, 'earths')
+    : { margin: 200, rule: false, severity: 'clean', limit: value };
+  const { severity, limit } = judged;
   // The drop along an unbalanced shield is what becomes signal; a balanced stretch of the same ring only carries it.
   const told = c.span.balanced && ringHasUnbalanced(c.solution, ring) ? 'clean' : severity;
   // Of a circuit of which nobody knows anything the loop is sure, how loud it is a guess.
@@ -62,6 +81,7 @@ function loops(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[]
       ),
       fact('mains', 'frequency', c.plan.policy.mainsHz),
       fact('names', 'id', supplies.map((id) => c.plan.supplies[id].name).join(' and ')),
+      ...heardFacts(c, judged),
       ...(code === 'thru-joins' ? [fact('model', 'id', c.near.model.id)] : [])
     ])
   ];
@@ -97,12 +117,13 @@ function humOf(c: JoinContext, hum: Hum | null): Finding[] {
         )
       ),
       fact('mains', 'frequency', c.plan.policy.mainsHz),
+      ...heardFacts(c, f),
       ...extra
     ]);
   const fields = Math.hypot(electric, winding, cable);
-  const induced = onLadder(INDUCED, below(c, fields));
-  const leaked = onLadder(HUM, below(c, leak));
-  const looped = onLadder(HUM, below(c, earths));
+  const induced = heard(c, hum, fields, 'electric', 'winding', 'cable');
+  const leaked = heard(c, hum, leak, 'leak');
+  const looped = heard(c, hum, earths, 'earths');
   const out: Finding[] = [];
   if (induced.severity !== 'clean') out.push(make('hums', fields, induced));
   else if (leaked.severity !== 'clean') out.push(make('hums', leak, leaked));
@@ -111,13 +132,19 @@ function humOf(c: JoinContext, hum: Hum | null): Finding[] {
     const model = modelOf(c.plan.devices[lift].model);
     const own = [fact('model', 'id', model.id)];
     if (out.length > 0 && fields > earths)
-      out.push(make('lift-no-help', fields, { severity: 'note', limit: induced.limit }, own));
+      out.push(make('lift-no-help', fields, { ...induced, severity: 'note' }, own));
     if (looped.severity !== 'clean' && !model.isolated) out.push(make('lift-leaks', earths, looped, own));
   }
-  return out.length > 0 ? out : [make('hum-low', hum.volts, { severity: 'clean', limit: 80 })];
+  // Where a loop is what hums, the loop has said so.
+  const all = heard(c, hum, hum.volts, 'all');
+  return out.length > 0 || all.severity !== 'clean' ? out : [make('hum-low', hum.volts, all)];
 }
 
 interface Judged {
+  /** Under what is heard, dB. */
+  readonly margin: number;
+  /** A rule of thumb decided, not the ear. */
+  readonly rule: boolean;
   readonly severity: Finding['severity'];
   readonly limit: number;
 }
@@ -270,7 +297,7 @@ function lifted(c: JoinContext, hum: Hum | null): Finding[] {
   const before = line.devices[c.at - 1];
   if (c.at < 1 || earthed(rig)(rig.chassis.get(before)!)) return [];
   // What floats may hum, and then the network says so. Of open strings it knows little: there the rule is told, as no more than that.
-  const quiet = hum !== null && ['clean', 'note'].includes(onLadder(HUM, below(c, hum.volts)).severity);
+  const quiet = hum !== null && ['clean', 'note'].includes(heard(c, hum, hum.volts, 'all').severity);
   if (quiet && c.source.model.ports[0].level !== 'instrument') return [];
   return [
     finding('floats-lifted', c.at, { severity: quiet ? 'note' : 'care', value: 0, unit: 'none', limit: null }, [

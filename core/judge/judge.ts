@@ -13,6 +13,7 @@ import { checkBalance } from './balance';
 import { checkConnector } from './connector';
 import { finding, joinContext, type JoinContext } from './context';
 import { checkGround } from './ground';
+import { humMargin } from './heard';
 import { checkImpedance } from './impedance';
 import { checkLevel } from './level';
 import { type Around, type Pieces, type Which, SolvedRig, type Solved, solveWithin } from './solved-rig';
@@ -50,7 +51,8 @@ export interface LineReport {
     dbu: number;
     below: number;
     spectrum: number[];
-    byKind: { kind: HumKind; dbu: number }[];
+    /** With how far each stays under what is heard, dB. */
+    byKind: { kind: HumKind; dbu: number; margin: number }[];
   } | null;
   /** What phantom leaves at the end of its way, volts. */
   readonly phantomVolts: number | null;
@@ -247,6 +249,7 @@ function report(plan: Plan, solution: LineSolution, { hum, ties, drawn }: Solved
   // What cannot be computed is no silence.
   if (!hum) findings.push(finding('hum-unknown', -1, { severity: 'care', value: 0, unit: 'none', limit: null }));
   const humDbu = hum ? floor(toDbu(hum.volts)) : null;
+  const exposure = solution.line.info?.exposure ?? 'normal';
   return {
     ...rest,
     key,
@@ -259,7 +262,11 @@ function report(plan: Plan, solution: LineSolution, { hum, ties, drawn }: Solved
             dbu: humDbu,
             below: floor(rest.arrives! - humDbu),
             spectrum: Array.from(hum.spectrum, (v) => floor(toDbu(v))),
-            byKind: HUM_KINDS.map((kind) => ({ kind, dbu: floor(toDbu(hum.byKind[kind])) }))
+            byKind: HUM_KINDS.map((kind) => ({
+              kind,
+              dbu: floor(toDbu(hum.byKind[kind])),
+              margin: humMargin(plan.policy, exposure, rest.arrives!, hum.loudest[kind])
+            }))
           }
         : null
   };

@@ -3,20 +3,9 @@ import type { Plan } from '../plan/schema';
 import { expectedPair } from '../linecheck/pair';
 import { HUM_BOUNDS, humWord } from '../linecheck/hum';
 import { addThru, device, lead, oneLine, run, show } from '../tests/plans';
+import { HEARD, WORKING } from './heard';
 import { judgePlan } from './judge';
-import {
-  BASS,
-  bridgingLadder,
-  HEADROOM,
-  HUM,
-  INDUCED,
-  MISSING,
-  type Ladder,
-  onLadder,
-  SNR,
-  TOO_HOT,
-  TREBLE
-} from './limits';
+import { BASS, bridgingLadder, HEADROOM, MISSING, type Ladder, onLadder, TOO_HOT, TREBLE } from './limits';
 import type { Code, Finding } from './types';
 
 /** Every limit of the judge, from both sides: a number that moves fails here. */
@@ -54,30 +43,21 @@ const LADDERS: readonly [
     ]
   ],
   [
-    'hum',
-    HUM,
+    'what is heard',
+    HEARD,
     [
-      [70, 'clean', 'note'],
-      [60, 'note', 'care'],
-      [50, 'care', 'stop']
+      [10, 'clean', 'note'],
+      [0, 'note', 'care'],
+      [-10, 'care', 'stop']
     ]
   ],
   [
-    'hum by induction',
-    INDUCED,
+    'hum and hiss by the rule of thumb',
+    WORKING,
     [
       [50, 'clean', 'note'],
       [40, 'note', 'care'],
       [30, 'care', 'stop']
-    ]
-  ],
-  [
-    'S/N',
-    SNR,
-    [
-      [65, 'clean', 'note'],
-      [55, 'note', 'care'],
-      [45, 'care', 'stop']
     ]
   ],
   ['gain that is missing', MISSING, [[20, 'stop', 'care']]],

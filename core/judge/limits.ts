@@ -32,25 +32,6 @@ export const TREBLE: Ladder = [
   [-Infinity, 'clean']
 ];
 
-/**
- * Hum below the playing level, dB. Programme at 78 dB SPL in a quiet theatre (noise rating 25): a buzz is heard from about 60 dB below it,
- * for a tone is heard from 4 dB under the noise of its critical band (Zwicker and Fastl, Psychoacoustics). Ten decibels either way.
- */
-export const HUM: Ladder = [
-  [70, 'clean'],
-  [60, 'note'],
-  [50, 'care'],
-  [-Infinity, 'stop']
-];
-
-/** Average level over the noise at an input, dB, flat from 20 Hz to 20 kHz: in the same room hiss is heard from some 50 dB below the programme. */
-export const SNR: Ladder = [
-  [65, 'clean'],
-  [55, 'note'],
-  [45, 'care'],
-  [-Infinity, 'stop']
-];
-
 /** Two strings at once, in step: twice the voltage, dB. */
 export const DOUBLE_STOP_DB = 6;
 
@@ -74,17 +55,6 @@ export const BATTERY_HOURS = 6;
 
 /** Least voltage that an active DI works from, volts. */
 export const LEAST_RAIL = 9;
-
-/**
- * Hum that fields bring in, below the playing level, dB. Wider than for loops: the field of a place is known to ten decibels at
- * best, and a coil or an open element hears some of it wherever it stands.
- */
-export const INDUCED: Ladder = [
-  [50, 'clean'],
-  [40, 'note'],
-  [30, 'care'],
-  [-Infinity, 'stop']
-];
 
 /** Gain that is missing, dB: a fader or a booster makes up for some of it, and no more than that. */
 export const MISSING: Ladder = [

@@ -126,7 +126,10 @@ export function scopeKey(
 ): string {
   const own = scope.devices.flatMap((d) => plan.devices[d].own ?? []).map((id) => plan.models?.[id]);
   let key = shared;
-  for (const d of scope.devices) key += `${d}:${textOf(plan.devices[d])}${plan.lines[d]?.micMetres ?? ''}`;
+  for (const d of scope.devices) {
+    const info = plan.lines[d];
+    key += `${d}:${textOf(plan.devices[d])}${info?.micMetres ?? ''}${info?.exposure ?? ''}`;
+  }
   for (const c of scope.cables) key += `${c}:${textOf(plan.cables[c])}`;
   return own.length > 0 ? key + JSON.stringify(own) : key;
 }

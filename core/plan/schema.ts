@@ -125,6 +125,8 @@ const PolicySchema = z.strictObject({
   ambient: z.enum(['none', 'usual', 'strong']).optional(),
   /** In the open: rain and wet ground make a leak to earth deadly. */
   outdoors: z.boolean().optional(),
+  /** Where it is listened to, which decides what of hum and hiss is heard. */
+  room: z.enum(['studio', 'theatre', 'club', 'outdoors']).optional(),
   /** Which box, where there is a choice. */
   box: z.enum(['computed', 'opposite', 'active', 'passive-media']).optional(),
   /** When a box's ground is lifted. */

@@ -1,4 +1,6 @@
 import { DenseLU } from '../solver/dense';
+import { toDbu } from '../units/quantity';
+import { roomOf, toneHeardFrom } from './audible';
 import { type Complex } from '../solver/system';
 import type { Plan } from '../plan/schema';
 import { BOND_OHM, STRAY_FARAD } from './compile';
@@ -12,6 +14,8 @@ export interface Hum {
   /** Volts RMS at the mains frequency and its harmonics. */
   readonly spectrum: Float64Array;
   readonly byKind: Readonly<Record<HumKind, number>>;
+  /** By kind and of all: how far the harmonic that is heard best stands over where a tone of its frequency begins to be heard, dBu less dB SPL. */
+  readonly loudest: Readonly<Record<HumKind | 'all', number>>;
 }
 
 /** The whole rig's earths solved: what stands at each host and supply at each harmonic, for each cause. */
@@ -20,6 +24,8 @@ export class RigHum {
   readonly #supplies: number;
   /** By harmonic. */
   readonly #standing: (Standing | null)[] = [];
+  /** By harmonic: from where on a tone is heard where the show is played, dB SPL. */
+  readonly #heardFrom: readonly number[];
 
   /** @param rest what other pieces put there, added up already */
   constructor(
@@ -30,6 +36,8 @@ export class RigHum {
     const sum = new EarthSum(plan, domains, rest);
     this.#index = sum.index;
     this.#supplies = Object.keys(plan.supplies).length;
+    const room = roomOf(plan.policy);
+    this.#heardFrom = Array.from({ length: HARMONICS }, (_, k) => toneHeardFrom(plan.policy.mainsHz * (k + 1), room));
     for (let h = 1; h <= HARMONICS; h++) this.#standing.push(sounds(plan, h) ? this.#solve(sum, h) : null);
   }
 
@@ -97,6 +105,11 @@ export class RigHum {
     const n = this.#index.size;
     const spectrum = new Float64Array(HARMONICS);
     const power = new Float64Array(HUM_KINDS.length);
+    const loudest = new Float64Array(HUM_KINDS.length + 1).fill(-Infinity);
+    const listen = (kind: number, squared: number, harmonic: number): void => {
+      const over = toDbu(Math.sqrt(squared)) - this.#heardFrom[harmonic];
+      if (over > loudest[kind]) loudest[kind] = over;
+    };
     const layout = new Layout(domain);
     for (let harmonic = 0; harmonic < HARMONICS; harmonic++) {
       const standing = this.#standing[harmonic];
@@ -108,20 +121,24 @@ export class RigHum {
       for (let s = 0; s < this.#supplies; s++) earths += Math.sqrt(through(domain.data, h, at, standing, s * n, 0, 0));
       let total = earths * earths * heard;
       power[0] += total;
+      listen(0, total, harmonic);
       for (let g = 0; g < STRAYS.length; g++) {
         const direct = base + layout.direct + 2 * (g * layout.m + out);
         const [re, im] = [domain.data[direct], domain.data[direct + 1]];
         const stray = through(domain.data, h, at, standing, (this.#supplies + g) * n, re, im) * heard;
         power[g + 1] += stray;
+        listen(g + 1, stray, harmonic);
         total += stray;
       }
+      listen(HUM_KINDS.length, total, harmonic);
       spectrum[harmonic] = Math.sqrt(total);
     }
     const [earths, leak, electric, winding, cable] = power.map(Math.sqrt);
     return {
       volts: Math.sqrt(power.reduce((a, b) => a + b, 0)),
       spectrum,
-      byKind: { earths, leak, electric, winding, cable }
+      byKind: { earths, leak, electric, winding, cable },
+      loudest: Object.fromEntries([...HUM_KINDS, 'all' as const].map((kind, k) => [kind, loudest[k]])) as Hum['loudest']
     };
   }
 

@@ -2,7 +2,7 @@
 
 import type { Feed } from '../gear/types';
 import type { LineReport } from '../judge/judge';
-import { HUM, onLadder } from '../judge/limits';
+import { heardSeverity } from '../judge/heard';
 import type { Severity } from '../judge/types';
 import type { SolvedRig } from '../judge/solved-rig';
 import { modelAt, settingsAt } from '../plan/devices';
@@ -52,7 +52,13 @@ export interface EarthRing extends Ring {
   /** Chassis in it, by their ids on the map. */
   readonly points: readonly string[];
   /** What the earths of all supplies make at the worst of its inputs, dBu, and how far under the playing, dB. */
-  readonly worst: { readonly line: string; readonly dbu: number; readonly below: number } | null;
+  readonly worst: {
+    readonly line: string;
+    readonly dbu: number;
+    readonly below: number;
+    /** Under what is heard, dB. */
+    readonly margin: number;
+  } | null;
   readonly severity: Severity;
 }
 
@@ -180,11 +186,11 @@ function placed(
   const on = lines.filter((line) => line.cables.some((c) => ring.cables.includes(c)));
   const heard = on.flatMap((line) => {
     const hum = reports.get(line.id)?.hum;
-    const earths = hum?.byKind.find((k) => k.kind === 'earths')?.dbu;
-    if (!hum || earths === undefined) return [];
-    return [{ line: line.id, dbu: earths, below: hum.below + hum.dbu - earths }];
+    const earths = hum?.byKind.find((k) => k.kind === 'earths');
+    if (!hum || !earths) return [];
+    return [{ line: line.id, dbu: earths.dbu, below: hum.below + hum.dbu - earths.dbu, margin: earths.margin }];
   });
-  const worst = heard.sort((a, b) => a.below - b.below)[0] ?? null;
+  const worst = heard.sort((a, b) => a.margin - b.margin || a.below - b.below)[0] ?? null;
   const ends = ring.cables.flatMap((c) => [plan.cables[c].from.device, plan.cables[c].to.device]);
   return {
     ...ring,
@@ -195,6 +201,6 @@ function placed(
       known.has(id)
     ),
     worst,
-    severity: worst ? onLadder(HUM, worst.below).severity : 'clean'
+    severity: worst ? heardSeverity(worst.margin, worst.below).severity : 'clean'
   };
 }

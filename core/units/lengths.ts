@@ -1,7 +1,6 @@
 /** In which unit lengths are shown, and what a length without a unit is. The core itself counts in metres. */
 
-export const LENGTH_UNITS = ['m', 'ft'] as const;
-export type LengthUnit = (typeof LENGTH_UNITS)[number];
+export type LengthUnit = 'm' | 'ft';
 
 /** The international foot in metres (ISO 80000-3). */
 export const FOOT = 0.3048;

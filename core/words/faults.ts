@@ -123,7 +123,9 @@ export function sayFaultText(fault: SayFault): string {
     case 'twice':
       return `A second ${fault.role} (“${fault.piece.text}”): a line has one.`;
     case 'bad-value':
-      return `“${fault.text}” cannot be read here; expected ${fault.expected}.`;
+      return fault.expected === ''
+        ? `“${fault.text}” does not go with what it was said of.`
+        : `“${fault.text}” cannot be read here; expected ${fault.expected}.`;
     case 'no-such-setting':
       return `There is no “${fault.text}” here; there is ${fault.known.join(', ')}.`;
     case 'no-such-line':

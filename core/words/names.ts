@@ -3,6 +3,7 @@ import type { CableKindId } from '../gear/cables';
 import type { InstrumentId } from '../gear/instruments';
 import type { Plug, Socket } from '../gear/sockets';
 import type { Feed } from '../gear/types';
+import type { Room } from '../rig/audible';
 import type { HumKind } from '../rig/hum-domain';
 import type { Wiring } from '../plan/schema';
 import type { Check, Severity } from '../judge/types';
@@ -225,6 +226,14 @@ export function choiceName(setting: string, choice: string): string {
   if (setting === 'feed') return FEED_NAMES[choice as Feed] ?? choice;
   return choice;
 }
+
+/** Where a show is played. */
+export const ROOM_NAMES: Readonly<Record<Room, string>> = {
+  studio: 'a studio',
+  theatre: 'a theatre',
+  club: 'a club',
+  outdoors: 'the open'
+};
 
 /** How exposed a line is in the mix. */
 export const EXPOSURE_NAMES = { lead: 'exposed', normal: 'in the mix', buried: 'buried' } as const;

@@ -7,15 +7,37 @@ import type { CableKindId } from '../gear/cables';
 import type { Family } from '../gear/types';
 import type { Plug } from '../gear/sockets';
 import { formatNumber, formatQuantity } from '../units/format';
-import { CABLE_NAMES, choiceName, modelName, PLUG_NAMES, SEVERITY_NAMES } from './names';
+import { CABLE_NAMES, choiceName, modelName, PLUG_NAMES, settingName, SEVERITY_NAMES } from './names';
 
 /** What to do, as one says it to a stagehand. */
 export const remedyText = (what: readonly RemedyWhat[]): string => {
-  const parts = what.map(one);
+  const parts = once(what).map(one);
   const joined =
     parts.length < 3 ? parts.join(', and ') : `${parts.slice(0, -1).join(', ')}, and ${parts[parts.length - 1]}`;
   return joined[0].toUpperCase() + joined.slice(1);
 };
+
+/** One control is told once: what is turned twice is turned by both together, and of two positions the last one holds. */
+function once(what: readonly RemedyWhat[]): RemedyWhat[] {
+  const out: RemedyWhat[] = [];
+  for (const w of what) {
+    const at = out.findIndex((o) => control(o) === control(w));
+    const before = out[at];
+    if (at < 0 || control(w) === null) out.push(w);
+    else if ('db' in w && 'db' in before) out[at] = { ...w, db: w.db + before.db };
+    else out[at] = w;
+  }
+  return out;
+}
+/** The knob or switch that a change turns; null where it is more than that. */
+const control = (w: RemedyWhat): string | null =>
+  w.code === 'setting'
+    ? `${w.model} ${w.setting}`
+    : w.code === 'box-gain'
+      ? `gain ${w.model}`
+      : w.code === 'turn-down' || w.code === 'turn-up'
+        ? w.code
+        : null;
 
 function one(w: RemedyWhat): string {
   switch (w.code) {
@@ -76,8 +98,18 @@ function setting(w: Extract<RemedyWhat, { code: 'setting' }>): string {
       return w.value === 'off' ? `switch the low cut off at ${at}` : `low cut ${choiceName('cut', w.value)} at ${at}`;
     case 'pad':
       return w.value === 'off' ? `switch the pad off at ${at}` : `pad ${choiceName('pad', w.value)} at ${at}`;
+    case 'mode':
+      return `switch ${at} to ${w.value.toUpperCase()}`;
+    case 'tap':
+      return `set attenuation to ${choiceName('tap', w.value)} at ${at}`;
+    case 'thru':
+      return w.value === 'buffered' ? `use a buffered thru at ${at}` : `use a direct thru at ${at}`;
+    case 'polarity':
+      return `flip the polarity at ${at}`;
+    case 'plugIn':
+      return `switch plug-in power ${w.value} at ${at}`;
     default:
-      return `${w.setting} ${choiceName(w.setting, w.value)} at ${at}`;
+      return `set ${settingName(w.setting).toLowerCase()} to ${choiceName(w.setting, w.value)} at ${at}`;
   }
 }
 

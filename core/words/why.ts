@@ -4,7 +4,8 @@ import type { Fact, Finding } from '../judge/types';
 import { sayingOf } from './findings';
 import type { CableKindId } from '../gear/cables';
 import type { HumKind } from '../rig/hum-domain';
-import { CABLE_NAMES, HUM_NAMES, modelName, PLUG_NAMES } from './names';
+import type { Room } from '../rig/audible';
+import { CABLE_NAMES, HUM_NAMES, modelName, PLUG_NAMES, ROOM_NAMES } from './names';
 
 /** How a number came about: the formula in words, what went in, what came out. */
 export interface Why {
@@ -18,7 +19,9 @@ export function why(f: Finding): Why {
   const { formula, reason } = sayingOf(f);
   return {
     formula,
-    inputs: f.because.flatMap((b) => (b.name === 'names' ? [] : [{ name: FACT_NAMES[b.name], value: factValue(b) }])),
+    inputs: f.because.flatMap((b) =>
+      b.name === 'names' || b.name === 'rule' ? [] : [{ name: FACT_NAMES[b.name], value: factValue(b) }]
+    ),
     result: result(f),
     reason: typeof reason === 'string' ? reason : reason(f)
   };
@@ -41,7 +44,7 @@ function result(f: Finding): string {
   return `${value}, against ${formatNumber(f.limit, Number.isInteger(f.limit) ? 0 : 1)}${f.unit === '×' ? '×' : ` ${f.unit}`}`;
 }
 
-const FACT_NAMES: Readonly<Record<Exclude<FactName, 'names'>, string>> = {
+const FACT_NAMES: Readonly<Record<Exclude<FactName, 'names' | 'rule'>, string>> = {
   plug: 'plug',
   socket: 'socket',
   model: 'at',
@@ -96,7 +99,9 @@ const FACT_NAMES: Readonly<Record<Exclude<FactName, 'names'>, string>> = {
   left: 'volts left',
   drawn: 'current',
   capacity: 'battery holds',
-  third: 'third harmonic, about'
+  third: 'third harmonic, about',
+  heard: 'below what is heard by',
+  room: 'played in'
 };
 
 function factValue({ kind, value, name }: Fact): string {
@@ -105,10 +110,15 @@ function factValue({ kind, value, name }: Fact): string {
     if (name === 'second') return value;
     if (name === 'adapters') return value.split(' ').map(modelName).join(', ');
     if (name === 'cause') return HUM_NAMES[value as HumKind];
+    if (name === 'room') return ROOM_NAMES[value as Room];
     return CABLE_NAMES[value as CableKindId] ?? modelName(value);
   }
   if (kind === 'dBu') return `${formatNumber(value, 1, true)}\u202FdBu`;
   if (kind === 'count') return formatNumber(value);
   if (kind === 'level') return `${formatNumber(20 * Math.log10(value / Math.sqrt(0.6)), 1, true)}\u202FdBu`;
+  // What nobody hears is not written down to its last digit.
+  if (kind === 'gain') return Math.abs(value) < 0.05 ? 'none' : formatDb(value);
+  if (kind === 'ratio') return value < 0.01 ? 'under 0.01' : formatQuantity(kind, value, 3);
+  if (kind === 'percent') return value < 0.1 ? `under 0.1\u202F%` : formatQuantity(kind, value, 2);
   return kind === 'id' ? String(value) : formatQuantity(kind, value);
 }

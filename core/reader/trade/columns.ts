@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import { plainCell } from '../../text/cells';
 import { channelsOf } from './cut';
 import { readTrade } from './read';
@@ -29,14 +30,12 @@ const SEPARATORS: readonly Separator[] = ['\t', '|', ';', ',', '  '];
 /** Cells of a row by what separates them; commas and semicolons inside of quotes are text. */
 export function cellsOf(line: string, by: Separator): string[] {
   if (by === ',' || by === ';')
-    return [
-      ...line.matchAll(by === ',' ? /(?:^|,)(?:"((?:[^"]|"")*)"|([^,]*))/g : /(?:^|;)(?:"((?:[^"]|"")*)"|([^;]*))/g)
-    ].map((m) => plainCell((m[1] ?? m[2] ?? '').replace(/""/g, '"').trim()));
-  const cut =
-    by === '\t' ? line.split('\t') : by === '|' ? line.replace(/^\s*\||\|\s*$/g, '').split('|') : line.split(/\s{2,}/);
-  return cut.map((c) => c.trim());
+    return (Papa.parse<string[]>(line, { delimiter: by }).data[0] ?? []).map((cell) => plainCell(cell.trim()));
+  if (by === '\t') return line.split('\t').map((c) => c.trim());
+  // A bar at either end is the frame of a table, and no cell.
+  const framed = /^\s*\|(.*)\|\s*$/.exec(line)?.[1] ?? line;
+  return (by === '|' ? framed.split('|') : line.split(/\s{2,}/)).map((c) => c.trim());
 }
-
 /** Columns of a heading; null where the line is none. A name asked for twice goes to the left one. */
 export function headingOf(line: string): Table | null {
   for (const by of SEPARATORS) {
@@ -89,8 +88,9 @@ function contentOf(rows: readonly (readonly string[])[], width: number): Column[
   columns[counts] = 'channel';
   const free = all.filter((k) => k !== counts && share(k, (c) => /[a-z]/i.test(c)) > 0.3);
   if (free.length === 0) return null;
-  // The first text is what it is called; what says most about how it is taken, of the others, is that.
-  const [name, ...others] = free;
+  // The text behind the channel is what it is called; what says most about how it is taken, of the others, is that.
+  const name = free.find((k) => k > counts) ?? free[0];
+  const others = free.filter((k) => k !== name);
   columns[name] = 'name';
   const told = others
     .map((k) => ({

@@ -2,7 +2,7 @@ import { article } from '../article';
 import { modelOf } from '../../gear/catalogue';
 import type { Finding } from '../../judge/types';
 import { formatNumber, formatQuantity } from '../../units/format';
-import { id, model, db, hum, loopThrough, CAUSES } from './parts';
+import { id, model, hum, heard, loopThrough, CAUSES } from './parts';
 import type { Said } from './said';
 
 /** What the check of ground says, a code at a time. */
@@ -36,8 +36,8 @@ export const GROUND: Said<'ground'> = {
   loop: {
     sentence: (f) =>
       f.severity === 'clean'
-        ? `Part of a ground loop, but its hum is ${db(f.value)} below the signal.`
-        : `A ground loop through ${loopThrough(f)}: hum is ${hum(f.value)}.`,
+        ? `Part of a ground loop, but its hum is ${hum(f.value)}, ${heard(f)}.`
+        : `A ground loop through ${loopThrough(f)}: hum is ${hum(f.value)}, ${heard(f)}.`,
     short: () => 'ground loop',
     measure: MEASURE_LOOP,
     formula: FORMULA_NO_LOOP,
@@ -145,7 +145,7 @@ export const GROUND: Said<'ground'> = {
     reason: 'Lift only where the source is earthed some other way. Its own mains earth, if it has one, stays connected.'
   },
   'hum-low': {
-    sentence: (f) => `Hum is ${db(f.value)} below the signal.`,
+    sentence: (f) => (f.value > 100 ? 'There is no hum to be heard.' : `Hum is ${hum(f.value)}, ${heard(f)}.`),
     short: (f) => `hum ${formatNumber(-f.value)}\u202FdB`,
     formula: FORMULA_HUM_LOW,
     reason: REASON_HUM_LOW
@@ -157,7 +157,7 @@ export const GROUND: Said<'ground'> = {
     reason: 'It is unknown, not silent. Look for a supply or a lead with an impossible value.'
   },
   hums: {
-    sentence: (f) => `Hum is ${hum(f.value)}, most of it ${CAUSES[id(f, 'cause')]}.`,
+    sentence: (f) => `Hum is ${hum(f.value)}, ${heard(f)}; most of it comes ${CAUSES[id(f, 'cause')]}.`,
     short: (f) => `hum ${formatNumber(-f.value)}\u202FdB`,
     formula: FORMULA_HUM_LOW,
     reason: REASON_HUM_LOW
@@ -167,10 +167,10 @@ export const GROUND: Said<'ground'> = {
     short: () => 'lift doesn’t help',
     measure: MEASURE_LOOP,
     formula: FORMULA_HUM_LOW,
-    reason: 'Move the instrument, the box or the cable away from transformers and mains leads, or turn it.'
+    reason: 'Move the instrument, the DI or the cable away from transformers and mains leads, or turn it.'
   },
   'lift-leaks': {
-    sentence: (f) => `The lift of the ${model(f)} doesn’t isolate: hum is still ${hum(f.value)}.`,
+    sentence: (f) => `The lift of the ${model(f)} doesn’t isolate: hum is still ${hum(f.value)}, ${heard(f)}.`,
     short: () => 'lift doesn’t isolate',
     measure: MEASURE_LOOP,
     formula: FORMULA_NO_LOOP,
@@ -178,7 +178,7 @@ export const GROUND: Said<'ground'> = {
   },
   'thru-joins': {
     sentence: (f) =>
-      `The lift of the ${model(f)} is open, but its thru connects the two grounds anyway: hum is ${hum(f.value)}.`,
+      `The lift of the ${model(f)} is open, but its thru connects the two grounds anyway: hum is ${hum(f.value)}, ${heard(f)}.`,
     short: () => 'thru joins grounds',
     measure: MEASURE_LOOP,
     formula: FORMULA_NO_LOOP,

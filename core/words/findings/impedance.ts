@@ -1,6 +1,6 @@
 import type { Finding } from '../../judge/types';
 import { formatHz, formatNumber } from '../../units/format';
-import { num, model, db, ohm, times, less } from './parts';
+import { num, model, halfDb, ohm, times, less } from './parts';
 import type { Said } from './said';
 
 /** What the check of impedance says, a code at a time. */
@@ -8,7 +8,7 @@ import type { Said } from './said';
 // Said of more than one code.
 const FORMULA_BRIDGES = 'ratio = Z(load) ÷ Z(source), the smallest over what it plays; loss = ratio ÷ (1 + ratio)';
 const REASON_BRIDGES = 'Audio is passed on as voltage: into a load much higher than the source, not an equal one.';
-const MEASURE_BASS_LOSS = (f: Finding) => `${formatNumber(f.value, 1)}\u202FdB`;
+const MEASURE_BASS_LOSS = (f: Finding) => less(f);
 const FORMULA_KEEPS_RESPONSE = 'response into this load − response into 10 MΩ with no lead, its best fifth set to 0 dB';
 const REASON_KEEPS_RESPONSE = (f: Finding) =>
   f.because.some((b) => b.value === 'piezo')
@@ -24,14 +24,14 @@ export const IMPEDANCE: Said<'impedance'> = {
   },
   loads: {
     sentence: (f) =>
-      `The load is only ${times(f.value)} the source: ${ohm(num(f, 'zout'))} into ${ohm(num(f, 'zin'))} costs ${db(num(f, 'loss'))}.`,
+      `The load is only ${times(f.value)} the source: ${ohm(num(f, 'zout'))} into ${ohm(num(f, 'zin'))} costs ${halfDb(num(f, 'loss'))}.`,
     short: (f) => `bridging ${formatNumber(f.value, f.value < 10 ? 1 : 0)}×`,
     formula: FORMULA_BRIDGES,
     reason: REASON_BRIDGES
   },
   'equal-impedances': {
     sentence: (f) =>
-      `Equal impedances gain nothing here: ${ohm(num(f, 'zout'))} into ${ohm(num(f, 'zin'))} costs ${db(num(f, 'loss'))}.`,
+      `Equal impedances gain nothing here: ${ohm(num(f, 'zout'))} into ${ohm(num(f, 'zin'))} costs ${halfDb(num(f, 'loss'))}.`,
     short: () => 'equal impedances',
     formula: FORMULA_BRIDGES,
     reason:
@@ -46,27 +46,27 @@ export const IMPEDANCE: Said<'impedance'> = {
   },
   'cut-too-high': {
     sentence: (f) =>
-      `The low cut at ${formatHz(num(f, 'cut'))} is above the lowest note: ${formatHz(num(f, 'low'))} is ${db(f.value)} down.`,
+      `The low cut at ${formatHz(num(f, 'cut'))} is above the lowest note: ${formatHz(num(f, 'low'))} is ${halfDb(f.value)} down.`,
     short: (f) => `low cut ${less(f)}`,
     formula: 'gain of the DI at the lowest note − its gain three octaves above the cut',
     reason: 'A low cut belongs below the lowest note that is played.'
   },
   'keeps-response': {
-    sentence: (f) => `Flat within ${db(f.value)} over what it plays.`,
+    sentence: (f) => `Flat within ${halfDb(f.value)} over what it plays.`,
     short: (f) => `response ${less(f)}`,
     measure: MEASURE_BASS_LOSS,
     formula: FORMULA_KEEPS_RESPONSE,
     reason: REASON_KEEPS_RESPONSE
   },
   'bass-loss': {
-    sentence: (f) => `The load takes the bass: ${formatHz(num(f, 'at'))} is ${db(f.value)} down.`,
+    sentence: (f) => `The load takes the bass: ${formatHz(num(f, 'at'))} is ${halfDb(f.value)} down.`,
     short: (f) => `bass ${less(f)}`,
     measure: MEASURE_BASS_LOSS,
     formula: FORMULA_KEEPS_RESPONSE,
     reason: REASON_KEEPS_RESPONSE
   },
   'treble-loss': {
-    sentence: (f) => `The load takes the treble: ${formatHz(num(f, 'at'))} is ${db(f.value)} down.`,
+    sentence: (f) => `The load takes the treble: ${formatHz(num(f, 'at'))} is ${halfDb(f.value)} down.`,
     short: (f) => `treble ${less(f)}`,
     measure: MEASURE_BASS_LOSS,
     formula: FORMULA_KEEPS_RESPONSE,

@@ -1,5 +1,5 @@
 import { formatHz, formatNumber, formatQuantity } from '../../units/format';
-import { num, model, source, db, signedDb, dbu, roomLeft } from './parts';
+import { num, model, source, db, heard, signedDb, dbu, roomLeft } from './parts';
 import type { Said } from './said';
 
 /** What the check of level says, a code at a time. */
@@ -131,7 +131,7 @@ export const LEVEL: Said<'level'> = {
     reason: REASON_QUIET
   },
   hissy: {
-    sentence: (f) => `S/N is only ${db(f.value)}; most of the noise is from the ${source(f, 'most')}.`,
+    sentence: (f) => `S/N is ${db(f.value)}, ${heard(f)}; most of the noise is from the ${source(f, 'most')}.`,
     short: (f) => `S/N ${formatNumber(f.value)}\u202FdB`,
     formula: FORMULA_QUIET,
     reason: REASON_QUIET

@@ -3,7 +3,8 @@ import { type Code, factOf, type Finding } from '../../judge/types';
 import type { FactName } from '../../judge/facts';
 import type { CableKindId } from '../../gear/cables';
 import { formatDb, formatNumber, formatQuantity } from '../../units/format';
-import { CABLE_NAMES, modelName, PLUG_NAMES } from '../names';
+import type { Room } from '../../rig/audible';
+import { CABLE_NAMES, modelName, PLUG_NAMES, ROOM_NAMES } from '../names';
 
 /** What sentences are made of. A fact is named by its code: one that a finding does not carry does not compile. */
 
@@ -18,7 +19,16 @@ export const source = <C extends Code>(f: Finding<C>, name: FactName<C>): string
   const of = id(f, name);
   return CABLE_NAMES[of as CableKindId] ?? modelName(of);
 };
-export const db = (value: number): string => formatDb(Math.abs(value), Math.abs(value) < 10 ? 1 : 0);
+/** Levels, gains, S/N and hum as the trade rounds them: to one decibel. */
+export const db = (value: number): string =>
+  Math.abs(value) < 0.5 ? 'less than 1\u202FdB' : formatDb(Math.abs(value), 0);
+/** Errors of a response: to half a decibel. */
+export const halfDb = (value: number): string =>
+  Math.abs(value) < 0.25 ? 'less than 0.5\u202FdB' : `${formatHalf(Math.abs(value))}\u202FdB`;
+const formatHalf = (value: number): string => {
+  const half = Math.round(value * 2) / 2;
+  return formatNumber(half, Number.isInteger(half) ? 0 : 1);
+};
 export const signedDb = (value: number): string => formatDb(value, 0, true);
 export const dbu = (value: number): string => `${formatNumber(value, 0, true)}\u202FdBu`;
 export const metres = (value: number): string => formatQuantity('length', value);
@@ -29,13 +39,29 @@ export const times = (value: number): string =>
 /** One of two plurals. */
 export const many = (n: number, one: string, more: string): string => `${n}\u202F${n === 1 ? one : more}`;
 /** So many decibels lost, in few signs. */
-export const less = (f: Finding): string =>
-  `${formatNumber(-Math.abs(f.value), Math.abs(f.value) < 10 ? 1 : 0)}\u202FdB`;
+export const less = (f: Finding): string => `${formatHalf(-Math.abs(f.value))}\u202FdB`;
 /** Room to clipping, in few signs. */
 export const roomLeft = (f: Finding): string =>
   Number.isFinite(f.value) ? `${formatNumber(f.value)}\u202FdB headroom` : 'no limit';
 export const hum = (below: number): string =>
   below >= 0 ? `${db(below)} below the signal` : `${db(below)} above the signal`;
+/** Beyond this nobody would hear it if it were ten times as loud: a figure says nothing. */
+const FAR_UNDER_DB = 20;
+type Heard = 'loop' | 'thru-joins' | 'hum-low' | 'hums' | 'lift-leaks' | 'hissy';
+/** Whether it is heard where the show is played, and by how much. */
+export function heard<C extends Heard>(f: Finding<C>): string {
+  const margin = num(f, 'heard' as FactName<C>);
+  const room = ROOM_NAMES[id(f, 'room' as FactName<C>) as Room];
+  const told =
+    margin >= FAR_UNDER_DB
+      ? `far below what ${room} lets you hear`
+      : margin >= 0
+        ? `${db(margin)} below what ${room} lets you hear`
+        : `${db(margin)} above what ${room} hides`;
+  return num(f, 'rule' as FactName<C>) > 0
+    ? `${told}, but compression or a recording brings it up (rule of thumb: ${db(f.limit ?? 0)})`
+    : told;
+}
 export const loopThrough = (f: Finding<'loop'>): string => {
   const names = id(f, 'names');
   return names === '' ? 'its shields' : `${names}`;

@@ -41,7 +41,7 @@ export const board = {
   pasteAnInputList: 'Paste an input list',
   trySampleList: 'Try a sample list',
   sampleList:
-    'Ch\tName\tMic / DI\tNotes\n1\tKick\tdynamic mic\tshort boom\n2\tSnare\tdynamic mic\tshort boom\n3\tBass\tactive DI\tphantom on\n4\tAcoustic guitar\tpiezo, active DI 10 M\t\n5\tKeys L\tpassive DI\t\n6\tKeys R\tpassive DI\t\n7\tLead vocal\tdynamic mic\ttall boom\n8\tPlayback\tlaptop, stereo media DI\tlift open',
+    'Ch\tName\tMic / DI\tNotes\n1\tKick\tdynamic mic\tshort boom\n2\tSnare\tdynamic mic\tshort boom\n3\tBass\tactive DI\tphantom on\n4\tAcoustic guitar\tpiezo, 10 MΩ active DI\t\n5\tKeys L\tpassive DI\t\n6\tKeys R\tpassive DI\t\n7\tLead vocal\tdynamic mic\ttall boom\n8\tPlayback\tlaptop, stereo media DI\tlift open',
   pickFromLists: 'Pick from lists',
   startFromAShow: 'Start from another show',
   noLineIsLikeThat: 'No line is like that.',

@@ -23,7 +23,7 @@ export const grounds = {
   mains: 'Mains',
   n50Hz: '50 Hz',
   n60Hz: '60 Hz',
-  outdoors: 'outdoors',
+  playedIn: 'Played in',
   addASupply: 'Add a supply',
   theRingsCouldNotBeComputed: 'The ground loops could not be computed. Change something, or reload the page.',
   noCompleteLineYetSoThere: 'No complete line yet, so there are no grounds to look at.',

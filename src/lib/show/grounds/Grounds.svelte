@@ -6,9 +6,11 @@
   import { asFailed, type Computed } from '$lib/show/session/failed';
   import type { Cure } from '$core/trace/cures';
   import type { EarthMap, EarthPoint } from '$core/trace/map';
+  import { type Room, roomOf, ROOMS } from '$core/rig/audible';
   import { blankSupply } from '$core/plan/blank';
   import type { Edit } from '$core/plan/schema';
   import { CAUTION_TEXTS } from '$core/words/check';
+  import { ROOM_NAMES } from '$core/words/names';
   import { cureText } from '$core/words/trace';
   import { unlessTyping } from '$lib/ui/keys';
   import { uuid } from '$lib/uuid';
@@ -22,7 +24,7 @@
   import GroundMap from './GroundMap.svelte';
   import ChassisPanel from './ChassisPanel.svelte';
   import LoopReading from './LoopReading.svelte';
-  import { believe, putSupply, setHostSupply, setMains, setOutdoors, setSupply } from '$lib/show/session/edits';
+  import { believe, putSupply, setHostSupply, setMains, setRoom, setSupply } from '$lib/show/session/edits';
   import HumBars from '$lib/show/line/HumBars.svelte';
   import SupplyDialog from '$lib/show/dialogs/SupplyDialog.svelte';
 
@@ -148,14 +150,16 @@
           <option value={60}>{says.n60Hz}</option>
         </select>
       </label>
-      <label class="flex cursor-pointer items-center gap-2 text-quiet"
-        ><input
-          type="checkbox"
-          class="checkbox checkbox-sm"
-          checked={plan.policy.outdoors ?? false}
-          onchange={(e) => change(setOutdoors(plan, e.currentTarget.checked))}
-        />{says.outdoors}</label
-      >
+      <label class="flex items-center gap-2 text-quiet"
+        >{says.playedIn}
+        <select
+          class="select w-28 select-sm"
+          value={roomOf(plan.policy)}
+          onchange={(e) => change(setRoom(plan, e.currentTarget.value as Room))}
+        >
+          {#each ROOMS as room (room)}<option value={room}>{ROOM_NAMES[room]}</option>{/each}
+        </select>
+      </label>
       <button type="button" class="btn btn-sm" onclick={addSupply}>{says.addASupply}</button>
     </div>
   </div>

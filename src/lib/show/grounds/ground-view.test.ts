@@ -51,7 +51,7 @@ describe('where the parts of the map stand', () => {
   it('quiet ones stand together, those of an audible ring by themselves', () => {
     const plan = large();
     // Loud enough for some rings to be heard.
-    for (const supply of Object.values(plan.supplies)) supply.emf *= 10;
+    for (const supply of Object.values(plan.supplies)) supply.emf *= 100;
     const map = mapOf(plan);
     const view = earthView(plan, map, 900, new Set());
     expect(view.points.length).toBeLessThan(20);

@@ -6,6 +6,7 @@ import { plugFor } from '$core/gear/cables';
 import { editBy } from '$core/plan/diff';
 import type { Line } from '$core/plan/lines';
 import { useOwn } from '$core/plan/own';
+import type { Room } from '$core/rig/audible';
 import type { Cable, Edit, LineInfo, Op, OwnModel, Plan } from '$core/plan/schema';
 import { type LineSpec, specOf } from '$core/plan/spec';
 import { dropLine, putLine } from '$core/plan/put';
@@ -138,9 +139,11 @@ export const setTouch = (plan: Plan, what: string, subject: string, other: strin
     else delete draft.touches;
   });
 
-export const setOutdoors = (plan: Plan, outdoors: boolean): Edit | null =>
+/** Where it is played: what is heard there, and in the open what a leak to earth may do. */
+export const setRoom = (plan: Plan, room: Room): Edit | null =>
   set(plan, says.whereItIsPlayed, (draft) => {
-    if (outdoors) draft.policy.outdoors = true;
+    draft.policy.room = room;
+    if (room === 'outdoors') draft.policy.outdoors = true;
     else delete draft.policy.outdoors;
   });
 

@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { applyEdit } from '../../plan/edit';
+import { resolve } from '../../plan/resolved';
+import { specOf } from '../../plan/spec';
+import { saltRoad } from '../../../src/lib/server/demo-shows';
+import { LIST_HEADING, listRows } from '../write-list';
+import type { Column } from './columns';
+import { readList } from './list';
+
+const said = (text: string, given?: readonly Column[]) =>
+  readList(text, given).rows.flatMap((r) =>
+    r.reading.specs.map((s) => [s.channel, s.name, s.source.model, s.note ?? ''])
+  );
+
+describe('columns of an input list', () => {
+  it('are known by their headings, in any order and by any separator', () => {
+    const rows = [
+      ['Notes', 'Mic / DI', 'Name', 'Ch'],
+      ['short boom', 'dynamic mic', 'Kick', '1'],
+      ['', 'passive DI', 'Keys', '2']
+    ];
+    for (const by of ['\t', ',', ';', ' | '])
+      expect(said(rows.map((r) => r.join(by)).join('\n'))).toEqual([
+        [1, 'Kick', 'dynamic-mic', 'short boom'],
+        [2, 'Keys', 'line-unbalanced', '']
+      ]);
+  });
+  it('are known by what stands in them where there is no heading', () => {
+    const { table } = readList('short boom,1,Kick,dynamic mic\ntall boom,2,Vocal,condenser\n,3,Keys,passive DI');
+    expect(table?.columns).toEqual(['note', 'channel', 'name', 'what']);
+  });
+  it('may be told otherwise, and are then taken as told', () => {
+    const text = 'Ch\tName\tMic / DI\tNotes\n1\tKick\tdynamic mic\tcondenser';
+    const given: Column[] = ['channel', 'name', 'skip', 'what'];
+    expect(said(text)[0][3]).toBe('condenser');
+    expect(said(text, given)).toEqual([[1, 'Kick', 'condenser-mic', '']]);
+  });
+  it('quotes and doubled quotes are one cell; text that is no table has no columns', () => {
+    expect(said('Ch,Name,Mic / DI,Notes\n4,"Keys ""A""","line out, passive DI","low, left"')).toEqual([
+      [4, 'Keys "A"', 'line-unbalanced', 'low, left']
+    ]);
+    expect(readList('Hello, we bring a guitar amp with a mic.\nThanks, Ida').table).toBeNull();
+  });
+  it('stands are kept as notes from a letter as well', () => {
+    expect(said('1: vox - dyn, tall boom\n2: bass - active DI')[0][3]).toBe('tall boom');
+  });
+});
+
+describe('a show as an input list', () => {
+  it('reads back as the same lines', () => {
+    const plan = saltRoad();
+    const rows = listRows(plan);
+    expect(rows[0]).toEqual([...LIST_HEADING]);
+    const back = readList(rows.map((r) => r.join('\t')).join('\n'));
+    expect(back.unread).toEqual([]);
+    const lines = resolve(plan).lines;
+    const specs = back.rows.flatMap((r) => r.reading.specs);
+    expect(specs.length).toBe(lines.length);
+    specs.forEach((spec, k) => {
+      const meant = specOf(plan, lines[k])!;
+      const shape = (s: typeof spec) => ({
+        name: s.name,
+        channel: s.channel,
+        source: s.source.model,
+        box: s.box?.model,
+        input: s.input.model,
+        lead: s.lead?.metres,
+        run: s.run?.metres
+      });
+      expect(shape(spec)).toEqual(shape(meant));
+    });
+    expect(applyEdit(plan, { ops: [] }).ok).toBe(true);
+  });
+});
