@@ -89,7 +89,7 @@ test('readings queue while the network is gone, arrive later, and another screen
   await page.route('**/photos/**', (route) => route.abort());
   const picture = page.getByLabel('Picture of Hammered dulcimer');
   await picture.setInputFiles({ name: 'x.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
-  await expect(page.getByText('That is no picture')).toBeVisible();
+  await expect(page.getByText('That picture cannot be read')).toBeVisible();
   await picture.setInputFiles('docs/screenshots/shows-day.png');
   await expect(page.getByText('1 reading or picture is waiting for the network')).toBeVisible();
   const pictures = (on: Page) => on.getByRole('list', { name: 'Pictures of Hammered dulcimer' }).getByRole('img');

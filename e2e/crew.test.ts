@@ -17,7 +17,7 @@ test('from open on this machine to a crew: first account, a phone by its code, a
     const desk = await (await device({ colorScheme: 'light' })).newPage();
     // No accounts: in without a password, and told so.
     await desk.goto(url);
-    await expect(desk.getByText('Everybody at this machine is in without a password')).toBeVisible();
+    await expect(desk.getByText('Anyone at this machine is in without a password')).toBeVisible();
     await desk.getByRole('link', { name: 'Crew', exact: true }).click();
     await expectAccessibleInBoth(desk);
     await desk.getByRole('button', { name: 'Make the first account' }).click();

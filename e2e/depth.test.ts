@@ -19,7 +19,7 @@ test('hiss, hum, contacts and tolerance of a line, one key away each', async ({ 
   await tolerance.getByRole('button', { name: 'Cancel' }).click();
   await expect(tolerance.getByRole('button', { name: 'Run 400 times' })).toBeVisible();
   await tolerance.getByRole('button', { name: 'Run 400 times' }).click();
-  await expect(tolerance.getByText('of 400 draws')).toBeVisible({ timeout: 120_000 });
+  await expect(tolerance.getByText('of 400 runs')).toBeVisible({ timeout: 120_000 });
   await expectAccessible(page);
   await page.keyboard.press('Escape');
   await expect(page.locator('[data-finding]').first()).toBeVisible();
@@ -86,7 +86,7 @@ test('a microphone on the same source: how late, and what cancels', async ({ pag
   await freshShow(page, app.url, 'The Salt Road');
   await row(page, 'Upright bass').locator('[data-open]').click();
   await page.keyboard.press('i');
-  await page.getByLabel('A microphone on it as well').fill('1 m');
+  await page.getByLabel('A mic on it as well').fill('1 m');
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-delay]')).toContainText('2.91 ms late, 140 samples');
   await expectAccessible(page);
@@ -99,7 +99,7 @@ test('a leg soldered to nothing: found, drawn, told in words, undone', async ({ 
   await line.getByRole('button', { name: '40 m pair' }).click();
   await page.getByLabel('Wiring').last().selectOption({ label: 'pin 3 (ring) open' });
   await page.keyboard.press('Escape');
-  await expect(line.locator('[data-finding="half-balanced"]')).toContainText('half a signal');
+  await expect(line.locator('[data-finding="half-balanced"]')).toContainText('less signal');
   await page.keyboard.press('c');
   await expect(page.getByRole('img', { name: /far end, balanced jack: .*ring carries cold, open/ })).toBeVisible();
   await page.keyboard.press('e');

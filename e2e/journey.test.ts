@@ -4,8 +4,9 @@ test('from the demo to a repaired line that is still there tomorrow', async ({ p
   await openShow(page, path('/'), 'The Salt Road');
   await freshShow(page, app.url, 'The Salt Road');
   await page.getByRole('button', { name: 'verdict' }).click();
-  const worst = page.locator('li [data-open]').first();
-  const name = (await worst.textContent())!.trim();
+  await expect(page.locator('li [data-verdict]').first()).toHaveAttribute('data-verdict', 'stop');
+  const name = 'Cue laptop';
+  const worst = row(page, name).locator('[data-open]');
   const verdict = row(page, name).locator('[data-verdict]');
   await expect(verdict).toHaveAttribute('data-verdict', 'stop');
   const before = await verdict.textContent();

@@ -28,7 +28,7 @@ test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label tha
   // A print is remembered; what is changed afterwards is marked, here and on the next paper.
   await sheet('Patch');
   await page.getByRole('button', { name: 'Mark as printed' }).click();
-  await expect(page.getByText(/Revision \d+ is noted as printed/)).toBeVisible();
+  await expect(page.getByText(/Revision \d+ is marked as printed/)).toBeVisible();
   await expect(paper.locator('[data-mark]')).toHaveCount(0);
   await page.getByRole('link', { name: 'Lines', exact: true }).click();
   await settled(page);
@@ -83,7 +83,7 @@ test('paper on a phone, with a list to tick by thumb; a tick waits for the netwo
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await page.route('**/ticks', (route) => route.abort());
   await box.click();
-  await expect(page.getByText('1 tick waits for the network')).toBeVisible();
+  await expect(page.getByText('1 tick is waiting for the network')).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Packing', exact: true }).click();
   await expect(box).toBeChecked();

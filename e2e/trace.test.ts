@@ -88,7 +88,7 @@ test('a recording is read on this machine, and what is heard goes into the trace
   page.on('request', (r) => r.method() !== 'GET' && !r.url().endsWith('/here') && sent.push(r.url()));
   const file = page.getByLabel('WAV file');
   await file.setInputFiles({ name: 'x.wav', mimeType: 'audio/wav', buffer: Buffer.from('no recording at all') });
-  await expect(page.getByRole('alert')).toContainText('This is no WAV file');
+  await expect(page.getByRole('alert')).toContainText('This is not a WAV file');
   await expectAccessibleInBoth(page);
   const wav = Buffer.from(writeWav(exampleOf('buzz', 60, 44_100, 6), 44_100));
   await file.setInputFiles({ name: 'stage.wav', mimeType: 'audio/wav', buffer: wav });
@@ -230,7 +230,7 @@ test('a drill: tests that cost minutes, a cause told, a score with its reasons, 
   const points = Number(await score.getAttribute('data-score'));
   expect(points).toBeGreaterThan(20);
   expect(points).toBeLessThan(100);
-  await expect(page.getByText('then likeliest').first()).toBeVisible();
+  await expect(page.getByText('most likely then').first()).toBeVisible();
   await expectAccessibleInBoth(page);
   // A wrong one is worth nothing, and the right one is told.
   await page.getByRole('button', { name: 'Once more' }).click();

@@ -1,4 +1,4 @@
-import { expect, freshShow, row, settled, test } from './app';
+import { expect, freshShow, row, setLead, settled, test } from './app';
 import AxeBuilder from '@axe-core/playwright';
 
 const LIST = `Input list for Saturday
@@ -24,10 +24,26 @@ test('typed as delivered: left and right of one thing, a kind of DI nobody said,
   await expect(page.locator('[data-assumed]')).toContainText('2 lines: Keys L, Keys R.');
   await expect(page.locator('[data-assumed]')).toContainText('kind of DI');
   await field.press('Enter');
-  await expect(row(page, 'Keys L').locator('.no')).toHaveText('27');
-  await expect(row(page, 'Keys R').locator('.no')).toHaveText('28');
+  // A pair is one row; what is set of it is set on both sides, and it opens to two.
+  const keys = row(page, 'Keys');
+  await expect(keys.locator('.no')).toHaveText('27/28');
   await settled(page);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await setLead(page, 'Keys', /^3.m$/, '4 m');
+  await keys.getByRole('button', { name: 'Show left and right of Keys as two lines' }).click();
+  for (const [name, channel] of [
+    ['Keys L', '27'],
+    ['Keys R', '28']
+  ]) {
+    await expect(row(page, name).locator('.no')).toHaveText(channel);
+    await expect(row(page, name).getByRole('button', { name: /^4.m$/ })).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Show Keys as one line' }).click();
+  await expect(keys).toBeVisible();
+  await page.keyboard.press('Escape');
+  await keys.locator('[data-open]').focus();
+  await page.keyboard.press('Delete');
+  await expect(keys).toHaveCount(0);
+  for (let k = 0; k < 3; k++) await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(row(page, 'Keys L')).toHaveCount(0);
   await field.fill('Mira: accoustic gutar w onboard preamp, DI, ch 30, wobble');
   await expect(page.locator('[data-assumed]')).toContainText('read as “acoustic guitar”');
@@ -45,8 +61,15 @@ test('an input list is pasted, looked at row by row, and lands in one step', asy
   await expect(dialog.getByRole('status')).toHaveText('7 lines read');
   expect((await new AxeBuilder({ page }).include('dialog').analyze()).violations).toEqual([]);
   await dialog.getByRole('checkbox', { name: 'Take row 5', exact: true }).uncheck();
+  await dialog.getByRole('button', { name: 'Edit row 6', exact: true }).click();
+  const edited = dialog.getByRole('textbox', { name: 'Text of row 6' });
+  await edited.fill(`${await edited.inputValue()}, 25 m`);
+  await edited.press('Enter');
+  await expect(dialog.getByRole('status')).toHaveText('6 lines read');
   await dialog.getByRole('button', { name: 'Add 6 lines' }).click();
-  await expect(page.locator('[data-line]')).toHaveCount(before + 6);
+  await expect(page.getByText('Added 6 lines.')).toBeVisible();
+  // Two pairs among them are a row each.
+  await expect(page.locator('[data-line]')).toHaveCount(before + 4);
   await expect(row(page, 'Bass').locator('.no')).toHaveText('5');
   await settled(page);
   await page.getByRole('button', { name: 'Undo' }).click();

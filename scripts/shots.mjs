@@ -132,7 +132,7 @@ const VIEWS = [
       for (let k = 0; k < count; k++) await steps.nth(k).click();
       for (let k = 0; k < 16; k++) await page.getByRole('button', { name: 'Gain up 1 dB' }).click();
       await page.getByRole('group', { name: 'Hum' }).getByText('faint').click();
-      await page.getByRole('group', { name: 'Comes out' }).getByText('right').click();
+      await page.getByRole('group', { name: 'Sounds' }).getByText('as it should').click();
       await page.locator('[data-cause]').first().waitFor();
       await page.mouse.wheel(0, 90);
       await page.waitForTimeout(300);

@@ -37,7 +37,7 @@ function patchRow(plan: Plan, { line, tag }: { line: Line; tag: string }): Row {
     key: line.id,
     cells: [
       tag,
-      nameOf(line),
+      [nameOf(line), line.info?.note].filter(Boolean).join(' · '),
       sourceText(plan, line),
       cables[0] ? cableText(cables[0]) : '',
       boxes.map((box, k) => (k === 0 ? box : `${between[k - 1]} → ${box}`)).join(' '),

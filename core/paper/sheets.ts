@@ -5,11 +5,13 @@ import { changeoverSheet } from './changeover';
 import { gainSheet } from './gain';
 import { packingSheet } from './packing';
 import { smallSheet } from './small';
+import { dangersOf, tonightSheet } from './tonight';
 import type { PaperInput, Sheet, SheetId } from './types';
 
 /** Every sheet with its name, which is its tab, and what makes it. */
 const SHEETS: Readonly<Record<SheetId, readonly [name: string, make: (input: PaperInput) => Sheet]>> = {
   patch: [says.patch, patchSheet],
+  tonight: [says.tonight, tonightSheet],
   places: [says.places, placesSheet],
   boxes: [says.settings, boxesSheet],
   phantom: [says.phantom, phantomSheet],
@@ -20,12 +22,17 @@ const SHEETS: Readonly<Record<SheetId, readonly [name: string, make: (input: Pap
   changeover: [says.changeovers, changeoverSheet]
 };
 
+/** By these one plugs: what is dangerous stands before them. */
+const LED_BY_DANGERS: readonly SheetId[] = ['patch', 'places', 'changeover'];
+
 export const sheetName = (id: SheetId): string => SHEETS[id][0];
 
 /** One sheet of a show. @param printed what was printed before: rows that differ from it are marked */
 export function sheetOf(id: SheetId, input: PaperInput, printed?: PaperInput): Sheet {
   const [, make] = SHEETS[id];
-  return printed ? marked(make(input), make(printed)) : make(input);
+  const sheet = printed ? marked(make(input), make(printed)) : make(input);
+  const dangers = LED_BY_DANGERS.includes(id) ? dangersOf(input) : [];
+  return dangers.length > 0 ? { ...sheet, dangers } : sheet;
 }
 
 /** Rows that are new or read otherwise than in an older sheet. */
@@ -52,7 +59,8 @@ function marked(sheet: Sheet, older: Sheet): Sheet {
 }
 
 /** A sheet as rows of text: the group is a column of its own. */
-export const rowsOfSheet = ({ columns, groups }: Sheet): string[][] => [
+export const rowsOfSheet = ({ columns, groups, dangers = [] }: Sheet): string[][] => [
+  ...dangers.map((text) => [says.danger, text, ...columns.slice(1).map(() => '')]),
   ['', ...columns.map((c) => c.head)],
   ...groups.flatMap((g) => g.rows.map((r) => [g.name, ...r.cells]))
 ];

@@ -26,6 +26,8 @@ export interface Sheet {
   readonly title: string;
   /** One sentence on how to read it, or what is left out. */
   readonly note: string;
+  /** What nobody may miss: it stands before everything else. */
+  readonly dangers?: readonly string[];
   readonly columns: readonly Column[];
   readonly groups: readonly Group[];
   /** Rows of a printed revision that are no longer there. */
@@ -34,6 +36,7 @@ export interface Sheet {
 
 export const SHEET_IDS = [
   'patch',
+  'tonight',
   'places',
   'boxes',
   'phantom',

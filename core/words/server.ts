@@ -44,5 +44,6 @@ export const server = {
   thatIsNoJpegPngOr: 'That is not a JPEG, PNG or WebP picture.',
   tooLargeToCompute: 'This is too large for this server to compute. Ask for one sheet at a time, or split the show.',
   manyAskAtOnce: 'The server is busy. Try again in a moment.',
+  danger: 'DANGER.',
   thisLinkHasBeenTakenBack: 'This link has been taken back. Ask the crew for another.'
 };

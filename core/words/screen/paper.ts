@@ -24,6 +24,7 @@ export const paper = {
   forTheNetworkKeptOnThis: 'for the network; kept on this device until then.',
   revision: (revision: Shown) => `revision ${revision}`,
   showLine: (origin: Shown, id: Shown) => `${origin}/show/${id}?line=`,
+  danger: 'Danger.',
   cards: 'Cards',
   labels: 'Labels',
   youMayLookAtThisShow: 'You may look at this show, not change it.',

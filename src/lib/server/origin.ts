@@ -53,7 +53,8 @@ export function clientOf(request: Request, peer: string): string {
       .map((a) => a.trim())
       .filter(Boolean)
   );
-  const plain = (address: string): string => address.replace(/^::ffff:/, '');
+  // Whoever has hung up already has no address any more.
+  const plain = (address: string | undefined): string => (address ?? '').replace(/^::ffff:/, '');
   let at = plain(peer);
   const way = (request.headers.get('x-forwarded-for') ?? '').split(',').map((a) => plain(a.trim()));
   while (trusted.has(at)) {

@@ -142,6 +142,23 @@ export function renderPaper(parts: readonly Part[], meta: Meta): Promise<Buffer>
   return pdfmake.createPdf(document(meta, parts[0].landscape, content)).getBuffer();
 }
 
+/** Dangers in a heavy frame: black on white, for a copier knows no colours. */
+const dangerBox = (dangers: readonly string[]): Content => ({
+  margin: [0, 6, 0, 4],
+  layout: { hLineWidth: () => 2.5, vLineWidth: () => 2.5, hLineColor: () => INK, vLineColor: () => INK },
+  table: {
+    widths: ['*'],
+    body: [
+      [
+        {
+          stack: dangers.map((text) => ({ text: printable(`${says.danger} ${text}`), bold: true })),
+          margin: [4, 3, 4, 3]
+        }
+      ]
+    ]
+  }
+});
+
 /** A sheet. @param since revision that marks are against; null when there are none */
 export function sheetPart(sheet: Sheet, since: number | null): Part {
   const marked = since !== null;
@@ -154,6 +171,7 @@ export function sheetPart(sheet: Sheet, since: number | null): Part {
     landscape: sheet.columns.length > 7,
     content: [
       { text: sheet.title, bold: true, fontSize: 18 },
+      ...(sheet.dangers ? [dangerBox(sheet.dangers)] : []),
       { text: printable(notes.join(' ')), fontSize: 10, margin: [0, 2, 0, 0] },
       ...sheet.groups.map((g) => table(sheet, g, marked))
     ]

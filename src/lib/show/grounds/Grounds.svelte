@@ -138,7 +138,7 @@
         {says.threadsAreShieldsPostsAreMains}
       </p>
     </div>
-    <div class="flex items-center gap-2">
+    <div class="flex flex-wrap items-center gap-2">
       <label class="flex items-center gap-2 text-quiet"
         >{says.mains}
         <select

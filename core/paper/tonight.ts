@@ -1,0 +1,86 @@
+import { problems } from '../judge/judge';
+import type { Finding, Severity } from '../judge/types';
+import { sentence } from '../words/findings';
+import { nameOf } from '../words/paper';
+import { sheets as says } from '../words/sheets';
+import { why } from '../words/why';
+import { linesOf } from './patch';
+import type { Group, PaperInput, Row, Sheet } from './types';
+
+/** One page for the evening: the worst first, what to watch, who to ask. */
+
+/** Rows that a page has room for beside the last group. */
+const ROOM = 24;
+const GROUPS: readonly (readonly [severity: Severity, name: string])[] = [
+  ['danger', says.dangers],
+  ['stop', says.willNotWork],
+  ['care', says.watch]
+];
+
+interface Told {
+  readonly severity: Severity;
+  readonly finding: Finding;
+  readonly row: Row;
+}
+
+/** Dangers of a show, each with its channel and line; they lead the patch. */
+export const dangersOf = (input: PaperInput): string[] =>
+  told(input)
+    .filter((t) => t.severity === 'danger')
+    .map(({ row }) => `${row.cells[0]} ${row.cells[1]}: ${row.cells[2]}`);
+
+function told({ plan, reports }: PaperInput): Told[] {
+  return linesOf(plan).flatMap(({ line, tag }) => {
+    const report = reports.get(line.id);
+    return (report ? problems(report) : []).map((finding, k) => {
+      const { reason } = why(finding);
+      return {
+        severity: finding.severity,
+        finding,
+        // What is dangerous or does not work says why; what is to be watched is one sentence.
+        row: {
+          key: `${line.id} ${finding.code} ${finding.at} ${k}`,
+          cells: [tag, nameOf(line), sentence(finding), finding.severity === 'care' ? '' : reason]
+        }
+      };
+    });
+  });
+}
+
+export function tonightSheet(input: PaperInput): Sheet {
+  const all = told(input);
+  let room = ROOM;
+  const groups = GROUPS.flatMap(([severity, name]): Group[] => {
+    const rows = all.filter((t) => t.severity === severity).map((t) => t.row);
+    // No danger and no stop is ever left out; of the rest what there is room for, and how many more there are.
+    const shown = severity === 'care' ? rows.slice(0, Math.max(room, 0)) : rows;
+    room -= shown.length;
+    const more = rows.length - shown.length;
+    if (more > 0) shown.push({ key: `more ${severity}`, cells: ['', '', says.andMoreOnTheBoard(more), ''] });
+    return shown.length > 0 ? [{ name, rows: shown }] : [];
+  });
+  const { outdoors } = input.plan.policy;
+  return {
+    id: 'tonight',
+    title: says.tonight,
+    note: groups.length === 0 ? says.nothingIsWrongTonight : says.worstFirst,
+    columns: [
+      { head: says.ch, wide: 6, align: 'right' },
+      { head: says.line, wide: 20 },
+      { head: says.what, wide: 37 },
+      { head: says.whyOrWhatToDo, wide: 37 }
+    ],
+    groups: [
+      ...groups,
+      {
+        name: says.whoToAsk,
+        rows: [
+          { key: 'ask earth', cells: ['', says.aTingle, says.stopAndKeepAway, says.electrician] },
+          ...(outdoors
+            ? [{ key: 'ask outdoors', cells: ['', says.outdoors, says.residualCurrent, says.electrician] }]
+            : [])
+        ]
+      }
+    ]
+  };
+}
