@@ -324,6 +324,56 @@ const speakerBox = defineModel({
   }
 });
 
+/** The same bridge by a divider and a transformer: it needs no power, and its lift parts the two grounds. */
+const speakerPassive = defineModel({
+  id: 'speaker-di-passive',
+  family: 'box',
+  params: {
+    zin: param('resistance', 10 * k, 22 * k, 47 * k, 1 * k, 1 * M),
+    rated: param('level', Math.sqrt(100 * 8), Math.sqrt(300 * 8), Math.sqrt(1000 * 8), 1, 200),
+    ...transformerParams({
+      ratio: 12,
+      Lp: [300, 300, 1000],
+      leakage: [0.1, 0.3, 0.5],
+      Ciw: [2 * pF, 5 * pF, 50 * pF],
+      saturation: 19,
+      area: [0.0001, 0.0005, 0.002],
+      Rp: [1 * k, 2 * k, 3 * k],
+      Rs: [20, 30, 60],
+      Cp: [50 * pF, 100 * pF, 200 * pF]
+    })
+  },
+  options: { tap: { choices: ['30', '40'], default: '40' }, lift, polarity },
+  ports: [
+    { ...jackIn, level: 'speaker' },
+    { ...jackThru, level: 'speaker' },
+    { id: 'speaker', way: 'in', socket: 'speaker', carries: 'unbalanced', level: 'speaker' },
+    xlrOut
+  ],
+  feeds: ['none'],
+  isolated: true,
+  dc: 'floating',
+  stamp(s) {
+    const { net, chassis } = s;
+    const hot = s.port('in').hot;
+    net.wire(hot, s.port('thru').hot);
+    net.wire(hot, s.port('speaker').hot);
+    const tap = s.inner('tap');
+    const foot = s.value('zin') * 10 ** (-Number(s.choice('tap')) / 20);
+    net.resistor(s.part('tap-top'), hot, tap, s.value('zin') - foot);
+    net.resistor(s.part('tap-foot'), tap, chassis, foot);
+    const out = s.port('out');
+    stampTransformer(s, { primary: [tap, chassis], secondary: [out.hot, out.cold] }, s.value('ratio'));
+    stampLift(s, out.shield);
+  },
+  clip: (read, lowestHz) => ({
+    in: Math.min(
+      read.value('rated'),
+      read.value('saturation') * (lowestHz / 20) * 10 ** (Number(read.choice('tap')) / 20)
+    )
+  })
+});
+
 export const BOXES = [
   passive({
     id: 'passive-di',
@@ -347,6 +397,7 @@ export const BOXES = [
   active({ id: 'active-di-10m', zin: 10 * M }),
   preamp,
   speakerBox,
+  speakerPassive,
   media,
   mediaPair
 ];

@@ -8,6 +8,7 @@ const COST: Readonly<Record<string, CostClass>> = {
   'active-di-10m': 2,
   'preamp-di': 3,
   'speaker-di': 2,
+  'speaker-di-passive': 2,
   'media-di': 2,
   'media-di-stereo': 2,
   isolator: 2,

@@ -46,6 +46,10 @@ function adapters(plug: Plug, socket: Socket): Fact[] {
 
 const bare = (severity: Finding['severity'], value = 0) => ({ severity, value, unit: 'none' as const, limit: null });
 
+/** Whether its metal touches other metal. */
+const touched = (c: JoinContext, device: string): boolean =>
+  Object.values(c.plan.touches ?? {}).some(({ a, b }) => a === `device:${device}` || b === `device:${device}`);
+
 /** What has become of the second leg of a balanced output. */
 function legs(c: JoinContext): Finding[] {
   const { span, near } = c;
@@ -67,8 +71,13 @@ function legs(c: JoinContext): Finding[] {
       );
   }
   // Bridged, the second terminal carries half the voltage: whatever grounds it shorts half the amplifier.
-  if (near.read.choice('bridged') === 'yes' && (span.coldOnShield || c.far.port.carries === 'unbalanced'))
-    out.push(finding('bridged-output', c.at, bare('danger'), [fact('model', 'id', near.model.id), input(c)]));
+  if (near.read.choice('bridged') === 'yes' && (span.coldOnShield || c.far.port.carries === 'unbalanced')) {
+    // A transformer with its ground lifted hangs on the one terminal and grounds nothing, as long as nothing touches it.
+    const floats = c.far.model.isolated === true && c.far.read.choice('lift') === 'lifted' && !touched(c, c.far.id);
+    out.push(
+      finding('bridged-output', c.at, bare(floats ? 'care' : 'danger'), [fact('model', 'id', near.model.id), input(c)])
+    );
+  }
   if (span.swapped) out.push(finding('contacts-swapped', c.at, bare('note'), facts));
   return out;
 }

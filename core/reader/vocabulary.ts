@@ -57,6 +57,7 @@ const MODEL_PHRASES: Readonly<Record<ModelId, readonly [string, ...string[]]>> =
   'media-di': ['media DI', 'media box', 'stereo box'],
   'preamp-di': ['preamp DI', 'preamp box', 'acoustic preamp box'],
   'speaker-di': ['speaker DI', 'speaker box', 'speaker-level DI', 'speaker-level box', 'speaker tap'],
+  'speaker-di-passive': ['passive speaker DI', 'passive speaker-level DI'],
   'media-di-stereo': ['stereo media DI', 'media pair', 'stereo media box'],
   isolator: ['isolator', 'isolating transformer'],
   balun: ['balun'],

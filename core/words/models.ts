@@ -38,6 +38,7 @@ const MODEL_NAMES: Readonly<Record<ModelId, readonly [string, string]>> = {
   'active-di-10m': ['active DI, 10 MΩ', 'Active DI 10 MΩ'],
   'preamp-di': ['preamp DI with tone controls', 'Preamp DI'],
   'speaker-di': ['speaker-level DI', 'Speaker-level DI'],
+  'speaker-di-passive': ['passive speaker-level DI', 'Passive speaker DI'],
   'media-di': ['passive media DI, stereo to mono', 'Media DI'],
   'media-di-stereo': ['passive media DI, stereo', 'Media DI, stereo'],
   isolator: ['1:1 isolating transformer', 'Isolator 1:1'],

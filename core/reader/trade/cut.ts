@@ -20,6 +20,7 @@ import {
   ELSEWHERE,
   FARAD,
   SPL,
+  WATT,
   SENSITIVITY,
   DISTANCE,
   NOT,
@@ -70,6 +71,8 @@ export type Read =
   | { is: 'elsewhere' }
   /** Capacitance of a cable, farads, by the metre or of all of it. */
   | { is: 'farad'; farad: number; each: boolean }
+  /** Of an amplifier, with the load that they are meant into where it was said. */
+  | { is: 'watt'; watt: number; load?: number }
   | { is: 'spl'; db: number }
   /** Of a microphone, volts for a pascal. */
   | { is: 'sensitivity'; volts: number }
@@ -251,6 +254,7 @@ function figure(place: Place): { length: number; read: Read } | null {
     of(pieces.some((p) => p.read.is === 'box' && p.read.model === 'load-box') ? match(THROUGH) : null, () => ({
       is: 'through'
     })) ??
+    of(match(WATT), (m) => ({ is: 'watt', watt: valueOf(m[1]), ...(m[2] ? { load: valueOf(m[2]) } : {}) })) ??
     of(match(SPL), (m) => ({ is: 'spl', db: Number(m[1] ?? m[2]) })) ??
     of(match(SENSITIVITY), (m) => ({ is: 'sensitivity', volts: valueOf(m[1]) / 1000 })) ??
     of(match(DISTANCE), () => ({ is: 'filler' })) ??
@@ -271,7 +275,7 @@ function figure(place: Place): { length: number; read: Read } | null {
     of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
     of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
     of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? 80) })) ??
-    of(match(LIFT), (m) => ({ is: 'lift', lifted: m[1] !== 'off' })) ??
+    of(match(LIFT), (m) => ({ is: 'lift', lifted: !['off', 'closed', 'out'].includes(m[1]) })) ??
     of(match(POLARITY), () => ({ is: 'polarity' })) ??
     of(match(SIDES), () => ({ is: 'sides' })) ??
     of(match(FIVE), (m) =>

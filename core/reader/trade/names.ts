@@ -10,16 +10,21 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
   const before = pieces.filter((p) => p.named);
   if (before.some((p) => ['unknown', 'instrument', 'source', 'note', 'number'].includes(p.read.is)))
     return before.filter((p) => !['input', 'channel', 'sides'].includes(p.read.is));
-  const first =
-    pieces.find((p) => p.read.is === 'instrument') ?? unknown[0] ?? pieces.find((p) => p.from === source.at);
+  // What nobody knows is a name where a line begins, or where it is written like one; elsewhere it is a word not yet learnt.
+  const said = unknown.find((p) => begins(p) && (p.part === 0 || /^\p{Lu}/u.test(p.text)));
+  const first = pieces.find((p) => p.read.is === 'instrument') ?? said ?? pieces.find((p) => p.from === source.at);
   if (!first) return [];
   return pieces.filter(
     (p) =>
       p.part === first.part &&
+      begins(p) &&
       ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&
       !(p.read.is === 'number' && counted(pieces, p) && pieces[pieces.indexOf(p) + 1].read.is !== 'instrument')
   );
 }
+
+/** A name begins with a letter or a figure: the rest of a word that was cut at its hyphen is none. */
+const begins = (p: Piece): boolean => /^[\p{L}\d]/u.test(p.text);
 
 export function nameOf(text: string, pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): string {
   const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());

@@ -274,7 +274,7 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     // A DI with a pad for loudspeakers is one made for them.
     const pads = pieces.some((p) => p.read.is === 'pad' && (p.read.db >= 40 || /speaker/i.test(p.text)));
     if (modelOf(source.model).ports[0].level === 'speaker' && found.model === 'passive-di' && pads)
-      found.model = 'speaker-di';
+      found.model = 'speaker-di-passive';
     delete (found as { sure?: boolean }).sure;
   }
   return { list, dis, assumed };

@@ -108,6 +108,12 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   }
   const input: Device = said ?? { model: options.input ?? usualInput(source.model, list), settings: {}, at: null };
   if (!said) assumed.add('input');
+  // Of a power amplifier only; a guitar has a bridge, too.
+  if (
+    /\bbridged?\b(?!\s*(?:piezo|pickup|saddle))/i.test(text) &&
+    !checkSetting(modelOf(source.model), 'bridged', 'yes')
+  )
+    source.settings.bridged = 'yes';
   const left = new Set<Piece>();
   const saidSettings = applySettings(pieces, source, list, input, left);
   if (list.some(wantsPhantom) || wantsPhantom(source)) {
@@ -168,6 +174,20 @@ function atMicLevel(source: Device): void {
     source.settings.nominal = Math.max(nominal.low, nominal.typ / 100);
 }
 
+/** Watts of an amplifier into its load: what it gives at most, and its average as far below that as its class has it. Of all else they say nothing. */
+function amplifier(source: Device, { watt, load }: { watt: number; load?: number }): void {
+  const { params } = modelOf(source.model);
+  if (!params.watt || !params.load || !params.nominal) return;
+  const ohm = load ?? params.load.typ;
+  const set = {
+    watt,
+    load: ohm,
+    nominal: params.nominal.typ * Math.sqrt((watt * ohm) / (params.watt.typ * params.load.typ))
+  };
+  for (const [key, value] of Object.entries(set))
+    if (!checkSetting(modelOf(source.model), key, value)) source.settings[key] = value;
+}
+
 /** A 9 V battery that is nearly done, volts. */
 const LOW_VOLTS = 6.5;
 
@@ -191,7 +211,7 @@ function applySettings(
     const { read } = piece;
     if (read.is === 'pad') {
       // What a DI for loudspeakers takes off, it always takes off.
-      if (!boxes.some((b) => b.model === 'speaker-di') || read.db < 40)
+      if (!boxes.some((b) => b.model.startsWith('speaker-di')) || read.db < 40)
         put(piece, has('pad', String(read.db)), 'pad', String(read.db));
     } else if (read.is === 'lift') put(piece, has('lift', 'lifted'), 'lift', read.lifted ? 'lifted' : 'joined');
     else if (read.is === 'polarity') put(piece, has('polarity', 'inverted'), 'polarity', 'inverted');
@@ -219,6 +239,7 @@ function applySettings(
     } else if (read.is === 'through') put(piece, has('mode', 'through'), 'mode', 'through');
     else if (read.is === 'filler' && /^(?:at )?mic(?:rophone)? level$/i.test(piece.text)) atMicLevel(source);
     else if (read.is === 'without' && read.what.is === 'pad') put(piece, has('pad', 'off'), 'pad', 'off');
+    else if (read.is === 'watt') amplifier(source, read);
     else if (read.is === 'spl') {
       const said = pieces.flatMap((p) => (p.read.is === 'sensitivity' ? [p.read.volts] : []));
       const volts = (said[0] ?? USUAL_SENSITIVITY[source.model]) * 10 ** ((read.db - 94) / 20);

@@ -33,7 +33,7 @@ export const PAD = at(
   String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?(?:speaker\s+)?pads?\b|(?:speaker(?:\s+(?:in(?:put)?|level))?\s+)?pad(?:ded|s)?(?![a-z])(?:\s*(?:on|in|at|=|:))?\s*[-−]?\s*(\d{2})?(?!\d)\s*(?:db\b)?)`
 );
 export const LIFT = at(
-  String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(on|off|in|engaged))?|(?:gnd|ground)\s+(?:off|open)\b`
+  String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(?:switch\s+)?(?:is\s+|set\s+to\s+)?(on|off|in|engaged|open(?:ed)?|closed|out))?|(?:gnd|ground)\s+(?:off|open)\b`
 );
 export const POLARITY = at(
   String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|ø`
@@ -56,6 +56,10 @@ export const ELSEWHERE = at(
 );
 export const FARAD = at(
   String.raw`(${NUMBER})\s*(pf|nf|picofarads?|nanofarads?)(?:\s*(\/|per|a|each)\s*(?:m\b|metres?|meters?))?`
+);
+/** "400 W into 8 ohm", "50 watts". */
+export const WATT = at(
+  String.raw`(${NUMBER})[\s-]*(?:w|watts?)(?:\s+rms)?(?![a-z\d\/])(?:\s+(?:into|in|at|@|on|to)\s+(?:an?\s+)?(${NUMBER})[\s-]*(?:ohms?|ω)(?![a-z]))?`
 );
 export const SPL = at(String.raw`(\d{2,3})\s*db\s*\(?a?\)?\s*spl|(\d{2,3})\s*dbspl`);
 export const SENSITIVITY = at(String.raw`(${NUMBER})\s*mv\s*(?:\/|per|a)\s*pa(?:scal)?\b`);

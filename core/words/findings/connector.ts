@@ -73,8 +73,11 @@ export const CONNECTOR: Said<'connector'> = {
     reason: 'Alone it is not heard; together with another take of the same source it cancels bass.'
   },
   'bridged-output': {
-    sentence: (f) => `Both terminals of the bridged ${model(f)} are live, and this connection grounds one of them.`,
-    short: () => 'bridged, grounded',
+    sentence: (f) =>
+      f.severity === 'care'
+        ? `Both terminals of the bridged ${model(f)} are live: nothing is shorted with the ground lifted, but nothing earthed may touch the ${model(f, 'input')}.`
+        : `Both terminals of the bridged ${model(f)} are live, and this connection grounds one of them.`,
+    short: (f) => (f.severity === 'care' ? 'bridged' : 'bridged, grounded'),
     formula: 'V(+) = A·v, V(−) = −A·v: neither terminal is ground',
     reason:
       'Use a DI made for bridged outputs, and nothing that ties a terminal to a chassis. Switch off before plugging.'
