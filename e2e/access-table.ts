@@ -54,6 +54,8 @@ export const ACCESS: Readonly<Record<string, Readonly<Partial<Record<string, Lea
   '/api/shows/[id]/readings': { GET: 'guest', POST: 'engineer' },
   '/api/shows/[id]/restore': { POST: 'engineer' },
   '/api/shows/[id]/shares': { POST: 'engineer' },
+  '/api/shows/[id]/stops': { GET: 'guest', POST: 'reader' },
+  '/api/shows/[id]/stops/[stop]': { PUT: 'reader' },
   '/api/shows/[id]/ticks': { GET: 'guest', PUT: 'engineer' },
   '/api/shows/[id]/traces': { GET: 'guest', POST: 'engineer' }
 };

@@ -50,10 +50,15 @@ test('on a phone a hum is traced to its ring, taken back, resumed, written down;
   await page.getByRole('button', { name: 'Back', exact: true }).click();
   await expect(ask(page)).toHaveAttribute('data-ask', first);
 
-  await page.getByRole('button', { name: 'A tingle, smoke or heat' }).click();
-  await expect(page.getByRole('alert').getByRole('heading', { name: 'Stop.' })).toBeVisible();
+  await page.getByRole('button', { name: 'A tingle, smoke or heat: stop everybody' }).click();
+  const stop = page.locator('[data-stop]');
+  await expect(stop.getByRole('heading', { name: 'Stop: Modular rack' })).toBeVisible();
   await expectAccessibleInBoth(page);
-  await page.getByRole('button', { name: 'It has been seen to' }).click();
+  await stop.getByRole('button', { name: 'It has been seen to' }).click();
+  await page.getByRole('dialog').getByRole('checkbox').check();
+  await page.getByRole('dialog').getByLabel('Your name').fill('Mira');
+  await page.getByRole('dialog').getByRole('button', { name: 'Clear it' }).click();
+  await expect(stop).toHaveCount(0);
 
   // From the beginning, by whatever is asked, until it is sure.
   await page.getByRole('button', { name: 'Another line' }).click();
@@ -247,4 +252,42 @@ test('a drill: tests that cost minutes, a cause told, a score with its reasons, 
   await page.goto(`${app.url}/drill?seed=7&level=3`);
   await expect(rig).toBeVisible();
   expect(await page.locator('section').filter({ has: rig }).innerText()).toBe(told);
+});
+
+test('a stop is the whole crew’s: seen on a desk and a phone at once, kept over reloads and a lost network, cleared by a name', async ({
+  page,
+  app,
+  device
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  const phone = await (await device({ viewport: PHONE })).newPage();
+  await phone.goto(`${app.url}/show/${id}/check`);
+  await expect(phone.locator('[data-line-name]')).toBeVisible();
+  const desk = page.locator('[data-stop]');
+  const there = phone.locator('[data-stop]');
+  await page.goto(`${app.url}/show/${id}/earth`);
+  // Volts that are no matter of hum are not computed on from.
+  await page.getByText('Measured something?').click();
+  await page.getByLabel('What was measured').selectOption({ label: 'Volts between Desk platform and Stage left' });
+  await page.getByLabel('Reading', { exact: true }).fill('80 V');
+  await page.getByRole('button', { name: 'Use it' }).click();
+  await expect(page.locator('[data-danger]')).toContainText('Do not touch it.');
+  await expect(page.getByText('Map updated.')).toHaveCount(0);
+  await page.locator('[data-danger]').getByRole('button').click();
+  await expect(there.getByRole('heading', { name: 'Stop: somewhere on stage' })).toBeVisible({ timeout: 3000 });
+  await phone.reload();
+  await expect(there).toBeVisible();
+  // In two steps, and with a name.
+  await there.getByRole('button', { name: 'It has been seen to' }).click();
+  const dialog = phone.getByRole('dialog');
+  await expect(dialog.getByRole('button', { name: 'Clear it' })).toBeDisabled();
+  await dialog.getByRole('checkbox').check();
+  await dialog.getByLabel('Your name').fill('Ida');
+  // The network is gone: it is cleared here, and everywhere once the network is back.
+  await phone.route('**/stops/**', (route) => route.abort());
+  await dialog.getByRole('button', { name: 'Clear it' }).click();
+  await expect(there).toHaveCount(0);
+  await expect(desk).toBeVisible();
+  await phone.unroute('**/stops/**');
+  await expect(desk).toHaveCount(0, { timeout: 20_000 });
 });

@@ -8,7 +8,19 @@ import { appDatabase } from './lib/postgres.mjs';
 import { main, Refusal, say } from './lib/say.mjs';
 import { ensurePackages } from './lib/setup.mjs';
 
-const TABLES = ['person', 'show', 'edit', 'kit_item', 'kit_change', 'print', 'tick', 'reading', 'trace', 'photo'];
+const TABLES = [
+  'person',
+  'show',
+  'edit',
+  'kit_item',
+  'kit_change',
+  'print',
+  'tick',
+  'reading',
+  'trace',
+  'stop',
+  'photo'
+];
 const lines = (file) => createInterface({ input: createReadStream(file), crlfDelay: Infinity });
 const parse = (text, n) => {
   try {

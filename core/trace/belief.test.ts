@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { saltRoad } from '../../src/lib/server/demo-shows';
-import { factorOf, foreseen, type Measured, narrowed, rangeOf } from './belief';
+import { factorOf, foreseen, isDangerous, type Measured, narrowed, rangeOf } from './belief';
 
 const between: Measured = { kind: 'volts', supplies: ['stage-left', 'platform'], volts: 0.9 };
 
@@ -38,5 +38,12 @@ describe('what is believed of the EMFs', () => {
     const plan = saltRoad();
     expect([factorOf(plan, 'platform'), rangeOf(plan, 'platform')]).toEqual([3, [0.3 / 3, 0.3 * 3]]);
     expect(narrowed(plan, { ...between, volts: 0 }).platform).toEqual({ emf: 0.3, spread: 3 });
+  });
+
+  it('what is no matter of hum: from 25 V between metal parts, from an ampere in a shield; never a level', () => {
+    const volts = (v: number) => isDangerous({ kind: 'volts', supplies: ['a', 'b'], volts: v });
+    const clamp = (ampere: number) => isDangerous({ kind: 'clamp', cable: 'c', ampere });
+    expect([volts(24.999), volts(25), clamp(0.999), clamp(1)]).toEqual([false, true, false, true]);
+    expect(isDangerous({ kind: 'level', line: 'l', volts: 80 })).toBe(false);
   });
 });

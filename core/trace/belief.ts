@@ -18,6 +18,15 @@ export type Measured =
   | { readonly kind: 'clamp'; readonly cable: string; readonly ampere: number }
   | { readonly kind: 'level'; readonly line: string; readonly volts: number };
 
+/** A touch voltage from which on it may harm where it is wet, volts AC (IEC 60364-4-41, 414: extra-low voltage without basic protection). */
+const TOUCH_VOLTS = 25;
+/** No sound connection carries amperes: something feeds a fault, or a neutral is broken. */
+const SHIELD_AMPERE = 1;
+
+/** Whether what was measured is no matter of hum: nothing is computed on from it, and somebody licensed has to look. */
+export const isDangerous = (what: Measured): boolean =>
+  what.kind === 'clamp' ? what.ampere >= SHIELD_AMPERE : what.kind === 'volts' && what.volts >= TOUCH_VOLTS;
+
 export const factorOf = (plan: Plan, supply: string): number => plan.supplies[supply].spread ?? UNKNOWN_FACTOR;
 
 /** Least and most of an EMF, volts. */

@@ -75,5 +75,8 @@ export const grounds = {
   voltsBetweenAnd: (name: Shown, name2: Shown) => `Volts between ${name} and ${name2}`,
   currentInTheShieldOf: (name: Shown) => `Current in the shield of ${name}`,
   humAtTheInputOf: (name: Shown) => `Hum at the input of ${name}`,
+  thatIsDangerous: 'Do not touch it.',
+  touchNothingCall:
+    '25 V or more between metal parts, or amperes in a shield, is a fault and no hum. Keep away, switch off where that is safe, and call a licensed electrician. Nothing is computed from it.',
   itMustBeMoreThanNothing: 'It must be more than 0.'
 };

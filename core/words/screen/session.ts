@@ -2,6 +2,25 @@ import type { Shown } from './shown';
 
 /** What the screen says in the frame of a show. Names of screens and keys: `docs/adding.md`. */
 export const session = {
+  stopOfTheCrew: 'Stop',
+  stopAt: (where: Shown) => `Stop: ${where}`,
+  somewhereOnStage: 'somewhere on stage',
+  keepAwayKeepOthersAway:
+    'Keep away from it and keep others away. Touch nothing metal. Switch its supply off where that is safe.',
+  electricianFirst:
+    'A tingle, smoke or heat is not hum. A licensed electrician checks the supply before anything goes on; local codes come first.',
+  calledBy: (who: Shown, when: Shown) => `Called by ${who}, ${when}`,
+  thisDevice: 'this device',
+  andMoreStops: (count: Shown) => `, and ${count} more`,
+  clearTheStop: 'It has been seen to …',
+  clearTheStopTitle: 'Clear the stop for everybody?',
+  onlyWhoHasSeen: 'Only whoever has seen it put right clears a stop. Your name stays with it.',
+  itHasBeenChecked: 'It has been checked by somebody who may, and put right.',
+  yourNameForIt: 'Your name',
+  whatWasFound: 'What was found (optional)',
+  leaveItStanding: 'Leave it standing',
+  clearIt: 'Clear it',
+  aTingleSmokeOrHeat: 'A tingle, smoke or heat: stop everybody',
   lookingOnly: 'Looking only',
   undo: 'Undo',
   redo: 'Redo',

@@ -3,12 +3,6 @@ import type { Shown } from './shown';
 /** What the screen says in tracing noise. Names of screens and keys: `docs/adding.md`. */
 export const trace = {
   traceANoise: (name: Shown) => `${name}: trace a noise`,
-  stop: 'Stop.',
-  keepAwayFromItAndKeep:
-    'Keep away from it, and keep others away. Switch its supply off where that is safe; touch nothing metal.',
-  aTingleSmokeOrHeatIs:
-    'A tingle, smoke or heat is no hum: someone licensed has to look at the supply before anything goes on.',
-  itHasBeenSeenTo: 'It has been seen to',
   whichLineMakesTheNoise: 'Which line makes the noise?',
   theLoudestWillDo: (tingle: Shown) => `The loudest will do. ${tingle}`,
   humForeseenDbUnder: (figure: Shown) => `hum expected ${figure} dB below the signal`,
@@ -41,7 +35,6 @@ export const trace = {
   somethingElseOrEnough: 'Another test, or stop here',
   enoughWhatIsIt: 'Stop here: what is it?',
   toldSoFar: 'Reported so far',
-  aTingleSmokeOrHeat: 'A tingle, smoke or heat',
   youMayLookAtThisShow: 'You may look at this show, not change it.',
   writtenInTheLogOfThis: 'Written in the log of this show.',
   whatCanBeSaidAlready: 'What do you know already?',

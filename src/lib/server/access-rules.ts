@@ -23,11 +23,13 @@ export const FOR_OWNERS: ReadonlySet<string> = new Set([
   '/api/crew/people/[id]',
   '/api/crew/name'
 ]);
-/** What everybody may change, for it is about themselves. */
+/** What everybody may change: what is about themselves, and a stop, which whoever sees the danger calls. */
 export const OWN_AFFAIRS: ReadonlySet<string> = new Set([
   '/api/crew/devices/[id]',
   '/api/crew/switch',
   '/api/shows/[id]/here',
+  '/api/shows/[id]/stops',
+  '/api/shows/[id]/stops/[stop]',
   '/api/trouble'
 ]);
 const SAFE: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -37,7 +39,7 @@ export const isSafe = (method: string): boolean => SAFE.has(method);
 export function needs(route: string | null, method: string): Rank | 'nothing' {
   if (route === null || FOR_ANYONE.has(route)) return 'nothing';
   if (FOR_OWNERS.has(route)) return 'owner';
-  if (OWN_AFFAIRS.has(route)) return 'reader';
+  if (OWN_AFFAIRS.has(route)) return isSafe(method) && isOfShow(route) ? 'guest' : 'reader';
   if (!isSafe(method) || route === '/api/shows/[id]/shares') return 'engineer';
   return isOfShow(route) ? 'guest' : 'reader';
 }

@@ -17,6 +17,7 @@ const TABLES = [
   ['tick', 'show_id, key'],
   ['reading', 'made_at, id'],
   ['trace', 'made_at, id'],
+  ['stop', 'made_at, id'],
   ['photo', 'made_at, id']
 ] as const;
 /** Rows fetched at a time. */

@@ -205,6 +205,24 @@ export const reading = pgTable(
 );
 
 /** What was found behind a noise, and by which answers. Its id is made where it was found. */
+/** Stops of a crew: a tingle, smoke, heat. Kept after they were cleared, with who did it. */
+export const stop = pgTable(
+  'stop',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    personId: byPerson(),
+    madeBy: madeBy(),
+    lineId: text('line_id'),
+    madeAt: made(),
+    clearedAt: timestamp('cleared_at', { withTimezone: true }),
+    clearedBy: text('cleared_by'),
+    found: text('found')
+  },
+  (t) => [index('stop_show').on(t.crewId, t.showId, t.madeAt)]
+);
+
 export const trace = pgTable(
   'trace',
   {

@@ -2,6 +2,9 @@
 export const fetchRest = (): Promise<unknown> =>
   Promise.allSettled([
     import('$lib/show/line/OpenLine.svelte'),
+    import('$lib/ui/Converter.svelte'),
+    import('$lib/show/session/StopClear.svelte'),
+    import('./ListDialog.svelte'),
     import('$lib/show/line/HumPanel.svelte'),
     import('$lib/show/line/ContactsPanel.svelte'),
     import('$lib/show/line/TolerancePanel.svelte'),

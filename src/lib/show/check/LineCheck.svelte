@@ -18,6 +18,7 @@
   import CheckExplained from './CheckExplained.svelte';
   import CheckGates from './CheckGates.svelte';
   import CheckList from './CheckList.svelte';
+  import StopButton from '$lib/show/session/StopButton.svelte';
   import CheckFoot from './CheckFoot.svelte';
   import CheckNotes from './CheckNotes.svelte';
   import CheckPair from './CheckPair.svelte';
@@ -248,6 +249,7 @@
         />
       {/if}
       <CheckNotes {line} {entry} {readings} {noting} onnote={(on) => (noting = on)} />
+      <div class="pt-3"><StopButton line={line.id} /></div>
       {#if before}
         <p class="pt-3 text-quiet" data-before>
           {says.readBefore(

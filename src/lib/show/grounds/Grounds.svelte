@@ -26,6 +26,7 @@
   import LoopReading from './LoopReading.svelte';
   import { believe, putSupply, setHostSupply, setMains, setRoom, setSupply } from '$lib/show/session/edits';
   import HumBars from '$lib/show/line/HumBars.svelte';
+  import StopButton from '$lib/show/session/StopButton.svelte';
   import SupplyDialog from '$lib/show/dialogs/SupplyDialog.svelte';
 
   const show = useShow();
@@ -238,6 +239,7 @@
         <p class="leading-snug text-quiet">
           {says.mainsEarthStaysConnectedIfSomeone}
         </p>
+        <StopButton />
       </div>
     </div>
   {/if}

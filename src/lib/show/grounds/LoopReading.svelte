@@ -1,10 +1,11 @@
 <script lang="ts">
   import { grounds as says } from '$core/words/screen/grounds';
-  import type { Measured } from '$core/trace/belief';
+  import { isDangerous, type Measured } from '$core/trace/belief';
   import type { EarthMap } from '$core/trace/map';
   import type { Plan } from '$core/plan/schema';
   import { parseQuantity } from '$core/units/parse';
   import { unitFaultText } from '$core/words/faults';
+  import StopButton from '$lib/show/session/StopButton.svelte';
 
   interface Props {
     plan: Plan;
@@ -28,6 +29,8 @@
   let what = $state('');
   let typed = $state('');
   let wrong = $state<string | null>(null);
+  /** What was typed is no matter of hum. */
+  let danger = $state(false);
   const chosen = $derived(choices.some((c) => c.id === what) ? what : (choices[0]?.id ?? ''));
   const [kind, ...of] = $derived(chosen.split(' '));
 
@@ -36,9 +39,15 @@
     const parsed = parseQuantity(kind === 'clamp' ? 'current' : kind === 'level' ? 'level' : 'voltage', typed);
     wrong = parsed.ok ? (parsed.value > 0 ? null : says.itMustBeMoreThanNothing) : unitFaultText(parsed.error);
     if (!parsed.ok || parsed.value <= 0) return;
-    if (kind === 'volts') onread({ kind, supplies: [of[0], of[1]], volts: parsed.value });
-    else if (kind === 'clamp') onread({ kind, cable: of[0], ampere: parsed.value });
-    else if (kind === 'level') onread({ kind, line: of[0], volts: parsed.value });
+    const what: Measured =
+      kind === 'volts'
+        ? { kind, supplies: [of[0], of[1]], volts: parsed.value }
+        : kind === 'clamp'
+          ? { kind, cable: of[0], ampere: parsed.value }
+          : { kind: 'level', line: of[0], volts: parsed.value };
+    danger = isDangerous(what);
+    if (danger) return;
+    onread(what);
     typed = '';
   }
 </script>
@@ -62,9 +71,16 @@
           aria-label={says.reading}
           placeholder={kind === 'clamp' ? says.n40Ma : kind === 'level' ? says.n42Dbu : '0.3 V'}
           bind:value={typed}
+          oninput={() => (danger = false)}
         />
         <button class="btn btn-primary btn-sm" disabled={typed.trim() === ''}>{says.takeItIn}</button>
       </div>
+      {#if danger}
+        <div class="grid gap-2 border-l-4 border-danger pl-3" role="alert" data-danger>
+          <p><strong class="text-danger">{says.thatIsDangerous}</strong> {says.touchNothingCall}</p>
+          <StopButton />
+        </div>
+      {/if}
       {#if wrong}<p class="text-error" role="alert">{wrong}</p>{/if}
       {#if kind === 'volts'}
         <p class="text-[0.93em] text-quiet">{says.betweenEarthsOfTheMainsOnly}</p>

@@ -19,6 +19,8 @@
   import { provideShow, type Show } from './context';
   import { Judging } from './judging.svelte';
   import { ShowSession } from './session.svelte';
+  import StopBanner from './StopBanner.svelte';
+  import { Stops } from './stops.svelte';
   import type { SentEdit } from '$lib/protocol/edits';
 
   interface Props {
@@ -39,6 +41,7 @@
   const session = untrack(() => new ShowSession(data.id, data, browserRows));
   const feed = untrack(() => new Feed(`/api/shows/${data.id}/live`));
   const presence = untrack(() => new Presence(data.id, feed));
+  const stops = untrack(() => new Stops(data.id, browserRows));
   let crewKit = $state.raw(untrack(() => data.crewKit));
   const kitNews = new CatchingUp(async () => {
     const answer = await fetch('/api/kit');
@@ -64,6 +67,7 @@
     feed,
     rows: browserRows,
     presence,
+    stops,
     mayChange: untrack(() => data.mayChange),
     undo: () => announce(session.undo(), says.undone),
     redo: () => announce(session.redo(), says.redone),
@@ -92,6 +96,7 @@
       kitNews.follow(feed, 'kit', () => true);
       presence.open();
     }
+    void stops.follow(feed);
     feed.open();
     // The other views are at hand when the server is not.
     void Promise.allSettled(
@@ -116,6 +121,7 @@
       stop();
       session.close();
       presence.close();
+      stops.close();
       kitNews.close();
       feed.close();
       judging?.close();
@@ -164,6 +170,7 @@
     {/if}
   {/snippet}
 </Header>
+<StopBanner mayClear={!data.guest} />
 {#if session.save === 'signed-out'}
   <p class="border-b border-warning px-5 py-2" role="alert">
     {says.youAreSignedOutWhatYou}

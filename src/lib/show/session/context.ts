@@ -5,6 +5,7 @@ import type { RowStore } from '$lib/outbox/rows';
 import { getContext, setContext } from 'svelte';
 import type { Judging } from './judging.svelte';
 import type { ShowSession } from './session.svelte';
+import type { Stops } from './stops.svelte';
 
 /** What every view of one show shares: its session, its judgement, its crew's kit. */
 export interface Show {
@@ -19,6 +20,8 @@ export interface Show {
   /** Where what is on its way is kept. */
   readonly rows: RowStore;
   readonly presence: Presence;
+  /** Stops of the crew: a tingle, smoke, heat. */
+  readonly stops: Stops;
   /** Whether who looks at it may change it; whoever has but a link to it, or reads, may not. */
   readonly mayChange: boolean;
   undo(): void;

@@ -16,6 +16,7 @@
   import { lineName } from '$lib/show/session/edits';
   import type { TraceRecord } from '$lib/protocol/trace-record';
   import { type Found, TraceLog } from './trace-log.svelte';
+  import StopButton from '$lib/show/session/StopButton.svelte';
   import TraceAsks from './TraceAsks.svelte';
   import TraceOpening from './TraceOpening.svelte';
   import TraceQuestion from './TraceQuestion.svelte';
@@ -38,7 +39,6 @@
   let instead = $state<Ask | null>(null);
   /** What can be said before anything is tried is asked all at once. */
   let opening = $state(true);
-  let stopped = $state(false);
   let ended = $state(false);
   let view = $state.raw<TraceView | null>(null);
   let failed = $state(false);
@@ -144,18 +144,7 @@
 
 <main class="mx-auto max-w-[980px] px-4 pt-3 pb-28">
   <h1 class="sr-only">{says.traceANoise(show.name)}</h1>
-  {#if stopped}
-    <section class="mx-auto max-w-[560px] rounded-[9px] border-2 border-danger px-4 py-4" role="alert">
-      <h2 class="text-[1.5em] font-bold">{says.stop}</h2>
-      <p class="pt-2">
-        {says.keepAwayFromItAndKeep}
-      </p>
-      <p class="pt-2">
-        {says.aTingleSmokeOrHeatIs}
-      </p>
-      <button type="button" class="btn mt-4 min-h-12" onclick={() => (stopped = false)}>{says.itHasBeenSeenTo}</button>
-    </section>
-  {:else if !line}
+  {#if !line}
     <TraceStart {lines} found={log.list} onpick={begin} />
   {:else}
     <div class="flex items-center justify-between gap-3 pb-2">
@@ -225,9 +214,7 @@
     {/if}
     <div class="fixed inset-x-0 bottom-0 border-t border-base-300 bg-base-100">
       <div class="mx-auto max-w-[980px] px-4 py-2.5">
-        <button type="button" class="btn min-h-12 w-full border-2 border-danger" onclick={() => (stopped = true)}
-          >{says.aTingleSmokeOrHeat}</button
-        >
+        <StopButton line={line.id} />
       </div>
     </div>
   {/if}
