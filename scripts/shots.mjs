@@ -59,7 +59,7 @@ const VIEWS = [
       await open(page, 'Hammered dulcimer');
       await page.keyboard.press('t');
       await page.getByRole('button', { name: 'Run 400 times' }).click();
-      await page.getByText('of 400 draws').waitFor();
+      await page.getByText('of 400 runs').waitFor();
       await page.waitForTimeout(400);
     }
   },
