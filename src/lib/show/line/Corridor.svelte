@@ -162,7 +162,7 @@
           y={label.y}
           text-anchor="end"
           class="{label.tone} stroke-card"
-          stroke-width="3"
+          stroke-width="6"
           paint-order="stroke"
           stroke-linejoin="round"
           font-size="12">{label.text}</text
