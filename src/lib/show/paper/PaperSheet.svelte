@@ -47,7 +47,7 @@
           <tr>
             {#if since !== null}<th><span class="sr-only">{says.mark}</span></th>{/if}
             {#each sheet.columns as column, k (k)}
-              <th class={column.align === 'right' ? 'text-right' : 'text-left'} scope="col"
+              <th class={column.align === 'right' ? 'pr-4! text-right' : 'text-left'} scope="col"
                 >{#if column.head}{column.head}{:else}<span class="sr-only">{says.tickOrNumber}</span>{/if}</th
               >
             {/each}
@@ -64,7 +64,7 @@
                 >
               {/if}
               {#each row.cells as text, k (k)}
-                <td class={sheet.columns[k].align === 'right' ? 'text-right' : ''}>
+                <td class={sheet.columns[k].align === 'right' ? 'pr-4! text-right' : ''}>
                   {#if text === TICK}
                     <input
                       type="checkbox"
