@@ -105,7 +105,7 @@ it('sums noise and hum of several lines at the mix, and says what a wrong comman
     to: { device: 'in2', port: 'in' }
   };
   const both = run(['judge', writeTo(file, plan)]);
-  expect(both.text).toMatch(/All sum at the mix: noise −\d+ dB, hum −\d+ dB/);
+  expect(both.text).toMatch(/All summed at the mix: noise −\d+ dB, hum −\d+ dB/);
   const [one] = alone.data as { snrDb: number }[];
   const two = both.data as { snrDb: number }[];
   expect(two.map((l) => l.snrDb)).toEqual([one.snrDb, one.snrDb]);

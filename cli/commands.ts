@@ -76,7 +76,7 @@ function judged(plan: Plan): Answer {
         [`${nameOf(plan, r.id)}: ${told(r)}`, ...problems(r).map((f) => `  ${f.severity}: ${sentence(f)}`)].join('\n')
       ),
       ...(reports.length > 1 && hiss !== null && hum !== null
-        ? [`All sum at the mix: noise ${formatNumber(-hiss)} dB, hum ${formatNumber(-hum)} dB under one channel.`]
+        ? [`All summed at the mix: noise ${formatNumber(-hiss)} dB, hum ${formatNumber(-hum)} dB under one channel.`]
         : [])
     ].join('\n')
   };

@@ -1,8 +1,17 @@
-import { convert } from '../core/units/convert';
+import { convert, type Figure } from '../core/units/convert';
 import { type Kind, KINDS } from '../core/units/quantity';
 import { convertedText } from '../core/words/converted';
 import { unitFaultText } from '../core/words/faults';
 import { Wrong } from './inputs';
+
+/** Figures of a level, by what scripts call them. */
+const LEVEL: Readonly<Partial<Record<Figure, string>>> = {
+  dBu: 'dBu',
+  dBV: 'dBV',
+  volts: 'volt',
+  'volts-peak': 'peak',
+  'volts-peak-to-peak': 'peakToPeak'
+};
 
 /** Reads a quantity and tells it in the other units that people meet it in. */
 export function unit(text: string, asked?: string): { data: unknown; text: string } {
@@ -11,21 +20,14 @@ export function unit(text: string, asked?: string): { data: unknown; text: strin
   const made = convert(text, asked as Kind | undefined);
   if (!made.ok) throw new Wrong(unitFaultText(made.error));
   const { kind, value, rows } = made.converted;
-  const level = kind === 'level' ? { dBu: 0, dBV: 0, volt: value, peak: 0, peakToPeak: 0 } : undefined;
-  const figure = (name: string): number => rows.find((r) => r.figure === name)?.value ?? NaN;
+  const level = rows.flatMap((r) => (kind === 'level' && LEVEL[r.figure] ? [[LEVEL[r.figure], r.value]] : []));
   return {
     data: {
       kind,
       value,
       unit: kind in KINDS ? KINDS[kind as Kind].unit : '',
-      ...(level && {
-        ...level,
-        dBu: figure('dBu'),
-        dBV: figure('dBV'),
-        peak: figure('volts-peak'),
-        peakToPeak: figure('volts-peak-to-peak')
-      }),
-      rows: rows.map(({ figure, value, text }) => ({ figure, value, text }))
+      ...Object.fromEntries(level),
+      rows
     },
     text: rows.map(convertedText).join(' = ')
   };

@@ -32,27 +32,59 @@ export const xlrOut: PortSpec = {
   ownShield: true
 };
 
+/** Sockets of what bridges a loudspeaker line. */
+const speakerPorts = [
+  { ...jackIn, level: 'speaker' },
+  { ...jackThru, level: 'speaker' },
+  { id: 'speaker', way: 'in', socket: 'speaker', carries: 'unbalanced', level: 'speaker' },
+  xlrOut
+] as const satisfies readonly PortSpec[];
+const tap = { choices: ['30', '40'], default: '40' } as const;
+
+/** Divides a loudspeaker line down. @returns the node behind the divider */
+function stampTap(s: StampContext) {
+  const { net, chassis } = s;
+  const hot = s.port('in').hot;
+  net.wire(hot, s.port('thru').hot);
+  net.wire(hot, s.port('speaker').hot);
+  const divided = s.inner('tap');
+  const foot = s.value('zin') * 10 ** (-Number(s.choice('tap')) / 20);
+  net.resistor(s.part('tap-top'), hot, divided, s.value('zin') - foot);
+  net.resistor(s.part('tap-foot'), divided, chassis, foot);
+  return divided;
+}
+
 /** Joins pin 1 to the chassis, or leaves it open as an isolated box can. */
 export function stampLift(s: StampContext, shield: number): void {
   if (s.choice('lift') === 'joined') s.bond('ground', s.chassis, shield, JOINT_OHM);
 }
 
-/** Constant flux: the level that saturates a core rises with frequency. */
-export const coreClip: Model['clip'] = (read, lowestHz) => ({
-  in: read.value('saturation') * (lowestHz / 20) * 10 ** (padDb(read) / 20)
-});
+/** Constant flux: the level that saturates a core rises with frequency, and with what is taken off before it, dB. */
+const saturates = (read: { value(name: string): number }, lowestHz: number, off: number): number =>
+  read.value('saturation') * (lowestHz / 20) * 10 ** (off / 20);
+export const coreClip: Model['clip'] = (read, lowestHz) => ({ in: saturates(read, lowestHz, padDb(read)) });
+
+/** Windings of a 12:1 transformer, and the core of a good one. */
+const WINDINGS: Pick<TransformerValues, 'Rp' | 'Rs' | 'Cp'> = {
+  Rp: [1 * k, 2 * k, 3 * k],
+  Rs: [20, 30, 60],
+  Cp: [50 * pF, 100 * pF, 200 * pF]
+};
+const GOOD_CORE: Omit<TransformerValues, 'Rp' | 'Rs' | 'Cp'> = {
+  ratio: 12,
+  Lp: [300, 300, 1000],
+  leakage: [0.1, 0.3, 0.5],
+  Ciw: [2 * pF, 5 * pF, 50 * pF],
+  saturation: 19,
+  area: [0.0001, 0.0005, 0.002]
+};
 
 type Passive = Omit<TransformerValues, 'Rp' | 'Rs' | 'Cp'> & { id: string };
 const passive = <const Id extends string>(c: Passive & { id: Id }): Model<Id> => ({
   id: c.id,
   family: 'box',
   params: {
-    ...transformerParams({
-      ...c,
-      Rp: [1 * k, 2 * k, 3 * k],
-      Rs: [20, 30, 60],
-      Cp: [50 * pF, 100 * pF, 200 * pF]
-    }),
+    ...transformerParams({ ...c, ...WINDINGS }),
     padOhm: param('resistance', 50 * k, 100 * k, 220 * k)
   },
   options: { pad, lift, polarity },
@@ -281,31 +313,19 @@ const speakerBox = defineModel({
     ...powered
   },
   options: {
-    tap: { choices: ['30', '40'], default: '40' },
+    tap,
     voicing: { choices: ['flat', 'cabinet'], default: 'cabinet' },
     lift,
     polarity,
     power
   },
-  ports: [
-    { ...jackIn, level: 'speaker' },
-    { ...jackThru, level: 'speaker' },
-    { id: 'speaker', way: 'in', socket: 'speaker', carries: 'unbalanced', level: 'speaker' },
-    xlrOut
-  ],
+  ports: speakerPorts,
   feeds: ['phantom'],
   buffers: true,
   dc: 'blocked',
   stamp(s) {
     const { net, chassis } = s;
-    const hot = s.port('in').hot;
-    net.wire(hot, s.port('thru').hot);
-    net.wire(hot, s.port('speaker').hot);
-    const tap = s.inner('tap');
-    const foot = s.value('zin') * 10 ** (-Number(s.choice('tap')) / 20);
-    net.resistor(s.part('tap-top'), hot, tap, s.value('zin') - foot);
-    net.resistor(s.part('tap-foot'), tap, chassis, foot);
-    let gate = tap;
+    let gate = stampTap(s);
     if (s.choice('voicing') === 'cabinet')
       for (const step of ['1', '2']) {
         const drive = s.inner(`voice-drive${step}`);
@@ -331,59 +351,26 @@ const speakerPassive = defineModel({
   params: {
     zin: param('resistance', 10 * k, 22 * k, 47 * k, 1 * k, 1 * M),
     rated: param('level', Math.sqrt(100 * 8), Math.sqrt(300 * 8), Math.sqrt(1000 * 8), 1, 200),
-    ...transformerParams({
-      ratio: 12,
-      Lp: [300, 300, 1000],
-      leakage: [0.1, 0.3, 0.5],
-      Ciw: [2 * pF, 5 * pF, 50 * pF],
-      saturation: 19,
-      area: [0.0001, 0.0005, 0.002],
-      Rp: [1 * k, 2 * k, 3 * k],
-      Rs: [20, 30, 60],
-      Cp: [50 * pF, 100 * pF, 200 * pF]
-    })
+    ...transformerParams({ ...GOOD_CORE, ...WINDINGS })
   },
-  options: { tap: { choices: ['30', '40'], default: '40' }, lift, polarity },
-  ports: [
-    { ...jackIn, level: 'speaker' },
-    { ...jackThru, level: 'speaker' },
-    { id: 'speaker', way: 'in', socket: 'speaker', carries: 'unbalanced', level: 'speaker' },
-    xlrOut
-  ],
+  options: { tap, lift, polarity },
+  ports: speakerPorts,
   feeds: ['none'],
   isolated: true,
   dc: 'floating',
   stamp(s) {
-    const { net, chassis } = s;
-    const hot = s.port('in').hot;
-    net.wire(hot, s.port('thru').hot);
-    net.wire(hot, s.port('speaker').hot);
-    const tap = s.inner('tap');
-    const foot = s.value('zin') * 10 ** (-Number(s.choice('tap')) / 20);
-    net.resistor(s.part('tap-top'), hot, tap, s.value('zin') - foot);
-    net.resistor(s.part('tap-foot'), tap, chassis, foot);
+    const divided = stampTap(s);
     const out = s.port('out');
-    stampTransformer(s, { primary: [tap, chassis], secondary: [out.hot, out.cold] }, s.value('ratio'));
+    stampTransformer(s, { primary: [divided, s.chassis], secondary: [out.hot, out.cold] }, s.value('ratio'));
     stampLift(s, out.shield);
   },
   clip: (read, lowestHz) => ({
-    in: Math.min(
-      read.value('rated'),
-      read.value('saturation') * (lowestHz / 20) * 10 ** (Number(read.choice('tap')) / 20)
-    )
+    in: Math.min(read.value('rated'), saturates(read, lowestHz, Number(read.choice('tap'))))
   })
 });
 
 export const BOXES = [
-  passive({
-    id: 'passive-di',
-    ratio: 12,
-    Lp: [300, 300, 1000],
-    leakage: [0.1, 0.3, 0.5],
-    Ciw: [2 * pF, 5 * pF, 50 * pF],
-    saturation: 19,
-    area: [0.0001, 0.0005, 0.002]
-  }),
+  passive({ id: 'passive-di', ...GOOD_CORE }),
   passive({
     id: 'passive-di-economy',
     ratio: 12,

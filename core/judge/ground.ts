@@ -1,6 +1,5 @@
 import { modelOf, hasTrait, wantsPhantom } from '../gear/catalogue';
 import { modelAt, settingsAt } from '../plan/devices';
-import { roomOf } from '../rig/audible';
 import type { GroundEdge } from '../rig/builder';
 import { type Hum } from '../rig/hum';
 import { HUM_KINDS } from '../rig/hum-domain';
@@ -8,7 +7,7 @@ import { earthed, ringThrough, type Tie } from '../rig/rings';
 import type { LineSolution } from '../rig/solve';
 import { toDbu } from '../units/quantity';
 import { finding, type JoinContext } from './context';
-import { heardSeverity, humMargin } from './heard';
+import { exposureOf, type Heard, heardFacts, heardSeverity, humMargin } from './heard';
 import { BATTERY_HOURS, HARM_AMPERE, LEAST_RAIL } from './limits';
 import { type Fact, fact, type Finding } from './types';
 
@@ -40,25 +39,19 @@ const below = (c: JoinContext, volts: number): number => {
 };
 
 /** Hum of one kind, or of the worst of several: how far below the signal, how far under what is heard, and what that is worth. */
-function heard(c: JoinContext, hum: Hum, volts: number, ...kinds: readonly (keyof Hum['loudest'])[]): Judged {
+function heard(c: JoinContext, hum: Hum, volts: number, ...kinds: readonly (keyof Hum['loudest'])[]): Heard {
   const { spans, line } = c.solution;
   const nominal = spans[spans.length - 1].far.nominalDbu;
   const loudest = Math.max(...kinds.map((k) => hum.loudest[k]));
-  const margin = humMargin(c.plan.policy, line.info?.exposure ?? 'normal', nominal, loudest);
-  return { margin, ...heardSeverity(margin, below(c, volts)) };
+  return heardSeverity(humMargin(c.plan.policy, exposureOf(line), nominal, loudest), below(c, volts));
 }
-const heardFacts = (c: JoinContext, { margin, rule }: Pick<Judged, 'margin' | 'rule'>) => [
-  fact('heard', 'gain', margin),
-  fact('room', 'id', roomOf(c.plan.policy)),
-  fact('rule', 'count', rule ? 1 : 0)
-];
 
 function loops(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[] {
   const ring = ringThrough(c.solution.rig, c.span.cable, ties);
   if (!ring) return [finding('no-loop', c.at, { severity: 'clean', value: 0, unit: 'count', limit: null })];
   const earths = hum?.byKind.earths ?? 0;
   const value = below(c, earths);
-  const judged: Judged = hum
+  const judged: Heard = hum
     ? heard(c, hum, earths, 'earths')
     : { margin: 200, rule: false, severity: 'clean', limit: value };
   const { severity, limit } = judged;
@@ -81,7 +74,7 @@ function loops(c: JoinContext, hum: Hum | null, ties: readonly Tie[]): Finding[]
       ),
       fact('mains', 'frequency', c.plan.policy.mainsHz),
       fact('names', 'id', supplies.map((id) => c.plan.supplies[id].name).join(' and ')),
-      ...heardFacts(c, judged),
+      ...heardFacts(c.plan.policy, judged),
       ...(code === 'thru-joins' ? [fact('model', 'id', c.near.model.id)] : [])
     ])
   ];
@@ -103,7 +96,7 @@ function humOf(c: JoinContext, hum: Hum | null): Finding[] {
   const make = (
     code: 'hum-low' | 'hums' | 'lift-no-help' | 'lift-leaks',
     volts: number,
-    f: Judged,
+    f: Heard,
     extra: Fact[] = []
   ) =>
     finding(code, c.at, { severity: f.severity, value: below(c, volts), unit: 'dB', limit: f.limit }, [
@@ -117,7 +110,7 @@ function humOf(c: JoinContext, hum: Hum | null): Finding[] {
         )
       ),
       fact('mains', 'frequency', c.plan.policy.mainsHz),
-      ...heardFacts(c, f),
+      ...heardFacts(c.plan.policy, f),
       ...extra
     ]);
   const fields = Math.hypot(electric, winding, cable);
@@ -138,15 +131,6 @@ function humOf(c: JoinContext, hum: Hum | null): Finding[] {
   // Where a loop is what hums, the loop has said so.
   const all = heard(c, hum, hum.volts, 'all');
   return out.length > 0 || all.severity !== 'clean' ? out : [make('hum-low', hum.volts, all)];
-}
-
-interface Judged {
-  /** Under what is heard, dB. */
-  readonly margin: number;
-  /** A rule of thumb decided, not the ear. */
-  readonly rule: boolean;
-  readonly severity: Finding['severity'];
-  readonly limit: number;
 }
 
 function phantom(c: JoinContext): Finding[] {

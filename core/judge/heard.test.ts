@@ -45,10 +45,10 @@ describe('what is heard', () => {
     ]);
   });
   it('the stricter of ear and rule of thumb, each with the figure that would do', () => {
-    expect(heardSeverity(25, 60)).toEqual({ severity: 'clean', limit: 45, rule: false });
-    expect(heardSeverity(-4, 60)).toEqual({ severity: 'care', limit: 64, rule: false });
-    expect(heardSeverity(25, 45)).toEqual({ severity: 'note', limit: 50, rule: true });
-    expect(heardSeverity(25, 29)).toEqual({ severity: 'stop', limit: 30, rule: true });
+    expect(heardSeverity(25, 60)).toEqual({ margin: 25, severity: 'clean', limit: 45, rule: false });
+    expect(heardSeverity(-4, 60)).toEqual({ margin: -4, severity: 'care', limit: 64, rule: false });
+    expect(heardSeverity(25, 45)).toEqual({ margin: 25, severity: 'note', limit: 50, rule: true });
+    expect(heardSeverity(25, 29)).toEqual({ margin: 25, severity: 'stop', limit: 30, rule: true });
     expect(heardSeverity(-12, 29)).toMatchObject({ severity: 'stop', rule: false });
   });
   it('one hum: heard in a studio, not in a club; exposed more than buried', () => {

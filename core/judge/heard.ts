@@ -1,7 +1,8 @@
+import type { Line } from '../plan/lines';
 import type { Exposure, Policy } from '../plan/schema';
 import { hissHeardFrom, programmeIn, roomOf } from '../rig/audible';
 import { type Ladder, onLadder } from './limits';
-import { rank, type Severity } from './types';
+import { fact, rank, type Severity } from './types';
 
 /** One scale for loops, fields, leakage and hiss: what would be heard of them beside the programme. */
 
@@ -41,7 +42,25 @@ export const hissMargin = (policy: Policy, exposure: Exposure, nominalDbu: numbe
   return bounded(hissHeardFrom(room) - (programmeIn(room) - (nominalDbu - weightedDbu)) + EXPOSED[exposure]);
 };
 
+/** How exposed a line is where nobody has said. */
+export const exposureOf = ({ info }: Line): Exposure => info?.exposure ?? 'normal';
+
 const bounded = (db: number): number => (Number.isNaN(db) ? 200 : Math.max(-200, Math.min(200, db)));
+
+export interface Heard {
+  /** Under what is heard, dB. */
+  readonly margin: number;
+  /** A rule of thumb decided, not the ear. */
+  readonly rule: boolean;
+  readonly severity: Severity;
+  readonly limit: number;
+}
+/** What a sentence tells of it. */
+export const heardFacts = (policy: Policy, { margin, rule }: Pick<Heard, 'margin' | 'rule'>) => [
+  fact('heard', 'gain', margin),
+  fact('room', 'id', roomOf(policy)),
+  fact('rule', 'count', rule ? 1 : 0)
+];
 
 /**
  * What hum or hiss is worth: by what is heard of it, or by the rule of thumb where that is stricter.
@@ -49,9 +68,11 @@ const bounded = (db: number): number => (Number.isNaN(db) ? 200 : Math.max(-200,
  * @param below what is shown of it, dB below the signal
  * @returns with the figure below the signal at which it would be better, and whether the rule of thumb decided
  */
-export function heardSeverity(margin: number, below: number): { severity: Severity; limit: number; rule: boolean } {
+export function heardSeverity(margin: number, below: number): Heard {
   const ear = onLadder(HEARD, margin);
   const working = onLadder(WORKING, below);
   const rule = rank(working.severity) > rank(ear.severity);
-  return rule ? { ...working, rule } : { severity: ear.severity, limit: below - margin + ear.limit, rule };
+  return rule
+    ? { margin, ...working, rule }
+    : { margin, severity: ear.severity, limit: below - margin + ear.limit, rule };
 }

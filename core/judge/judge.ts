@@ -13,7 +13,7 @@ import { checkBalance } from './balance';
 import { checkConnector } from './connector';
 import { finding, joinContext, type JoinContext } from './context';
 import { checkGround } from './ground';
-import { humMargin } from './heard';
+import { exposureOf, humMargin } from './heard';
 import { checkImpedance } from './impedance';
 import { checkLevel } from './level';
 import { type Around, type Pieces, type Which, SolvedRig, type Solved, solveWithin } from './solved-rig';
@@ -249,7 +249,6 @@ function report(plan: Plan, solution: LineSolution, { hum, ties, drawn }: Solved
   // What cannot be computed is no silence.
   if (!hum) findings.push(finding('hum-unknown', -1, { severity: 'care', value: 0, unit: 'none', limit: null }));
   const humDbu = hum ? floor(toDbu(hum.volts)) : null;
-  const exposure = solution.line.info?.exposure ?? 'normal';
   return {
     ...rest,
     key,
@@ -265,7 +264,7 @@ function report(plan: Plan, solution: LineSolution, { hum, ties, drawn }: Solved
             byKind: HUM_KINDS.map((kind) => ({
               kind,
               dbu: floor(toDbu(hum.byKind[kind])),
-              margin: humMargin(plan.policy, exposure, rest.arrives!, hum.loudest[kind])
+              margin: humMargin(plan.policy, exposureOf(solution.line), rest.arrives!, hum.loudest[kind])
             }))
           }
         : null

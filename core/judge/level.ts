@@ -2,8 +2,7 @@ import { hasTrait } from '../gear/catalogue';
 import { interpolate } from '../rig/grid';
 import type { Point } from '../rig/bench';
 import { fromDbu, toDbu } from '../units/quantity';
-import { heardSeverity, hissMargin } from './heard';
-import { roomOf } from '../rig/audible';
+import { exposureOf, heardFacts, heardSeverity, hissMargin } from './heard';
 import { finding, type End, type JoinContext, levelHere } from './context';
 import { DOUBLE_STOP_DB, HEADROOM, MISSING, MUCH_GAIN_DB, NO_TRIM_DB, onLadder, STEP_DB, TOO_HOT } from './limits';
 import { fact, type Finding } from './types';
@@ -176,10 +175,12 @@ function noise(c: JoinContext): Finding[] {
   const { noise: n } = c.solution;
   if (!n) return [];
   const snr = c.span.far.nominalDbu - n.flatDbu;
-  const { policy, lines } = c.plan;
-  const exposure = lines[c.solution.line.id]?.exposure ?? 'normal';
-  const margin = hissMargin(policy, exposure, c.span.far.nominalDbu, n.weightedDbu);
-  const { severity, limit, rule } = heardSeverity(margin, snr);
+  const { policy } = c.plan;
+  const heard = heardSeverity(
+    hissMargin(policy, exposureOf(c.solution.line), c.span.far.nominalDbu, n.weightedDbu),
+    snr
+  );
+  const { severity, limit } = heard;
   const [most] = n.shares;
   return [
     finding(
@@ -192,9 +193,7 @@ function noise(c: JoinContext): Finding[] {
         fact('weighted', 'dBu', n.weightedDbu),
         fact('most', 'id', c.plan.devices[most.of]?.model ?? c.plan.cables[most.of]?.kind ?? most.of),
         fact('share', 'percent', most.share * 100),
-        fact('heard', 'gain', margin),
-        fact('room', 'id', roomOf(policy)),
-        fact('rule', 'count', rule ? 1 : 0)
+        ...heardFacts(policy, heard)
       ]
     )
   ];

@@ -1,5 +1,5 @@
 import { problems } from '../judge/judge';
-import type { Finding, Severity } from '../judge/types';
+import type { Severity } from '../judge/types';
 import { sentence } from '../words/findings';
 import { nameOf } from '../words/paper';
 import { sheets as says } from '../words/sheets';
@@ -17,41 +17,27 @@ const GROUPS: readonly (readonly [severity: Severity, name: string])[] = [
   ['care', says.watch]
 ];
 
-interface Told {
-  readonly severity: Severity;
-  readonly finding: Finding;
-  readonly row: Row;
-}
-
 /** Dangers of a show, each with its channel and line; they lead the patch. */
 export const dangersOf = (input: PaperInput): string[] =>
-  told(input)
-    .filter((t) => t.severity === 'danger')
-    .map(({ row }) => `${row.cells[0]} ${row.cells[1]}: ${row.cells[2]}`);
+  told(input, 'danger').map(({ cells: [tag, name, said] }) => `${tag} ${name}: ${said}`);
 
-function told({ plan, reports }: PaperInput): Told[] {
+/** All that is as bad as that, line by line. What is dangerous or does not work says why; what is to be watched is one sentence. */
+function told({ plan, reports }: PaperInput, severity: Severity): Row[] {
   return linesOf(plan).flatMap(({ line, tag }) => {
     const report = reports.get(line.id);
-    return (report ? problems(report) : []).map((finding, k) => {
-      const { reason } = why(finding);
-      return {
-        severity: finding.severity,
-        finding,
-        // What is dangerous or does not work says why; what is to be watched is one sentence.
-        row: {
-          key: `${line.id} ${finding.code} ${finding.at} ${k}`,
-          cells: [tag, nameOf(line), sentence(finding), finding.severity === 'care' ? '' : reason]
-        }
-      };
-    });
+    return (report ? problems(report) : [])
+      .filter((f) => f.severity === severity)
+      .map((f, k) => ({
+        key: `${line.id} ${f.code} ${f.at} ${k}`,
+        cells: [tag, nameOf(line), sentence(f), severity === 'care' ? '' : why(f).reason]
+      }));
   });
 }
 
 export function tonightSheet(input: PaperInput): Sheet {
-  const all = told(input);
   let room = ROOM;
   const groups = GROUPS.flatMap(([severity, name]): Group[] => {
-    const rows = all.filter((t) => t.severity === severity).map((t) => t.row);
+    const rows = told(input, severity);
     // No danger and no stop is ever left out; of the rest what there is room for, and how many more there are.
     const shown = severity === 'care' ? rows.slice(0, Math.max(room, 0)) : rows;
     room -= shown.length;

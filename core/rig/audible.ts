@@ -1,4 +1,5 @@
 import type { Policy } from '../plan/schema';
+import { interpolate } from './grid';
 import { aWeight } from './noise';
 
 /**
@@ -14,18 +15,18 @@ interface Place {
   /** Average programme at the listener. */
   readonly programme: number;
   /** Noise by octave band from 63 Hz to 8 kHz: noise criterion 20, 25 and 45 (ANSI S12.2, table of NC curves). */
-  readonly octaves: readonly number[];
+  readonly octaves: Float64Array;
 }
-const NC20 = [51, 40, 33, 26, 22, 19, 17, 16];
-const NC25 = [54, 44, 37, 31, 27, 24, 22, 21];
-const NC45 = [67, 60, 54, 49, 46, 44, 43, 42];
+const NC20 = Float64Array.of(51, 40, 33, 26, 22, 19, 17, 16);
+const NC25 = Float64Array.of(54, 44, 37, 31, 27, 24, 22, 21);
+const NC45 = Float64Array.of(67, 60, 54, 49, 46, 44, 43, 42);
 const PLACES: Readonly<Record<Room, Place>> = {
   studio: { programme: 78, octaves: NC20 },
   theatre: { programme: 78, octaves: NC25 },
   club: { programme: 98, octaves: NC45 },
   outdoors: { programme: 95, octaves: NC45 }
 };
-const BANDS = [63, 125, 250, 500, 1000, 2000, 4000, 8000];
+const BANDS = Float64Array.of(63, 125, 250, 500, 1000, 2000, 4000, 8000);
 
 /** Threshold of hearing: hertz and dB SPL (ISO 226:2003, table 1). */
 const THRESHOLD: readonly (readonly [number, number])[] = [
@@ -54,6 +55,8 @@ const THRESHOLD: readonly (readonly [number, number])[] = [
   [3150, -6],
   [4000, -5.4]
 ];
+const THRESHOLD_HZ = Float64Array.from(THRESHOLD, ([hz]) => hz);
+const THRESHOLD_DB = Float64Array.from(THRESHOLD, ([, db]) => db);
 /** How far under the noise of its critical band a tone is still heard, dB. */
 const UNDER_NOISE_DB = 4;
 
@@ -64,29 +67,33 @@ export const roomOf = ({ room, outdoors }: Pick<Policy, 'room' | 'outdoors'>): R
 /** Level of the programme there, dB SPL. */
 export const programmeIn = (room: Room): number => PLACES[room].programme;
 
-/** A value between the points of a table, straight over the logarithm of frequency; beyond its ends the end's own. */
-function between(points: readonly (readonly [number, number])[], hz: number): number {
-  if (hz <= points[0][0]) return points[0][1];
-  const k = points.findIndex(([f]) => f >= hz);
-  if (k < 0) return points[points.length - 1][1];
-  const [[f0, v0], [f1, v1]] = [points[k - 1], points[k]];
-  return v0 + ((v1 - v0) * Math.log(hz / f0)) / Math.log(f1 / f0);
-}
-
 /** Width of the critical band around a frequency, hertz (Zwicker and Terhardt 1980). */
 export const criticalBand = (hz: number): number => 25 + 75 * (1 + 1.4 * (hz / 1000) ** 2) ** 0.69;
 
 /** Level from which a tone of this frequency is heard in a place beside its noise, dB SPL. @param hz hertz, more than 0 */
 export function toneHeardFrom(hz: number, room: Room): number {
-  const octave = between(
-    BANDS.map((f, k) => [f, PLACES[room].octaves[k]] as const),
-    hz
-  );
+  const octave = interpolate(BANDS, PLACES[room].octaves, hz);
   // An octave is 1/√2 of its middle wide.
   const inBand = octave + 10 * Math.log10(criticalBand(hz) / (hz * Math.SQRT1_2));
-  return Math.max(between(THRESHOLD, hz), inBand - UNDER_NOISE_DB);
+  return Math.max(interpolate(THRESHOLD_HZ, THRESHOLD_DB, hz), inBand - UNDER_NOISE_DB);
 }
 
+const weightedNoise = ({ octaves }: Place): number =>
+  10 * Math.log10(BANDS.reduce((sum, f, k) => sum + aWeight(f) ** 2 * 10 ** (octaves[k] / 10), 0));
+const HISS = Object.fromEntries(ROOMS.map((room) => [room, weightedNoise(PLACES[room])])) as Record<Room, number>;
+
 /** A-weighted noise of a place, dB SPL: hiss that is as loud begins to be heard. */
-export const hissHeardFrom = (room: Room): number =>
-  10 * Math.log10(BANDS.reduce((sum, f, k) => sum + aWeight(f) ** 2 * 10 ** (PLACES[room].octaves[k] / 10), 0));
+export const hissHeardFrom = (room: Room): number => HISS[room];
+
+const harmonics = new Map<string, Float64Array>();
+/** By harmonic of the mains: the factor by which its power counts beside one that is heard from 0 dB SPL on. The same for every rig, so kept. */
+export function heardOfMains(mainsHz: number, room: Room, count: number): Float64Array {
+  const key = `${mainsHz} ${room} ${count}`;
+  let known = harmonics.get(key);
+  if (!known)
+    harmonics.set(
+      key,
+      (known = Float64Array.from({ length: count }, (_, k) => 10 ** (-toneHeardFrom(mainsHz * (k + 1), room) / 10)))
+    );
+  return known;
+}

@@ -1,6 +1,6 @@
 import { DenseLU } from '../solver/dense';
 import { toDbu } from '../units/quantity';
-import { roomOf, toneHeardFrom } from './audible';
+import { heardOfMains, roomOf } from './audible';
 import { type Complex } from '../solver/system';
 import type { Plan } from '../plan/schema';
 import { BOND_OHM, STRAY_FARAD } from './compile';
@@ -24,8 +24,8 @@ export class RigHum {
   readonly #supplies: number;
   /** By harmonic. */
   readonly #standing: (Standing | null)[] = [];
-  /** By harmonic: from where on a tone is heard where the show is played, dB SPL. */
-  readonly #heardFrom: readonly number[];
+  /** By harmonic: how its power counts by what is heard where the show is played. */
+  readonly #heard: Float64Array;
 
   /** @param rest what other pieces put there, added up already */
   constructor(
@@ -36,8 +36,7 @@ export class RigHum {
     const sum = new EarthSum(plan, domains, rest);
     this.#index = sum.index;
     this.#supplies = Object.keys(plan.supplies).length;
-    const room = roomOf(plan.policy);
-    this.#heardFrom = Array.from({ length: HARMONICS }, (_, k) => toneHeardFrom(plan.policy.mainsHz * (k + 1), room));
+    this.#heard = heardOfMains(plan.policy.mainsHz, roomOf(plan.policy), HARMONICS);
     for (let h = 1; h <= HARMONICS; h++) this.#standing.push(sounds(plan, h) ? this.#solve(sum, h) : null);
   }
 
@@ -105,9 +104,9 @@ export class RigHum {
     const n = this.#index.size;
     const spectrum = new Float64Array(HARMONICS);
     const power = new Float64Array(HUM_KINDS.length);
-    const loudest = new Float64Array(HUM_KINDS.length + 1).fill(-Infinity);
+    const loudest = new Float64Array(HUM_KINDS.length + 1);
     const listen = (kind: number, squared: number, harmonic: number): void => {
-      const over = toDbu(Math.sqrt(squared)) - this.#heardFrom[harmonic];
+      const over = squared * this.#heard[harmonic];
       if (over > loudest[kind]) loudest[kind] = over;
     };
     const layout = new Layout(domain);
@@ -138,7 +137,9 @@ export class RigHum {
       volts: Math.sqrt(power.reduce((a, b) => a + b, 0)),
       spectrum,
       byKind: { earths, leak, electric, winding, cable },
-      loudest: Object.fromEntries([...HUM_KINDS, 'all' as const].map((kind, k) => [kind, loudest[k]])) as Hum['loudest']
+      loudest: Object.fromEntries(
+        [...HUM_KINDS, 'all' as const].map((kind, k) => [kind, toDbu(Math.sqrt(loudest[k]))])
+      ) as Hum['loudest']
     };
   }
 

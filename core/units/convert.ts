@@ -1,7 +1,7 @@
 import { formatDb, formatNumber, formatQuantity } from './format';
 import { FOOT } from './lengths';
 import { guessKind, parseQuantity, type UnitError } from './parse';
-import { DBU_VOLTS, type Kind, KINDS, THIN, toDb, toDbu } from './quantity';
+import { type Kind, KINDS, THIN, toDb, toDbu } from './quantity';
 
 /** One quantity in all the units that people meet it in; and what two of them make together. */
 
@@ -96,7 +96,8 @@ function rowsOf(kind: Kind, value: number): Rows {
 
 function levels(volts: number): Rows {
   const db = (x: number): string => (Number.isFinite(x) ? formatNumber(x, 2, true) : '−∞');
-  const dbv = toDbu(volts) + 20 * Math.log10(DBU_VOLTS);
+  // Of one volt, by its name.
+  const dbv = toDb(volts);
   return [
     row('dBu', toDbu(volts), `${db(toDbu(volts))}${THIN}dBu`),
     row('dBV', dbv, `${db(dbv)}${THIN}dBV`),

@@ -37,7 +37,8 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   const lines = text.replace(/\r\n?/g, '\n').split('\n');
   const as = (found: Table | null): Table | null =>
     found && given ? { ...found, columns: found.columns.map((c, k) => given[k] ?? c) } : found;
-  const first = lines.map(headingOf).find((h) => h !== null) ?? null;
+  const heads = lines.map(headingOf);
+  const first = heads.find((h) => h !== null) ?? null;
   const guessed = first ? null : tableOf(lines);
   let table = as(guessed);
   let input: string | undefined;
@@ -46,7 +47,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   lines.forEach((line, k) => {
     const body = line.trim();
     if (body === '' || /^[|\s:=_-]+$/.test(body)) return;
-    const head = headingOf(line);
+    const head = heads[k];
     if (head) {
       table = as(head);
       return;
@@ -64,7 +65,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
     if (reading.specs.length > 0) rows.push({ row: k + 1, text: line, reading });
     else if (found.channels.length > 0) unread.push({ row: k + 1, text: line, why: 'no source' });
   });
-  return { rows: paired(rows), unread, table: as(first) ?? table };
+  return { rows: paired(rows), unread, table: as(first ?? guessed) };
 }
 
 /** "OH L" and "OH R" under each other are the two sides of a pair. */

@@ -46,7 +46,7 @@ export const isFromHere = (request: Request, client: string): boolean =>
  * Address of whoever asks, for limits: the other end of the connection, or, where that is a proxy named in TRUSTED_PROXIES, the last address that
  * it or one of them was called from. What others write into such a header is not believed.
  */
-export function clientOf(request: Request, peer: string): string {
+export function clientOf(request: Request, peer: string | undefined): string {
   const trusted = new Set(
     (process.env.TRUSTED_PROXIES ?? '')
       .split(',')

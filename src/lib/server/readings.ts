@@ -3,6 +3,7 @@ import { and, desc, eq, gt, sql } from 'drizzle-orm';
 import type { ReadingBy } from '$lib/protocol/readings';
 import { db } from './db';
 import { tellCrew } from './live';
+import { madeByName } from './made-by';
 import type { Who } from './access';
 import { person, reading } from './schema';
 import { hasShow } from './shows';
@@ -14,7 +15,7 @@ const MOST = 1000;
 
 export async function readingsOf(crewId: string, showId: string): Promise<ReadingBy[]> {
   const rows = await db()
-    .select({ reading: reading.reading, by: sql<string | null>`coalesce(${reading.madeBy}, ${person.name})` })
+    .select({ reading: reading.reading, by: madeByName(reading.madeBy) })
     .from(reading)
     .leftJoin(person, eq(person.id, reading.personId))
     .where(and(eq(reading.crewId, crewId), eq(reading.showId, showId)))

@@ -205,6 +205,20 @@ export const reading = pgTable(
 );
 
 /** What was found behind a noise, and by which answers. Its id is made where it was found. */
+export const trace = pgTable(
+  'trace',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    personId: byPerson(),
+    madeBy: madeBy(),
+    record: jsonb('record').$type<TraceRecord>().notNull(),
+    madeAt: made()
+  },
+  (t) => [index('trace_show').on(t.crewId, t.showId, t.madeAt)]
+);
+
 /** Stops of a crew: a tingle, smoke, heat. Kept after they were cleared, with who did it. */
 export const stop = pgTable(
   'stop',
@@ -221,20 +235,6 @@ export const stop = pgTable(
     found: text('found')
   },
   (t) => [index('stop_show').on(t.crewId, t.showId, t.madeAt)]
-);
-
-export const trace = pgTable(
-  'trace',
-  {
-    id: uuid('id').primaryKey(),
-    crewId: ofCrew(),
-    showId: ofShow(),
-    personId: byPerson(),
-    madeBy: madeBy(),
-    record: jsonb('record').$type<TraceRecord>().notNull(),
-    madeAt: made()
-  },
-  (t) => [index('trace_show').on(t.crewId, t.showId, t.madeAt)]
 );
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });

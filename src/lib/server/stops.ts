@@ -1,8 +1,9 @@
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Clear, OpenStop, Stop } from '$lib/protocol/stops';
 import type { Who } from './access';
 import { db } from './db';
 import { tellCrew } from './live';
+import { madeByName } from './made-by';
 import { person, stop } from './schema';
 import { hasShow } from './shows';
 
@@ -18,7 +19,7 @@ export async function openStops(crewId: string, showId: string): Promise<OpenSto
       id: stop.id,
       lineId: stop.lineId,
       madeAt: stop.madeAt,
-      by: sql<string | null>`coalesce(${stop.madeBy}, ${person.name})`
+      by: madeByName(stop.madeBy)
     })
     .from(stop)
     .leftJoin(person, eq(person.id, stop.personId))

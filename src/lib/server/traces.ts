@@ -1,8 +1,9 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import type { TraceRecord } from '$lib/protocol/trace-record';
 import type { Who } from './access';
 import { db } from './db';
 import { tellCrew } from './live';
+import { madeByName } from './made-by';
 import { person, trace } from './schema';
 import { hasShow } from './shows';
 
@@ -15,7 +16,7 @@ export interface Found extends TraceRecord {
 
 export async function tracesOf(crewId: string, showId: string): Promise<Found[]> {
   const rows = await db()
-    .select({ record: trace.record, by: sql<string | null>`coalesce(${trace.madeBy}, ${person.name})` })
+    .select({ record: trace.record, by: madeByName(trace.madeBy) })
     .from(trace)
     .leftJoin(person, eq(person.id, trace.personId))
     .where(and(eq(trace.crewId, crewId), eq(trace.showId, showId)))

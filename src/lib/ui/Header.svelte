@@ -1,10 +1,9 @@
 <script lang="ts">
   import { ui as says } from '$core/words/screen/ui';
-  import type { Snippet } from 'svelte';
+  import { onMount, type Snippet } from 'svelte';
   import { page } from '$app/state';
-  import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
-  import { unlessTyping } from './keys';
+  import { unlessBusy } from './keys';
   import LengthSwitch from './LengthSwitch.svelte';
   import ThemeSwitch from './ThemeSwitch.svelte';
 
@@ -19,6 +18,7 @@
   }
   const { show, guest = false, status = '', statusTone = 'text-quiet', onhelp, extra }: Props = $props();
   type Place = readonly [href: string, name: string];
+  const one = (href: string, name: string) => ({ name, views: [[href, name]] as const });
   /** The places in the order of the work; some are several views of one thing. */
   const places = $derived.by((): readonly { readonly name: string; readonly views: readonly Place[] }[] => {
     if (!show) return [one('/', says.shows), one('/kit', says.kit), one('/drill', says.drill), one('/crew', says.crew)];
@@ -45,15 +45,8 @@
       }
     ];
   });
-  const one = (href: string, name: string) => ({ name, views: [[href, name]] as const });
   let converting = $state(false);
-  onMount(() =>
-    tinykeys(window, {
-      u: unlessTyping(() => {
-        if (!document.querySelector('dialog[open]')) converting = true;
-      })
-    })
-  );
+  onMount(() => tinykeys(window, { u: unlessBusy(() => (converting = true)) }));
   const here = $derived(places.find(({ views }) => views.some(([href]) => page.url.pathname === href)));
 </script>
 

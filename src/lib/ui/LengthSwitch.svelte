@@ -1,12 +1,12 @@
 <script lang="ts">
   import { lengthsIn } from '$core/units/lengths';
   import { ui as says } from '$core/words/screen/ui';
+  import { keepSetting } from './keep-setting';
 
-  const YEAR = 31_536_000;
   const now = lengthsIn();
 
   function flip(): void {
-    document.cookie = `lengths=${now === 'm' ? 'ft' : 'm'}; path=/; max-age=${YEAR}; samesite=lax`;
+    keepSetting('lengths', now === 'm' ? 'ft' : 'm');
     // Every length on the page is written anew. What is not sent yet is kept in the browser.
     location.reload();
   }

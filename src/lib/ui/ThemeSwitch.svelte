@@ -1,9 +1,9 @@
 <script lang="ts">
   import { ui as says } from '$core/words/screen/ui';
   import { onMount } from 'svelte';
+  import { keepSetting } from './keep-setting';
 
   let dark = $state(false);
-  const YEAR = 31_536_000;
 
   onMount(() => {
     const system = matchMedia('(prefers-color-scheme: dark)');
@@ -20,7 +20,7 @@
     dark = !dark;
     const theme = dark ? 'show' : 'day';
     document.documentElement.dataset.theme = theme;
-    document.cookie = `theme=${theme}; path=/; max-age=${YEAR}; samesite=lax`;
+    keepSetting('theme', theme);
     window.dispatchEvent(new CustomEvent('themechange'));
   }
 </script>

@@ -11,3 +11,11 @@ export const unlessTyping =
     event.preventDefault();
     act();
   };
+
+/** The same, left alone as well while a dialog is open: it has keys of its own. */
+export const unlessBusy = (act: () => void): ((event: KeyboardEvent) => void) => {
+  const free = unlessTyping(act);
+  return (event) => {
+    if (!document.querySelector('dialog[open]')) free(event);
+  };
+};

@@ -35,10 +35,7 @@
   const taken = $derived(read.rows.filter((r) => !off.has(r.row)).flatMap((r) => r.reading.specs));
   /** Rows in the order of the list, read or not. */
   const rows = $derived(
-    [
-      ...read.rows.map(({ row, text, reading }) => ({ row, text, reading })),
-      ...read.unread.map(({ row, text }) => ({ row, text, reading: null }))
-    ].sort((a, b) => a.row - b.row)
+    [...read.rows, ...read.unread.map(({ row, text }) => ({ row, text, reading: null }))].sort((a, b) => a.row - b.row)
   );
 
   function flip(row: number): void {

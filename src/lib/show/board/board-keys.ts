@@ -60,8 +60,10 @@ export function listen(board: Board): () => void {
 const busy = (board: Board, event: Event): boolean =>
   board.covered || (event.target instanceof HTMLElement && event.target.matches('input, select, textarea'));
 
-/** Keys that do something on the board, by themselves or as the first of a place's own. */
-const TAKEN = new Set<string>([...Object.values(SHORTCUTS).flatMap(({ keys }) => [...keys]), 'u']);
+/** Keys that do something here, whoever listens for them. */
+const TAKEN = new Set(
+  Object.values(SHORTCUTS).flatMap(({ keys, shown }) => [...keys, ...shown].map((key) => key.toLowerCase()))
+);
 
 /** A letter that is no shortcut begins a line: whoever types wants to type one. */
 function type(board: Board, event: KeyboardEvent): void {

@@ -87,27 +87,31 @@
     ];
     if (last.clip !== null && last.clip <= range.high)
       list.push({ text: says.clips(dbu(last.clip)), y: y(last.clip) + (clips ? 14 : -5), tone: 'fill-error' });
-    return parted(list);
+    return parted(list, width - 4);
   });
   /** What stands under the signal at the input is named beside its lines, which begin at the last point. */
   const floors = $derived(
-    parted([
-      ...(hiss === null ? [] : [{ text: says.hiss(dbu(hiss)), y: y(hiss) + 4, tone: 'fill-quiet' }]),
-      ...(hum === null ? [] : [{ text: says.hum(dbu(hum)), y: y(hum) + 4, tone: 'fill-accent' }])
-    ])
+    parted(
+      [
+        ...(hiss === null ? [] : [{ text: says.hiss(dbu(hiss)), y: y(hiss) + 4, tone: 'fill-quiet' }]),
+        ...(hum === null ? [] : [{ text: says.hum(dbu(hum)), y: y(hum) + 4, tone: 'fill-accent' }])
+      ],
+      last.x - 6
+    )
   );
   interface Label {
     readonly text: string;
     y: number;
     readonly tone: string;
   }
-  function parted(list: Label[]): Label[] {
-    if (list.length === 0) return list;
+  /** @param x where they end */
+  function parted(list: Label[], x: number): (Label & { x: number })[] {
+    if (list.length === 0) return [];
     list.sort((a, b) => a.y - b.y);
     list.forEach((label, k) => (label.y = Math.max(label.y, k === 0 ? 11 : list[k - 1].y + LEADING)));
     const over = list[list.length - 1].y - (HEIGHT - 6);
     if (over > 0) list.forEach((label) => (label.y -= over));
-    return list;
+    return list.map((label) => ({ ...label, x }));
   }
 </script>
 
@@ -156,7 +160,7 @@
           stroke-dasharray="1.5 3"
         />
       {/if}
-      {#each [...labels.map( (l) => ({ ...l, x: width - 4 }) ), ...floors.map( (l) => ({ ...l, x: last.x - 6 }) )] as label (label.text)}
+      {#each [...labels, ...floors] as label (label.text)}
         <text
           x={label.x}
           y={label.y}

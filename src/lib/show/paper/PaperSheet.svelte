@@ -25,7 +25,7 @@
 <h2 class="text-[1.6em] font-bold">{sheet.title}</h2>
 {#if sheet.dangers}
   <ul class="my-2 border-[3px] border-danger px-3 py-2 font-semibold" role="note" data-dangers>
-    {#each sheet.dangers as danger (danger)}<li>{says.danger} {danger}</li>{/each}
+    {#each sheet.dangers as danger, k (k)}<li>{says.danger} {danger}</li>{/each}
   </ul>
 {/if}
 <p class="text-[0.93em]">

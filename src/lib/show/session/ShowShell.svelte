@@ -1,6 +1,6 @@
 <script lang="ts">
   import { session as says } from '$core/words/screen/session';
-  import { unlessTyping } from '$lib/ui/keys';
+  import { unlessBusy } from '$lib/ui/keys';
   import { preloadCode } from '$app/navigation';
   import type { Kit } from '$core/kit/schema';
   import type { Plan } from '$core/plan/schema';
@@ -41,7 +41,7 @@
   const session = untrack(() => new ShowSession(data.id, data, browserRows));
   const feed = untrack(() => new Feed(`/api/shows/${data.id}/live`));
   const presence = untrack(() => new Presence(data.id, feed));
-  const stops = untrack(() => new Stops(data.id, browserRows));
+  const stops = untrack(() => new Stops(data.id, browserRows, !data.guest));
   let crewKit = $state.raw(untrack(() => data.crewKit));
   const kitNews = new CatchingUp(async () => {
     const answer = await fetch('/api/kit');
@@ -104,18 +104,11 @@
         preloadCode(`/show/${data.id}${to}`)
       )
     );
-    // An open dialog has its own keys.
-    const when = (act: () => void) => {
-      const free = unlessTyping(act);
-      return (event: KeyboardEvent): void => {
-        if (!document.querySelector('dialog[open]')) free(event);
-      };
-    };
     const stop = tinykeys(window, {
-      '$mod+z': when(show.undo),
-      '$mod+Shift+z': when(show.redo),
-      '$mod+Shift+Z': when(show.redo),
-      '$mod+y': when(show.redo)
+      '$mod+z': unlessBusy(show.undo),
+      '$mod+Shift+z': unlessBusy(show.redo),
+      '$mod+Shift+Z': unlessBusy(show.redo),
+      '$mod+y': unlessBusy(show.redo)
     });
     return () => {
       stop();
@@ -170,7 +163,7 @@
     {/if}
   {/snippet}
 </Header>
-<StopBanner mayClear={!data.guest} />
+<StopBanner />
 {#if session.save === 'signed-out'}
   <p class="border-b border-warning px-5 py-2" role="alert">
     {says.youAreSignedOutWhatYou}

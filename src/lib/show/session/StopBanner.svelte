@@ -3,8 +3,6 @@
   import { dateTime } from '$lib/ui/when';
   import { useShow } from './context';
 
-  /** Whoever looks may clear it; a stranger with a link may only see it. */
-  const { mayClear }: { mayClear: boolean } = $props();
   const show = useShow();
   const open = $derived(show.stops.open);
   const newest = $derived(open[0]);
@@ -30,7 +28,7 @@
           ? says.andMoreStops(open.length - 1)
           : ''}</span
       >
-      {#if mayClear}
+      {#if show.stops.mayClear(newest)}
         <button
           type="button"
           class="btn border-2 border-danger btn-sm max-sm:min-h-11"

@@ -21,7 +21,12 @@ export class Stops {
   readonly #catching = new CatchingUp(() => this.#fetch());
   readonly #at: string;
 
-  constructor(showId: string, rows: RowStore) {
+  /** @param member whoever is of the crew calls and clears for all; a stranger with a link for themselves */
+  constructor(
+    readonly showId: string,
+    rows: RowStore,
+    readonly member: boolean
+  ) {
     this.#at = `/api/shows/${showId}/stops`;
     this.lane = new Lane<Item>({
       name: `stops:${showId}`,
@@ -37,17 +42,19 @@ export class Stops {
         return outcomeOf(answer, [item.id]);
       }
     });
-    this.showId = showId;
   }
-  readonly showId: string;
 
+  /** Called here and not taken by the server: it stands on this device all the same. */
+  readonly #own = $derived.by(() =>
+    this.lane.aside.flatMap(({ item }) => (item.kind === 'call' ? [{ ...item.stop, by: null }] : []))
+  );
   /** What nobody has cleared, newest first: the server's, and one's own that are still on their way. */
   readonly open = $derived.by((): readonly OpenStop[] => {
     const { waiting } = this.lane;
     const cleared = new Set(waiting.flatMap((i) => (i.kind === 'clear' ? [i.of] : [])));
     const there = new Set(this.#there.map((s) => s.id));
     const own = waiting.flatMap((i) => (i.kind === 'call' && !there.has(i.stop.id) ? [{ ...i.stop, by: null }] : []));
-    return [...own.reverse(), ...this.#there].filter((s) => !cleared.has(s.id));
+    return [...this.#own, ...own.reverse(), ...this.#there].filter((s) => !cleared.has(s.id));
   });
 
   async follow(feed: Feed): Promise<void> {
@@ -59,13 +66,17 @@ export class Stops {
     this.#catching.close();
   }
 
+  mayClear({ id }: Stop): boolean {
+    return this.member || this.#own.some((s) => s.id === id);
+  }
   call(lineId: string | null): void {
     const stop: Stop = { id: uuid(), lineId, at: Math.round(serverNow()) };
     void this.lane.add({ kind: 'call', id: stop.id, stop });
   }
   /** Clears all that stand: they were one thing to whoever looked at it. */
   clear(clear: Clear): void {
-    for (const { id } of this.open) void this.lane.add({ kind: 'clear', id: uuid(), of: id, clear });
+    this.lane.settle(this.#own.map((s) => s.id));
+    if (this.member) for (const { id } of this.open) void this.lane.add({ kind: 'clear', id: uuid(), of: id, clear });
   }
 
   async #fetch(): Promise<void> {
