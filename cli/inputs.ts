@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { blankPlan } from '../core/plan/blank';
 import { type LoadFault, loadPlan } from '../core/plan/load';
 import type { Plan } from '../core/plan/schema';
-import { putLine } from '../core/plan/put';
+import { putLines } from '../core/plan/put';
 import { readTyped } from '../core/reader/read';
 import { readTrade } from '../core/reader/trade/read';
 import { loadFaultText, sayFaultText } from '../core/words/faults';
@@ -18,7 +18,7 @@ export function planFromWords(text: string): Plan {
     throw new Wrong(`Still to be said: ${strict.missing.join(' and ')}.`);
   }
   const plan = blankPlan();
-  specs.forEach((spec, k) => putLine(plan, spec, (role) => (k === 0 ? role : `${role}${k + 1}`)));
+  putLines(plan, specs, (k) => (role) => (k === 0 ? role : `${role}${k + 1}`));
   return plan;
 }
 

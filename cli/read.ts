@@ -43,7 +43,8 @@ const lineOf = (spec: LineSpec, { metres, said }: Pick<TradeReading, 'metres' | 
   };
 };
 const told = (reading: TradeReading) => ({
-  lines: reading.specs.map((s) => lineOf(s, reading)),
+  lines: reading.specs.filter((s) => !s.thru).map((s) => lineOf(s, reading)),
+  thru: reading.specs.filter((s) => s.thru).map((s) => lineOf(s, reading)),
   assumed: reading.assumed,
   ignored: reading.ignored.map((p) => p.text),
   guessed: reading.guessed.map((p) => ({ text: p.text, as: p.as }))
@@ -60,5 +61,8 @@ export const readFile = (path: string) =>
 /** A pasted list. */
 export function readListFile(path: string) {
   const { rows, unread } = readList(readFileSync(path, 'utf8'));
-  return { lines: rows.flatMap((r) => r.reading.specs.map((s) => lineOf(s, r.reading))), unread };
+  return {
+    lines: rows.flatMap((r) => r.reading.specs.filter((s) => !s.thru).map((s) => lineOf(s, r.reading))),
+    unread
+  };
 }

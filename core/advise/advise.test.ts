@@ -27,7 +27,7 @@ describe('the first remedy', () => {
     ['dulcimer piezo, 6 m, passive DI, 40 m, mic', 'Active DI, 10 MΩ instead of the passive DI'],
     [
       'guitar humbucker, 3 m, active DI lifted, 20 m, mic',
-      'Pad −10 dB at the DI, and take the ground lift off at the DI'
+      'Take the ground lift off at the DI, and pad −10 dB at the DI'
     ],
     ['piezo, 2 m, active DI 10m, 20 m, mic, phantom off', 'Switch phantom on at the input'],
     ['bouzouki single coil, 9 m, active DI, 40 m, mic', 'Move the DI to within 6 m of the player'],

@@ -1,5 +1,6 @@
 import { resolve } from '../plan/resolved';
 // Advise: edits that would make a line better, ways, allotments: each computed on the network before it is offered.
+import { modelOf } from '../gear/catalogue';
 import { judgeLine, type JudgeOptions, judgePlan, type LineReport, problems } from '../judge/judge';
 import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { type Code, type Finding, rank, type Severity } from '../judge/types';
@@ -94,11 +95,11 @@ export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(nul
         // One box for another and that for a third is one change, not two.
         .filter(({ what }) => !(what.code === 'box' && seed.changes.some((c) => c.what.code === 'box')))
         .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], at))
-        .filter((r) => r.remedy.score > seed.remedy.score + PAIR_MUST_GAIN && helps(r.remedy, before))
+        .filter((r) => r.remedy.score > Math.max(seed.remedy.score, 0) + PAIR_MUST_GAIN && helps(r.remedy, before))
     );
   let all = better;
   if (better[0]?.remedy.severityAfter !== 'clean') {
-    const pairs = onTop(promising.slice(0, SEEDS)).sort(byScore);
+    const pairs = onTop([...promising.slice(0, SEEDS), ...halves(singles, better)]).sort(byScore);
     all = [...better, ...pairs].sort(byScore);
     const best = all[0]?.remedy.severityAfter;
     if (pairs.length > 0 && best !== undefined && rank(best) >= rank('care'))
@@ -111,6 +112,16 @@ export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(nul
     .flatMap((r) => tryChange(plan, line, fine, r.changes, { around, stock, beside }))
     .map((r) => ({ ...r.remedy, others: othersOf(r.plan, line.id, everything, pieces) }));
 }
+
+/** Where all that helps is to come closer: what cures the problem by putting something in, and by itself makes another one. */
+function halves(singles: readonly Tried[], better: readonly Tried[]): Tried[] {
+  if (better.length === 0 || !better.every(({ changes: [c] }) => c.what.code === 'shorter')) return [];
+  return singles
+    .filter(({ remedy, changes: [c] }) => PUTS_IN.has(c.what.code) && remedy.score <= 0.05 && cures(remedy))
+    .sort(byScore)
+    .slice(0, SEEDS);
+}
+const cures = ({ before, after }: Remedy): boolean => !after || rank(after.severity) < rank(before.severity);
 
 /** Hum of another line that moves less than this is not told, dB. */
 const TOLD_DB = 3;
@@ -180,7 +191,10 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
           penalty(before.findings) -
           penalty(report.findings) -
           changes.length * 0.5 -
-          changes.reduce((sum, c) => sum + (EFFORT[c.what.code] ?? 0), 0) -
+          changes.reduce(
+            (sum, c) => sum + (EFFORT[c.what.code] ?? 0) + (isPad(c) ? PAD_EFFORT : 0) + taken(c) / 100,
+            0
+          ) -
           missing.length * MISSING -
           batteries(changes) -
           quieter(before, report),
@@ -193,6 +207,19 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
     }
   ];
 }
+
+const isPad = ({ what }: Change): boolean =>
+  what.code === 'setting' && what.setting === 'pad' && modelOf(what.model).family === 'input';
+/** The pad of an input takes more than is too much, and gain has to bring the rest back: turning down by what is too much comes first. */
+const PAD_EFFORT = 1.1;
+
+/** What a change takes off, dB: as little as is enough comes first. */
+const taken = ({ what }: Change): number =>
+  what.code === 'turn-down'
+    ? Math.abs(what.db)
+    : what.code === 'setting' && what.setting === 'pad'
+      ? Number(what.value) || 0
+      : 0;
 
 const batteries = (changes: readonly Change[]): number =>
   changes.filter(({ what }) => what.code === 'setting' && what.value === 'battery').length;

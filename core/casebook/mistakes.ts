@@ -46,7 +46,7 @@ export const MISTAKES: readonly Mistake[] = [
     id: 'a-passive-box-into-a-line-input',
     what: 'a passive DI into a line input',
     says: 'guitar single coil, 3 m, passive DI, 20 m, line',
-    finds: { code: 'too-quiet', severity: 'stop', value: 44.1 },
+    finds: { code: 'too-quiet', severity: 'stop', value: 42.1 },
     right: 'guitar single coil, 3 m, passive DI, 20 m, mic',
     remedy: 'Into a microphone input'
   },
@@ -64,7 +64,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'modular rack wall-wart, 3 m, mic',
     finds: { code: 'clips', severity: 'stop', value: -8 },
     right: 'modular rack wall-wart, 3 m, line',
-    remedy: 'Into a line input, and pad −20 dB at the input'
+    remedy: 'Put in a passive DI, and pad −10 dB at the DI'
   },
   {
     id: 'line-into-phono',

@@ -20,7 +20,7 @@ export const SCENARIOS: readonly Case[] = [
     id: 'phone-camera',
     what: 'a clip-on microphone into a camera',
     says: 'clip-on mic, 2 m, camera',
-    finds: { code: 'too-quiet', severity: 'care', value: 57.52 },
+    finds: { code: 'loads', severity: 'note', value: 2 },
     remedy: null
   },
   {
@@ -42,7 +42,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'a player straight into a far speaker',
     says: 'rca player wall-wart, 15 m, powered speaker',
     finds: { code: 'long-unbalanced', severity: 'care', value: 15 },
-    remedy: 'Put in a passive media DI, stereo to mono, and switch the input to MIC'
+    remedy: 'Put in a passive DI, and switch the input to MIC'
   },
   {
     id: 'speaker-tap',
@@ -133,7 +133,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'professional to consumer by a transformer',
     says: 'balanced line on Stage, 20 m, isolator, 1 m, grounded xlr-to-rca adapter, 1 m, rca input',
     finds: { code: 'core-saturates', severity: 'stop', value: -3.925 },
-    remedy: 'Into an instrument input, and turn the output down 20 dB'
+    remedy: 'Turn the output down 20 dB'
   },
   {
     id: 'pro-to-consumer-converter',
@@ -204,7 +204,7 @@ export const SCENARIOS: readonly Case[] = [
     also: ['Middle: from Left, 8 m, powered speaker', 'Right: from Middle, 8 m, powered speaker'],
     last: true,
     finds: { code: 'headroom', severity: 'note', value: 8.205 },
-    remedy: null
+    remedy: 'Turn the output down 6 dB'
   },
   {
     id: 'voice-split',

@@ -18,14 +18,18 @@ export function checkBalance(c: JoinContext): Finding[] {
     const { level } = c.near.model.family === 'joint' ? c.source.model.ports[0] : c.near.port;
     const limit = unbalancedLimit(c.plan.policy, level);
     const { policy } = c.plan;
+    // A stretch of several cables is told once, where it ends.
+    const goesOn = c.solution.spans[c.at + 1]?.zin === null;
     const severity =
-      policy.unbalanced === 'strict' && unbalanced > limit * UNBALANCED_STOP
+      !goesOn && policy.unbalanced === 'strict' && unbalanced > limit * UNBALANCED_STOP
         ? 'stop'
-        : unbalanced > unbalancedCare(policy, limit)
-          ? 'care'
-          : unbalanced > limit
-            ? 'note'
-            : 'clean';
+        : goesOn
+          ? 'clean'
+          : unbalanced > unbalancedCare(policy, limit)
+            ? 'care'
+            : unbalanced > limit
+              ? 'note'
+              : 'clean';
     out.push(
       finding(
         severity === 'clean' ? 'short-unbalanced' : 'long-unbalanced',

@@ -78,9 +78,28 @@ function legs(c: JoinContext): Finding[] {
       finding('bridged-output', c.at, bare(floats ? 'care' : 'danger'), [fact('model', 'id', near.model.id), input(c)])
     );
   }
+  out.push(...openAdapter(c));
   if (span.swapped) out.push(finding('contacts-swapped', c.at, bare('note'), facts));
   return out;
 }
+
+/** An adapter that leaves the second leg open: of two halves one is missed, and a floating winding has no way back at all. */
+function openAdapter(c: JoinContext): Finding[] {
+  const { idealDb, hz, spans } = c.solution;
+  const behind = spans[c.at + 1];
+  if (c.at > 0 || c.near.port.carries !== 'balanced' || !c.far.model.id.endsWith('-open') || !behind) return [];
+  const lost = interpolate(hz, idealDb, 1000) - interpolate(hz, behind.far.gainDb, 1000);
+  if (lost < LEAST_LOST) return [];
+  const severity = lost > HALF_DB ? 'care' : 'note';
+  return [
+    finding('half-balanced', c.at, { severity, value: lost, unit: 'dB', limit: null }, [
+      fact('plug', 'id', c.cable.plugs[1]),
+      fact('model', 'id', c.near.model.id)
+    ])
+  ];
+}
+/** One of two legs less, with what a cable takes beside it, dB: where more is missed, it is no half that is left. */
+const HALF_DB = 8;
 
 /** What is called a loss, dB. */
 const LEAST_LOST = 1;

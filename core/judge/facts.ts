@@ -21,11 +21,11 @@ interface Facts {
   headroom: 'peak' | 'clip' | 'model' | 'lowest' | 'third';
   clips: 'peak' | 'clip' | 'model';
   'core-saturates': 'peak' | 'clip' | 'model' | 'lowest' | 'third';
-  gain: 'arrives' | 'working' | 'pad' | 'gainMin' | 'gainMax' | 'model';
-  'too-quiet': 'arrives' | 'working' | 'pad' | 'gainMin' | 'gainMax' | 'model';
-  'much-gain': 'arrives' | 'working' | 'pad' | 'gainMin' | 'gainMax' | 'model';
-  'too-hot': 'arrives' | 'working' | 'pad' | 'gainMin' | 'gainMax' | 'model';
-  'no-trim': 'arrives' | 'working' | 'pad' | 'gainMin' | 'gainMax' | 'model';
+  gain: 'arrives' | 'working' | 'pad' | 'lively' | 'gainMin' | 'gainMax' | 'model';
+  'too-quiet': 'arrives' | 'working' | 'pad' | 'lively' | 'gainMin' | 'gainMax' | 'model';
+  'much-gain': 'arrives' | 'working' | 'pad' | 'lively' | 'gainMin' | 'gainMax' | 'model';
+  'too-hot': 'arrives' | 'working' | 'pad' | 'lively' | 'gainMin' | 'gainMax' | 'model';
+  'no-trim': 'arrives' | 'working' | 'pad' | 'lively' | 'gainMin' | 'gainMax' | 'model';
   'speaker-level': 'source' | 'model' | 'peak';
   'line-into-phono': 'source' | 'model' | 'peak' | 'clip';
   'phono-into-line': 'source' | 'model' | 'arrives';

@@ -139,7 +139,7 @@ function phantom(c: JoinContext): Finding[] {
   const facts = [fact('model', 'id', c.near.model.id), fact('input', 'id', c.far.model.id)];
   const fed = c.solution.phantom;
   const out: Finding[] = [...plugIn(c), ...blocked(c), ...ribbon(c)];
-  if (c.near.read.feed === 'phantom') {
+  if (c.near.read.feed === 'phantom' && !livesElsewhere(c, c.near.id, c.at)) {
     if (!c.far.model.options.phantom)
       return [...out, finding('phantom-none', c.at, { ...bare, severity: 'stop' }, facts)];
     if (!fed) return [...out, finding('phantom-off', c.at, { ...bare, severity: 'stop' }, facts)];
@@ -177,19 +177,25 @@ function phantom(c: JoinContext): Finding[] {
   return out;
 }
 
+/** Whether what a line takes from a device needs no feed by this line: a thru that is wired straight through, or another line that leaves it as well. */
+function livesElsewhere(c: JoinContext, id: string, k: number): boolean {
+  const { cables } = c.solution.line;
+  const thru = c.plan.cables[cables[k]].from.port === 'thru';
+  if (thru && settingsAt(c.plan, id).choice('thru') !== 'buffered') return true;
+  return Object.entries(c.plan.cables).some(
+    ([other, { from }]) => from.device === id && from.port !== 'thru' && !cables.includes(other)
+  );
+}
+
 /** Who lives on phantom farther up the line gets none through a box that has no way for it. */
 function blocked(c: JoinContext): Finding[] {
-  const { devices, cables } = c.solution.line;
+  const { devices } = c.solution.line;
   // What the feed meets first is told by itself.
   const meets = devices.findLastIndex((id, k) => k < devices.length - 1 && modelAt(c.plan, id).family !== 'joint');
-  // A thru is wired straight through, and what leads elsewhere as well is fed from there.
-  const leaves = (k: number): boolean =>
-    c.plan.cables[cables[k]].from.port !== 'thru' &&
-    !Object.entries(c.plan.cables).some(([id, other]) => other.from.device === devices[k] && !cables.includes(id));
   return devices
     .slice(0, Math.max(meets, 0))
     .flatMap((id, k) =>
-      wantsPhantom(c.plan.devices[id]) && leaves(k)
+      wantsPhantom(c.plan.devices[id]) && !livesElsewhere(c, id, k)
         ? [
             finding('phantom-blocked', c.at, { severity: 'stop', value: 0, unit: 'none', limit: null }, [
               fact('model', 'id', c.plan.devices[id].model),

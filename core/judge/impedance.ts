@@ -68,7 +68,9 @@ function bridging(c: JoinContext, zin: Float64Array, zout: Float64Array): Findin
   // At 1 kHz; where the ratio falls elsewhere because of a cable's capacitance, the response says what that costs.
   const value = interpolate(hz, zin, 1000) / interpolate(hz, zout, 1000);
   const level = c.near.port.level;
-  const { severity, limit } = onLadder(bridgingLadder(c.plan.policy, level), value * ROUNDING);
+  const { severity: usual, limit } = onLadder(bridgingLadder(c.plan.policy, level), value * ROUNDING);
+  // An electret on two wires works into whatever feeds it: that is level and nothing else.
+  const severity = c.at === 0 && c.source.feed === 'plug-in' && usual === 'care' ? 'note' : usual;
   const equal = value > EQUAL[0] && value < EQUAL[1];
   return finding(
     severity === 'clean' ? 'bridges' : equal ? 'equal-impedances' : 'loads',

@@ -51,8 +51,8 @@ describe('mistakes that people make', () => {
     ['laptop, 3 m, instrument input', 'right-shorted', 'care', 10],
     ['keyboard wall-wart, 3 m, active DI on battery, 20 m, mic', 'clips', 'stop', null],
     ['keyboard wall-wart, 3 m, passive economy, 20 m, mic', 'core-saturates', 'stop', null],
-    ['dulcimer piezo, 2 m, active DI 10m, 20 m, line', 'too-quiet', 'care', null],
-    ['dynamic mic, 20 m, mic', 'much-gain', 'care', null],
+    ['acoustic preamp, 3 m, passive DI, 20 m, line', 'too-quiet', 'care', null],
+    ['dynamic mic (nominal -60 dBu), 20 m, mic', 'much-gain', 'note', null],
     ['modular rack wall-wart, 3 m, active DI pad 10, 20 m, mic', 'too-hot', 'care', null],
     ['balanced line on Stage, 20 m, rca input', 'leg-on-shield', 'note', 6],
     ['rca player wall-wart, 2 m, 10 m, mic', 'equal-impedances', 'care', 1.4],
@@ -103,7 +103,8 @@ describe('numbers by hand', () => {
     // 600 Ω on two 10 kΩ legs, one of them shorted by the mono plug: 10 kΩ.
     const report = judged('keyboard wall-wart, 3 m, line');
     expect(report.arrives).toBeCloseTo(-2 + 20 * Math.log10(10050 / 10650), 1);
-    expect(report.gain).toBeCloseTo(4 - report.arrives!, 6);
+    // Peaks of 14 dB stand 2 dB nearer to full scale than they may: so much less gain.
+    expect(report.gain).toBeCloseTo(4 - report.arrives! - 2, 6);
     expect(report.points[0].far.peak - report.points[0].far.nominal).toBeCloseTo(14, 6);
     expect(of(report, 'bridges')!.value).toBeCloseTo(10050 / 600, 1);
   });

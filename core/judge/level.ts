@@ -4,7 +4,17 @@ import type { Point } from '../rig/bench';
 import { fromDbu, toDbu } from '../units/quantity';
 import { exposureOf, heardFacts, heardSeverity, hissMargin } from './heard';
 import { finding, type End, type JoinContext, levelHere } from './context';
-import { DOUBLE_STOP_DB, HEADROOM, MISSING, MUCH_GAIN_DB, NO_TRIM_DB, onLadder, STEP_DB, TOO_HOT } from './limits';
+import {
+  DOUBLE_STOP_DB,
+  HEADROOM,
+  MISSING,
+  MUCH_GAIN_DB,
+  NO_TRIM_DB,
+  onLadder,
+  PEAK_OVER_WORKING_DB,
+  STEP_DB,
+  TOO_HOT
+} from './limits';
 import { fact, type Finding } from './types';
 
 /** Peak against clip at both ends of the cable, and at the input the gain it takes and the noise it meets. */
@@ -16,6 +26,9 @@ export function checkLevel(c: JoinContext): Finding[] {
   out.push(...noise(c));
   return out;
 }
+
+/** Room at a box's two ends that differs by less than this is one, dB. */
+const SAME_ROOM_DB = 1;
 
 function headroom(c: JoinContext): Finding[] {
   // A source's own rails bound its peaks already, and a speaker that passes on is judged at its own line.
@@ -29,11 +42,15 @@ function headroom(c: JoinContext): Finding[] {
   const room = ([p]: [Point, End]): number => p.clipDbu - p.peakDbu;
   const [point, end] = candidates.reduce((a, b) => (room(b) < room(a) ? b : a));
   const value = point.clipDbu - point.peakDbu;
+  // What a box has told where the signal goes in, it does not tell again where it comes out.
+  const before = end === c.near && c.at > 0 ? c.solution.spans[c.at - 1].far : null;
+  const told = before !== null && before.clipDbu - before.peakDbu < value + SAME_ROOM_DB;
   // Inputs of a class differ: what clips the usual one by less than that may pass the next.
   const most = end.read.settings.clip === undefined ? end.model.params.clip?.max : undefined;
   const spread = most && end.read.value('clip') < most ? toDbu(most) - toDbu(end.read.value('clip')) : 0;
   const some = value < 0 && value > -spread;
   const { severity, limit } = some ? { severity: 'care' as const, limit: -spread } : onLadder(HEADROOM, value);
+  if (told && severity !== 'clean') return [];
   const core = end.model.isolated === true && !end.model.buffers;
   const facts = [
     fact('peak', 'dBu', point.peakDbu),
@@ -142,18 +159,26 @@ function steps(c: JoinContext): Finding[] {
   return [];
 }
 
-/** Gain from what arrives to the working level, against what the channel has. */
+/**
+ * Gain that brings the average to the working level, or the peaks of what is livelier to where they have room, against what the channel has. Whether
+ * it is too hot is asked of the average: what the peaks do, headroom says.
+ */
 function gain(c: JoinContext): Finding {
   const { read } = c.far;
   const pad = read.choice('pad') === '20' ? 20 : 0;
   const arrives = c.span.far.nominalDbu;
-  const needed = toDbu(read.value('working')) - arrives + pad;
+  const average = toDbu(read.value('working')) - arrives + pad;
   const most = read.value('gainMax');
   const least = read.value('gainMin');
+  const crest = c.span.far.peakDbu - arrives;
+  const lively = Number.isFinite(crest) ? Math.max(crest - PEAK_OVER_WORKING_DB, 0) : 0;
+  const fixed = most === least;
+  const needed = fixed || average < least ? average : Math.max(average - lively, least);
   const facts = [
     fact('arrives', 'level', fromDbu(arrives)),
     fact('working', 'level', read.value('working')),
     fact('pad', 'gain', pad),
+    fact('lively', 'gain', average - needed),
     fact('gainMin', 'gain', least),
     fact('gainMax', 'gain', most),
     fact('model', 'id', c.far.model.id)
@@ -163,10 +188,10 @@ function gain(c: JoinContext): Finding {
     severity: Finding['severity'],
     limit: number
   ) => finding(code, c.at, { severity, value: Number.isFinite(needed) ? needed : 200, unit: 'dB', limit }, facts);
-  if (most === least) return make('no-trim', Math.abs(needed) > NO_TRIM_DB ? 'care' : 'note', NO_TRIM_DB);
+  if (fixed) return make('no-trim', Math.abs(needed) > NO_TRIM_DB ? 'care' : 'note', NO_TRIM_DB);
   if (!(needed <= most)) return make('too-quiet', onLadder(MISSING, needed - most).severity, most);
-  if (needed > MUCH_GAIN_DB) return make('much-gain', 'care', MUCH_GAIN_DB);
-  if (needed < least) return make('too-hot', onLadder(TOO_HOT, needed - least).severity, least);
+  if (needed > MUCH_GAIN_DB) return make('much-gain', 'note', MUCH_GAIN_DB);
+  if (average < least) return make('too-hot', onLadder(TOO_HOT, average - least).severity, least);
   return make('gain', 'clean', most);
 }
 

@@ -59,11 +59,15 @@ export const LEAST_RAIL = 9;
 /** Gain that is missing, dB: a fader or a booster makes up for some of it, and no more than that. */
 export const MISSING: Ladder = [
   [20, 'stop'],
-  [-Infinity, 'care']
+  [6, 'care'],
+  [-Infinity, 'note']
 ];
 
-/** Above this much gain a preamp's own noise is heard, dB. */
+/** More gain than this is much for a preamp, dB: a rule of thumb. Whether its noise is heard, the noise itself says. */
 export const MUCH_GAIN_DB = 55;
+
+/** How far peaks may stand over the working level, dB: 6 below full scale, which is 18 over it (EBU R 68). What is livelier takes less gain. */
+export const PEAK_OVER_WORKING_DB = 12;
 
 /** Gain below a channel's least, dB: a little is taken up by its fader, more wants a pad. */
 export const TOO_HOT: Ladder = [

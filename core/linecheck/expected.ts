@@ -1,5 +1,6 @@
 // Check: what a line should read on the day, and what would explain it best when it reads otherwise. Solves variants of the plan.
 import type { LineReport } from '../judge/judge';
+import { PEAK_OVER_WORKING_DB } from '../judge/limits';
 import { settingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -50,12 +51,15 @@ const WORKING_DBFS = -18;
 /** A peak nearer to full scale than this leaves no room for the one that is louder, dBFS. */
 export const PEAK_MOST_DBFS = -3;
 
+/** The peak that a line as planned shows at its usual gain, dBFS: what is livelier is given less gain. */
+const usualPeak = (crest: number): number => WORKING_DBFS + Math.min(crest, PEAK_OVER_WORKING_DB);
+
 /** The peak that a line as planned shows at a gain, dBFS. */
 export const peakAt = ({ gain, crest }: Expected, gainDb: number): number | null =>
-  gain && crest !== null ? WORKING_DBFS + crest + gainDb - gain.usual : null;
+  gain && crest !== null ? usualPeak(crest) + gainDb - gain.usual : null;
 
 /**
- * The gain at which the playing would stand at the working level, dB, out of any gain and the peak read at it: whoever
+ * The gain at which the playing would stand where it is planned to, dB, out of any gain and the peak read at it: whoever
  * leaves more room than planned has not read a softer line.
  */
 export function gainToWorking(
@@ -63,5 +67,5 @@ export function gainToWorking(
   { gainDb, peakDb }: { gainDb: number | null; peakDb?: number | null }
 ): number | null {
   if (gainDb === null || peakDb === null || peakDb === undefined || crest === null) return gainDb;
-  return gainDb - (peakDb - (WORKING_DBFS + crest));
+  return gainDb - (peakDb - usualPeak(crest));
 }

@@ -40,6 +40,23 @@ export function putLine(draft: Plan, spec: LineSpec, newId: (role: string) => st
   return input;
 }
 
+/**
+ * Writes lines that were said together: what leaves the one before it by its thru stands behind it.
+ * @param makeId gives for the line of a number what makes its ids
+ */
+export function putLines(
+  draft: Plan,
+  specs: readonly LineSpec[],
+  makeId: (k: number) => (role: string) => string
+): void {
+  let before: string | undefined;
+  specs.forEach((spec, k) => {
+    const { thru, ...rest } = spec;
+    const line = putLine(draft, thru && before !== undefined ? { ...rest, from: before } : rest, makeId(k));
+    if (!thru) before = line;
+  });
+}
+
 /** Where the line starts: at its source, or at a socket of the line that it leaves. */
 function headOf(
   draft: Plan,

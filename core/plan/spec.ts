@@ -20,6 +20,8 @@ export interface LineSpec {
   readonly source: DeviceSpec;
   /** Id of the line that it leaves, where it has no source of its own. */
   readonly from?: string;
+  /** It leaves the line said before it, by its thru or a Y lead. */
+  readonly thru?: true;
   readonly lead: CableSpec | null;
   readonly box: DeviceSpec | null;
   readonly run: CableSpec | null;

@@ -64,6 +64,7 @@ const FACT_NAMES: Readonly<Record<Exclude<FactName, 'names' | 'rule'>, string>> 
   arrives: 'level at the input',
   working: 'working level',
   pad: 'pad',
+  lively: 'less for lively peaks',
   gainMin: 'minimum gain',
   gainMax: 'maximum gain',
   zin: 'load',

@@ -263,8 +263,8 @@ const SAID: Record<Code, [Finding, string, string]> = {
     'too quiet'
   ],
   'much-gain': [
-    finding('much-gain', 'care', 58, gain, 55),
-    'Needs 58 dB of gain; above 55 dB the preamp’s own noise is heard.',
+    finding('much-gain', 'note', 58, gain, 55),
+    'Needs 58 dB of gain, which is a lot: the rule of thumb is 55 dB at most.',
     '58 dB gain'
   ],
   'too-hot': [

@@ -3,11 +3,13 @@ import { modelOf, defaultKind } from '../../gear/catalogue';
 import type { PortSpec } from '../../gear/types';
 import { mates } from '../../gear/sockets';
 import type { CableSpec } from '../../plan/spec';
-import type { Piece } from './cut';
+import type { Piece } from './pieces';
 import type { Source, Device } from './parts';
 import type { Assumed } from './reading';
 
 const DEFAULT_LEAD = 3;
+/** A turntable's own lead. */
+const DEFAULT_PHONO = 1.2;
 const DEFAULT_RUN = 5;
 const DEFAULT_PATCH = 1;
 /** What an adapter, or the second plug of a lead that is read as one, sits on. */
@@ -47,6 +49,7 @@ export function cablesOf(
   const farads = faradsOf(pieces, metres);
   // A lead that parts left from right leaves the other side open, where but one is plugged.
   const parted = partsSides(pieces, source, boxes, input);
+  const swapped = pieces.some((p) => p.read.is === 'swapped') ? slots - 1 : null;
   const assumed: Assumed[] = [];
   const models = [source.model, ...boxes.map((b) => b.model)];
   const cables = models.map((from, k): CableSpec => {
@@ -57,7 +60,9 @@ export function cablesOf(
       : k === 0
         ? boxes.length === 0 && last && modelOf(source.model).ports[0].carries === 'balanced'
           ? DEFAULT_RUN
-          : DEFAULT_LEAD
+          : modelOf(source.model).ports[0].level === 'phono'
+            ? DEFAULT_PHONO
+            : DEFAULT_LEAD
         : last
           ? DEFAULT_RUN
           : DEFAULT_PATCH;
@@ -67,7 +72,11 @@ export function cablesOf(
     return {
       kind: fits(kinds[k], from, to) ?? defaultKind(k === 0 ? 'lead' : 'run', from, length),
       metres: length,
-      ...(parted && k === 0 ? { wiring: ['plain', 'cold-open'] as const } : {}),
+      ...(parted && k === 0
+        ? { wiring: ['plain', 'cold-open'] as const }
+        : k === swapped
+          ? { wiring: ['plain', 'swapped'] as const }
+          : {}),
       ...(farads[k] === undefined ? {} : { settings: { cShield: farads[k] } })
     };
   });
@@ -84,7 +93,7 @@ function partsSides(pieces: readonly Piece[], source: Source, boxes: readonly De
   if (modelOf(source.model).ports[0].socket !== 'mini' || boxes.length > 0) return false;
   if (/\bto (?:an? )?(?:rca|phono)/.test(text)) return true;
   const { carries, level } = modelOf(input.model).ports[0];
-  return carries === 'balanced' && level !== 'microphone' && !/xlr|\btrs\b|\bhot\b|stereo jack/.test(text);
+  return carries === 'balanced' && level !== 'microphone' && !/xlr|\btrs\b|\bhot\b|stereo[ -]jack/.test(text);
 }
 
 /** What was said of a cable's capacitance, farads a metre: of the length before it, or else of the only one. */
@@ -113,6 +122,9 @@ function fits(kind: CableKindId | undefined, from: string, to: string): CableKin
 
 /** What kind of cable a length is of: said right behind or right before it, in its own part. */
 function kindNear(pieces: readonly Piece[], k: number): CableKindId | undefined {
+  // "minijack to two RCA, 3 m" is by its first plug what it is.
+  const { part } = pieces[k];
+  if (pieces.some((p) => p.part === part && p.read.is === 'cable' && p.read.kind === 'mini')) return 'mini';
   for (const step of [1, -1] as const)
     for (let n = k + step; n >= 0 && n < pieces.length && pieces[n].part === pieces[k].part; n += step) {
       const { read } = pieces[n];

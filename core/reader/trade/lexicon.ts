@@ -27,6 +27,8 @@ export type Sense =
   | { is: 'channel' }
   | { is: 'count'; count: number }
   | { is: 'mode'; mode: 'active' | 'passive' }
+  /** How a balanced output is made. */
+  | { is: 'topology'; topology: 'transformer' | 'cross-coupled' | 'impedance-balanced' }
   /** Stands and the like: kept as a note. */
   | { is: 'note' }
   | { is: 'filler' };
@@ -53,7 +55,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'bass-guitar',
     'passive-bass',
-    'bass|bass guitar|bass gtr|bgtr|bgt|b gtr|e bass|electric bass|ebass|basgitaar|basse|bajo|bassgitarre|fretless|fretless bass'
+    'bass|bass guitar|bass gtr|bgtr|bgt|b gtr|e bass|electric bass|ebass|basgitaar|basse|bajo|bassgitarre|fretless|fretless bass|basso|basso elettrico|bajo electrico|baixo|elektrobass|basse electrique|4 string bass|four string bass|short scale bass'
   ),
   instrument(
     'five-string-bass',
@@ -63,19 +65,19 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'upright-bass',
     'piezo',
-    'upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass',
+    'upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass|contrabajo|contrabbasso|bass fiddle|upright double bass',
     'strings'
   ),
   instrument(
     'guitar',
     'single-coil',
-    'guitar|pedalboard|pedal board|guitar pedalboard|gtr|gt|git|gitarre|gitaar|guitare|chitarra|e git|e gitarre|e guitar|electric guitar|elec gtr|elec guitar|electric gtr|egtr|e gtr|el gtr|lead guitar|lead gtr|rhythm guitar|rhythm gtr|rhy gtr|steel guitar|lap steel|pedal steel|baritone guitar',
+    'guitar|pedalboard|pedal board|guitar pedalboard|gtr|gt|git|gitarre|gitaar|guitare|chitarra|e git|e gitarre|e guitar|electric guitar|elec gtr|elec guitar|electric gtr|egtr|e gtr|el gtr|lead guitar|lead gtr|rhythm guitar|rhythm gtr|rhy gtr|steel guitar|lap steel|pedal steel|baritone guitar|guitarra|guitarra electrica|chitarra elettrica|guitare electrique|elektrische gitaar|stromgitarre|electric|elec|hollow body guitar|semi acoustic guitar|archtop|jazz guitar|tenor guitar|slide guitar|second guitar|guitar pedals|gtr pedals|fx board|pedals',
     'cabinet'
   ),
   instrument(
     'acoustic-guitar',
     'acoustic-preamp',
-    'acoustic guitar|acoustic gtr|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon string|nylon string guitar|steel string guitar|steel string acoustic|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string',
+    'acoustic guitar|acoustic gtr|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon string|nylon string guitar|steel string guitar|steel string acoustic|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string|acc|acc gtr|acc guitar|acou|acou gtr|acous|acous gtr|acous guitar|acst gtr|aco gtr|chitarra acustica|guitarra acustica|guitare acoustique|guitare folk|guitare seche|akustische gitarre|akoestische gitaar|guitarra espanola|guitarra clasica|chitarra classica|gitarre akustisch|dreadnought|parlour guitar|jumbo acoustic|steel string|ac guit|acoustic guit|acoustic 6 string|cuatro|charango|balalaika',
     'acoustic'
   ),
   instrument('bouzouki', 'acoustic-preamp', 'bouzouki|zouk|bouzuki|saz|baglama|sitar', 'acoustic'),
@@ -101,7 +103,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'keys',
     'line-unbalanced',
-    'keys|keyboard|kbd|kb|keyb|kys|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet'
+    'keys|keyboard|kbd|kb|keyb|kys|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet|teclado|teclados|tastiera|tastiere|sintetizador|sintetizzatore|synthesizer|keyb rig|keys rig|key rig|toetsen|toetsenbord|analog synth|analogue synth|analog mono|analogue mono|analog mono synth|analogue mono synth|bass station|rompler|electric harpsichord|pianet'
   ),
   instrument(
     'organ',
@@ -131,13 +133,13 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'drums',
     'dynamic-mic',
-    'kick|kik|kick in|kick out|kick drum|bass drum|bd|bass drum in|bass drum out|bdin|bdout|gran cassa|grosse caisse|grosse trommel|sub kick',
+    'kick|kik|kick in|kick out|kick drum|bombo|cassa|grancassa|kick drum in|kick drum out|kik in|kik out|kick inside|kick outside|k in|k out|bass drum mic|bass drum|bd|bass drum in|bass drum out|bdin|bdout|gran cassa|grosse caisse|grosse trommel|sub kick',
     'kick'
   ),
   instrument(
     'drums',
     'dynamic-mic',
-    'snare|sn|snr|snare top|snare bottom|snare btm|snare bot|sn top|sn bot|sn btm|sd|snare drum|snare up|snare dn|snare under|caisse claire|side drum|rim',
+    'snare|sn|snr|snare top|snare bottom|snare btm|snare bot|sn top|sn bot|sn btm|sd|snare drum|snare up|snare dn|snare under|caisse claire|side drum|rim|rullante|redoblante|kleine trommel|snare wires|snr top|snr btm|snr bot|snr bottom|snare t|snare b|sn t|sn b',
     'snare'
   ),
   instrument(
@@ -152,7 +154,12 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     'oh|ohs|overhead|overheads|over head|hi hat|hihat|hat|hats|hh|ride|cymbals|cymbal|crash|drum room|drum rooms|room mic|rooms|drum overheads|perc oh|overhead drums|hat mic|underheads',
     'overhead'
   ),
-  instrument('drums', 'dynamic-mic', 'drums|drum|drum kit|kit|schlagzeug|batterie|slagwerk|dr', 'snare'),
+  instrument(
+    'drums',
+    'dynamic-mic',
+    'drums|drum|drum kit|kit|schlagzeug|batterie|slagwerk|dr|bateria|batteria|trommeln|drum shell|drum mono',
+    'snare'
+  ),
   instrument(
     'percussion',
     'dynamic-mic',
@@ -183,19 +190,19 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'vocals',
     'dynamic-mic',
-    'vocal|vocals|vox|voc|vx|lead vox|lead vocal|lead voc|ld vox|main vox|main vocal|ldvox|lv|bv|bvs|bvox|bgv|bgvs|backing vocal|backing vocals|backing vox|backing voc|back vox|bkg vox|b vox|b v|harmony vox|choir mic|singer|singers|gesang|zang|chant|voix|guest vox|rap vox|mc vox|female vox|male vox|guide vocal|leader vox|worship leader|vocal mic|duet|lead singer|rapper|beatbox|vox mic',
+    'vocal|vocals|vox|voc|vx|lead vox|lead vocal|lead voc|ld vox|main vox|main vocal|ldvox|lv|bv|bvs|bvox|bgv|bgvs|backing vocal|backing vocals|backing vox|backing voc|back vox|bkg vox|b vox|b v|harmony vox|choir mic|singer|singers|gesang|zang|chant|voix|guest vox|rap vox|mc vox|female vox|male vox|guide vocal|leader vox|worship leader|vocal mic|duet|lead singer|rapper|beatbox|vox mic|voz|voz principal|voce|voce principale|stimme|hauptgesang|choeurs|coros|cori|frontman|frontwoman|front vox|front vocal|centre vox|center vox|drum vox|drummer vox|drummer vocal|keys vox|keys vocal|gtr vox|bass vox|lead singer mic|vocalist|soloist|solo vocal|hype man',
     'vocal'
   ),
   instrument(
     'vocals',
     'condenser-mic',
-    'choir|choir pair|chorus|kids choir|ensemble vocals|choir rehearsal|gospel choir',
+    'choir|choir pair|chorus|coro|chor|choeur|koor|choir overhead|choir overheads|choir front|choir back|choir left|choir right|kids choir|ensemble vocals|choir rehearsal|gospel choir',
     'choir'
   ),
   instrument(
     'speech',
     'dynamic-mic',
-    'speech|talkback|talk back|tb|tb mic|commentator|commentary|presenter|host|hosts|compere|announcer|announce|announcement|voice over|voiceover|vo|narrator|narration|reader|readings|lectern|lectern a|lectern b|podium|pulpit|sermon|pastor|preacher|priest|minister|rabbi|imam|vicar|celebrant|speaker mic|speaker at lectern|interview|interviewer|interviewee|guest|podcast|podcast guest|podcast host|panel|panellist|panelist|panels|moderator|chair|chairman|chairperson|delegate|delegates|conference|keynote|q&a|q and a|qa|audience q|mc mic|emcee|auctioneer|lav mic|actor|actors|cast|narr|director|stage manager|sm talkback|show caller|caller|interpreter|translator|newsreader|news desk|anchor|god mic|vog|quizmaster|toast|bride|groom|officiant|judge|witness|lecturer|teacher|professor|sprecher|moderation|spreker|presentator|radio play',
+    'speech|talkback|talk back|tb|tb mic|commentator|commentary|presenter|host|hosts|compere|announcer|announce|announcement|voice over|voiceover|vo|narrator|narration|reader|readings|lectern|lectern a|lectern b|podium|pulpit|sermon|pastor|preacher|priest|minister|rabbi|imam|vicar|celebrant|speaker mic|speaker at lectern|interview|interviewer|interviewee|guest|podcast|podcast guest|podcast host|panel|panellist|panelist|panels|moderator|chair|chairman|chairperson|delegate|delegates|conference|keynote|q&a|q and a|qa|audience q|mc mic|emcee|auctioneer|lav mic|actor|actors|cast|narr|director|stage manager|sm talkback|show caller|caller|interpreter|translator|newsreader|news desk|ponente|orador|relatore|oratore|orateur|animateur|redner|rednerpult|leseplatz|ambo|altar|altar mic|communion table|mayor|speaker at the lectern|anchor|god mic|vog|quizmaster|toast|bride|groom|officiant|judge|witness|lecturer|teacher|professor|sprecher|moderation|spreker|presentator|radio play',
     'speech'
   ),
   instrument(
@@ -208,7 +215,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'programme',
     'interface-out',
-    'tracks|trks|trx|trk|track|backing track|backing tracks|click|clk|click track|metronome|stems|playback|pb|play back|cue|sfx|fx|fx playback|effects|sound effects|spot fx|vt|vts|vt playback|video|video sound|video playback|video audio|stream|stream return|return|programme|program|pgm|prog|show relay|relay|music|walk in music|walk in|walk out music|break music|foyer music|interval music|house music|bgm|background music|theatre fx|sting|stings|intro|outro|jingle|jingles|soundscape|sequencer|seq|computer|comp|daw|mix|check mix|ref track|reference track|reference|dj'
+    'tracks|trks|trx|trk|track|di track|di tracks|di signal|di recording|dry di|backing track|backing tracks|click|clk|click track|metronome|stems|playback|pb|play back|cue|sfx|fx|fx playback|effects|sound effects|spot fx|vt|vts|vt playback|video|video sound|video playback|video audio|stream|stream return|return|programme|program|pgm|prog|show relay|relay|music|walk in music|walk in|walk out music|break music|foyer music|interval music|house music|bgm|background music|theatre fx|sting|stings|intro|outro|jingle|jingles|soundscape|sequencer|seq|computer|comp|daw|mix|check mix|ref track|reference track|reference|dj'
   ),
   // Pickups and what is built in
   source(
@@ -245,12 +252,12 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'dynamic-mic',
     50,
-    'dynamic|dyn|dynamic mic|dynamic microphone|dyn mic|dynamics|moving coil|dynamisch|dynamisches mikro|dynamique|handheld dynamic|dynamic handheld|switched dynamic|dyn switched'
+    'dynamic|dyn|dynamic mic|dynamic microphone|dyn mic|dynamics|moving coil|dynamisch|dynamisches mikro|dynamique|handheld dynamic|dynamic handheld|switched dynamic|dyn switched|dinamico|dinamica|dynamische|dynamisches|dynamischer|dyn handheld|dyn vocal mic|dynamic vocal mic|vocal dynamic|dynamic on stand|dynamic clip on|clip on dynamic|kick mic|large dynamic'
   ),
   source(
     'condenser-mic',
     52,
-    'condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|choir condenser'
+    'condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|choir condenser|condensador|condensatore|statico|condens|cnd|condenser pair|sd condenser|ld condenser|small diaphragm condenser|large diaphragm condenser|sdc pair|ldc pair|boundary plate|floor boundary|overhead condenser|pencil|pencils|pencil mic|pencil mics|pencil pair|omni pair|omnis|cardioid condenser|lectern mic|lectern microphone|podium mic|choir mics|side fill mic|electret gooseneck|swan neck|swan neck mic|swanneck|stereo mic|ms mic|mid side mic|tube mic|valve mic|tube condenser|valve condenser|hat condenser|kugelmikro|grenzflache|grenzflachenmikrofon|schwanenhals|schwanenhalsmikrofon'
   ),
   source(
     'ribbon',
@@ -265,7 +272,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'wireless-receiver',
     70,
-    'wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|hf mic|rf|receiver of wireless mic|wireless system|wireless rack|guitar wireless|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
+    'wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|funkhandsender|funk|inalambrico|radiomicrofono|micro sans fil|sans fil|draadloos|draadloze microfoon|wireless belt pack rx|wireless guitar|guitar wireless rx|bass wireless|radio rx|uhf rx|uhf receiver|beltpack rx|pack rx|belt pack rx|body pack rx|headset rx|headset pack rx|lav pack rx|dual receiver|twin receiver|quad receiver|radio mic pack|handheld rx|hh rx|headset mic rx|headset mic pack rx|hf mic|rf|receiver of wireless mic|wireless system|wireless rack|guitar wireless|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
   ),
   source(
     'hi-z-mic',
@@ -293,7 +300,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'headphone',
     62,
-    'headphone out|headphone output|headphone jack|headphone socket|hp out|phones out|earphone out|earphone jack|kopfhorerausgang|kopfhörerausgang|headphone|headphones|aux out of phone'
+    'headphone out|headphone output|headphone jack|headphone socket|hp out|phones out|earphone out|earphone jack|kopfhorerausgang|kopfhörerausgang|headphone|headphones|aux out of phone|headphones out|headphone outs|headphone mini jack|phone jack out|phones jack|phones socket'
   ),
   source(
     'headphone',
@@ -324,15 +331,20 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'line-balanced',
     55,
-    'mixer master out|mixer line out|mixer aux out|mixer group out|mixer matrix out|mixer monitor out|dj mixer balanced master out|dj mixer master out|dj mixer balanced out|powered speaker thru|powered speaker thru out|powered speaker link|powered speaker link out|active speaker thru out|active speaker thru|active speaker out|active speaker link out|speaker thru|speaker link out|thru of a powered speaker|balanced xlr out|mixer main out|mixer main output|mixer output|mixer balanced main output|mixer balanced output|main output|main out|main outs|main mix output|balanced main output|dj mixer balanced outputs|dj mixer output|desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|aux out|aux send|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|compressor out|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
+    'mixer master out|mixer line out|mixer aux out|mixer group out|mixer matrix out|mixer monitor out|dj mixer balanced master out|dj mixer master out|dj mixer balanced out|powered speaker thru|powered speaker thru out|powered speaker link|powered speaker link out|active speaker thru out|active speaker thru|active speaker out|active speaker link out|speaker thru|speaker link out|thru of a powered speaker|balanced xlr out|mixer main out|mixer main output|mixer output|mixer balanced main output|mixer balanced output|dj mixer balanced outputs|dj mixer output|desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|mixer master|desk master|master|masters|master lr|main lr|main mix|desk main|desk mains|desk lr|mixer lr|console lr|console master|console main|foh lr|lr mix|stereo bus|stereo mix out|mix out|mix bus|mix minus|group|groups|bus|mono bus|ob feed|press feed|broadcast feed|stream feed|record feed|rec feed|feed from desk|feed from foh|foh feed|pa feed|desk feed|mixer feed|zone out|processor|limiter out|limiter|crossover|cd recorder out|studio deck out|matrix feed|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|compressor out|djs mixer|djs own mixer|dj own mixer|dj desk|dj booth mixer|dj console|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
   ),
   // Whatever else is said tells more of it than this.
   source('line-balanced', 9, 'line out|line outs'),
+  source(
+    'line-balanced',
+    14,
+    'main output|main out|main outs|main mix output|balanced main output|aux out|aux outs|aux send|aux sends'
+  ),
   source('line-balanced', 14, 'desk|console|mixing desk|foh desk'),
   source(
     'bass-amp-out',
     72,
-    'amp di|amp di out|amp direct out|bass amp direct out|bass head direct out|guitar amp di out|guitar amp line out|amp line out|bass amp di out|bass amp di|bass head di|bass head di out|bass amp line out|bass amp xlr|bass amp xlr out|bass di out|amp di out|bass amp out|bass preamp di|di out of bass amp|bass head xlr|bass head line out|bass combo di|bass combo di out',
+    'amp di|amp di out|amp direct out|bass amp direct out|bass head direct out|guitar amp di out|guitar amp line out|amp line out|bass amp di out|bass amp di|bass head di|bass head di out|bass amp line out|bass amp xlr|bass amp xlr out|bass di out|amp di out|bass amp out|bass preamp di|di out of bass amp|bass head xlr|bass head line out|bass combo di|bass combo di out|xlr di out|di out of the amp|di out of the bass amp|di out from amp|di from amp|di off the amp|di off amp|direct out of the amp|direct out of amp|amp xlr|amp xlr out|amp head di|amp head di out|head di|head di out|di out pre eq|di out post eq|pre eq di out|post eq di out|out the back of the amp|back of the amp|line out of the amp|line out of amp|bass rig di|bass rig di out|di send',
     'bass-guitar'
   ),
   source(
@@ -348,15 +360,21 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // DIs
   di(
     undefined,
-    'di|d.i|di box|direct box|direct injection|di unit|d i|di boxes|mono di|di pedal|dibox|direct injection box|boite de direct|di mono|direct inject'
+    'di|d.i|di box|direct box|direct injection|di unit|d i|di boxes|mono di|di pedal|dibox|direct injection box|boite de direct|did|d.i. box|di boks|caja di|caixa di|cassa di|boitier di|boite di|di mono|direct inject'
   ),
   di(
     undefined,
     'dual di|two channel di|2 channel di|2ch di|2 ch di|stereo di|twin di|double di|stereo di box|dual di box|two way di|di dual|di stereo',
     true
   ),
-  di('active-di', 'active di|active di box|active direct box|di active|aktive di|active box'),
-  di('passive-di', 'passive di|passive di box|passive direct box|transformer di|di passive|passive box'),
+  di(
+    'active-di',
+    'active di|active di box|active direct box|di active|aktive di|di attiva|di attivo|di activa|di activo|actieve di|di actieve|di aktiv|phantom powered di|phantom di|battery di|di battery powered|active box'
+  ),
+  di(
+    'passive-di',
+    'passive di|passive di box|passive direct box|transformer di|di passive|passive box|di passiva|di passivo|di pasiva|di pasivo|passieve di|di passiv|transformer di box|trafo di'
+  ),
   di('active-di-10m', '10 meg di|10 meg active di|10 megohm di|10 mohm di|high impedance di|10 meg di box|di 10 meg'),
   di(
     'preamp-di',
@@ -364,7 +382,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   di(
     'media-di',
-    'media di|mono media di|media di mono|mono sum media di|mono summing media di|summing di|laptop di|pc di|av di|minijack di|multimedia di|media box|mono sum di|stereo to mono media di|stereo to mono media box|playback di'
+    'media di|mono media di|media di mono|mono sum media di|mono summing media di|summing di|laptop di|pc di|av di|minijack di|multimedia di|media box|mono sum di|stereo to mono media di|stereo to mono media box|playback di|rca di|phono di|3.5 di|3.5 mm di|laptop di box|pc di box|computer di|minijack di box|media player di|audio visual di|multimedia di box'
   ),
   di(
     'media-di-stereo',
@@ -410,7 +428,10 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     'splitter|mic splitter|transformer split|transformer splitter|1 2 transformer splitter|1 2 splitter|split|split box|mic split|splitter box|isolated split|press split|two way split|passive split|transformer isolated split'
   ),
   box('reamp-box', 'reamp box|re amp box|reamper|reamp|re amp|reamping box|reamp di'),
-  box('reversed-di', 'reversed di|reversed box|di backwards|passive di backwards|backwards di|reverse di'),
+  box(
+    'reversed-di',
+    'passive di used backwards|di used backwards|passive di reversed|passive di in reverse|di in reverse|passive di turned round|passive di wrong way round|transformer di backwards|transformer di used backwards|backwards passive di|reversed passive di|reversed di|reversed box|di backwards|passive di backwards|backwards di|reverse di'
+  ),
   box(
     'inline-pad',
     'inline pad|in line pad|xlr pad|barrel pad|inline attenuator|attenuator|in line attenuator|pad barrel'
@@ -462,7 +483,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'mic-in',
-    'sb|stage box|stagebox|stgbox|stg box|stbx|sbx|s box|snake|snk|multi|multicore|mc|multicore box|snake box|stage rack|stage box input|boitier de scene|boite de scene|boitier|stage snake|sub snake|drop snake|subsnake|wall panel|floor box|floorbox|stageboks|snake head|multicore input|multi core|sb a|sb b|satellite stage box|stage input|stage in'
+    'sb|stage box|stagebox|stgbox|stg box|stbx|sbx|s box|snake|snk|multi|multicore|mc|multicore box|snake box|stage rack|stage box input|boitier de scene|boite de scene|boitier|stage snake|sub snake|drop snake|subsnake|wall panel|floor box|floorbox|stageboks|snake head|multicore input|multi core|sb a|sb b|satellite stage box|stage input|stage in|caja de escenario|cajetin|cajetin de escenario|ciabatta|multipaar|multipar|manguera|patch de scene|multipaire|stagebox a|stagebox b|stage left box|stage right box|drop box|dropbox|drop|floor pocket|floor trap|dip|dip trap|loom|stage multi|multi box|tail|stage plate|wall plate|stage patch|mulitcore'
   ),
   input(
     'line-in',
@@ -526,7 +547,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ],
   [
     { is: 'amp', model: 'amp-in' },
-    'guitar amp|guitar amp in|gtr amp|gtr amp in|amp|amp in|amp input|bass amp|bass amp in|bass rig|guitar combo|combo amp|guitar rig|backline amp|amplifier|guitar head|bass head|bass combo|amp head|verstarker|amp front|front of amp'
+    'guitar amp|guitar amp in|gtr amp|gtr amp in|amp|amp in|amp input|bass amp|bass amp in|bass rig|guitar combo|combo amp|guitar rig|backline amp|amplifier|guitar head|bass head|bass combo|amp head|verstarker|amp front|front of amp|combo amp in|pedal in|pedal input|pedalboard in|pedalboard input|fx pedal in|effects pedal in|effect pedal in|pedals in|guitar pedal in|guitar pedal input|guitar combo in|stage amp|amp on stage|backline amp|bass cab amp|amp onstage|players amp|own amp|his amp|her amp|their amp|bass stack|half stack|full stack|stack'
   ],
   // Cables and plugs
   cable(
@@ -535,7 +556,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   cable(
     'mic',
-    'xlr|xlr cable|xlr lead|mic cable|mic lead|microphone cable|xlr m f|xlr mf|m f|balanced cable|balanced lead|trs|trs lead|trs cable|xlr xlr|kabel xlr|xlrs|balanced jack|trs jack'
+    'stereo jack lead|stereo jack cable|stereo jack|xlr|xlr cable|xlr lead|mic cable|mic lead|microphone cable|xlr m f|xlr mf|m f|balanced cable|balanced lead|trs|trs lead|trs cable|xlr xlr|kabel xlr|xlrs|balanced jack|trs jack'
   ),
   cable('star-quad', 'star quad|starquad|quad cable'),
   cable(
@@ -544,7 +565,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   cable(
     'mini',
-    'xlr to minijack|xlr to minijack lead|xlr to 3.5|xlr to 3.5 lead|xlr to mini jack|minijack to xlr|minijack to xlr lead|minijack to xlr cable|rca to minijack|rca to minijack lead|rca to 3.5|minijack to rca|3.5 to rca|stereo minijack to two mono jacks|minijack to two jacks|minijack to two mono jacks|minijack to twin jacks|stereo minijack to two jacks|3.5 to two jacks|3.5 mm to two jacks|minijack to dual jack|minijack to two xlr|3.5 to two xlr|minijack to twin xlr|minijack|mini jack|3.5|3.5 mm|3.5mm|3.5 ts|3.5 trs|3.5 mm jack|minijack lead|stereo minijack|stereo minijack lead|mini jack lead|3.5 to twin jack|3.5 to twin jack lead|minijack to twin jack|minijack to twin jack lead|klinke 3.5|jack 3.5|3.5 jack|minijack to 2 jacks|3.5 stereo|small jack|mini klinke|miniklinke|minijack cable|3.5 mm stereo|stereo lead|y lead minijack'
+    'xlr to minijack|xlr to minijack lead|xlr to 3.5|xlr to 3.5 lead|xlr to mini jack|minijack to xlr|stereo minijack to xlr|stereo minijack to xlr cable|stereo minijack to xlr lead|stereo minijack to one xlr|minijack to one xlr|minijack to single xlr|minijack to xlr lead|minijack to xlr cable|rca to minijack|rca to minijack lead|rca to 3.5|minijack to rca|3.5 to rca|minijack to rca lead|minijack to rca cable|minijack to two rca|minijack to two rca lead|minijack to twin rca|minijack to dual rca|minijack to 2 rca|3.5 to two rca|3.5 mm to two rca|3.5 to 2 rca|stereo minijack to two rca|stereo minijack to rca|minijack to phono lead|minijack to two phono|minijack to stereo jack|minijack to stereo jack lead|minijack to trs|minijack to trs lead|3.5 to trs|3.5 trs to 6.35 trs|stereo minijack to stereo jack|stereo minijack to two mono jacks|minijack to two jacks|minijack to two mono jacks|minijack to twin jacks|stereo minijack to two jacks|3.5 to two jacks|3.5 mm to two jacks|minijack to dual jack|minijack to two xlr|3.5 to two xlr|minijack to twin xlr|minijack|mini jack|3.5|3.5 mm|3.5mm|3.5 ts|3.5 trs|3.5 mm jack|minijack lead|stereo minijack|stereo minijack lead|mini jack lead|3.5 to twin jack|3.5 to twin jack lead|minijack to twin jack|minijack to twin jack lead|klinke 3.5|jack 3.5|3.5 jack|minijack to 2 jacks|3.5 stereo|small jack|mini klinke|miniklinke|minijack cable|3.5 mm stereo|stereo lead|y lead minijack'
   ),
   cable(
     'speaker',
@@ -562,7 +583,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   [{ is: 'click' }, '+ click|+ clk|and click|plus click|plus clk|& click|& clk'],
   [
     { is: 'channel' },
-    'ch|chan|channel|chnl|chs|chans|channels|kanal|kanaal|canal|ch no|channel no|inputs|input|in|desk channel|desk ch|desk channels|kan'
+    'ch|chan|channel|chnl|chs|chans|channels|kanal|kanaal|canal|ch no|channel no|inputs|input|in|desk channel|desk ch|desk channels|kan|canale|canali|voie|voies|kanaal nr|canales|channel strip|chn|cnl'
   ],
   [{ is: 'count', count: 2 }, 'two|both|twin|couple of|2 off|duo'],
   [{ is: 'count', count: 3 }, 'three|trio|3 off'],
@@ -570,14 +591,28 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   [{ is: 'count', count: 5 }, 'five'],
   [{ is: 'count', count: 6 }, 'six'],
   // Qualities
-  [{ is: 'quality', quality: 'active' }, 'active|aktiv|actif|actieve|battery powered preamp'],
-  [{ is: 'quality', quality: 'passive' }, 'passive|passiv|passif|passieve'],
+  [
+    { is: 'quality', quality: 'active' },
+    'active|aktiv|actif|actieve|act|battery powered preamp|attiva|attivo|activa|activo|aktive|aktiver|aktives|active electronics on'
+  ],
+  [
+    { is: 'quality', quality: 'passive' },
+    'passive|passiv|passif|passieve|pass|pas|passiva|passivo|pasiva|pasivo|passiver|passives'
+  ],
   [
     { is: 'quality', quality: 'balanced' },
     'balanced|bal|balanced out|balanced outs|balanced xlr out|balanced xlr outs|trs balanced outs|symmetrical|balanced output|impedance balanced|balanced outputs'
   ],
   [{ is: 'mode', mode: 'active' }, 'active mode|in active mode|mode active|switched active'],
   [{ is: 'mode', mode: 'passive' }, 'passive mode|in passive mode|mode passive|switched passive'],
+  [
+    { is: 'topology', topology: 'transformer' },
+    'transformer output|transformer balanced output|transformer coupled output|transformer balanced|transformer isolated output stage|output transformer'
+  ],
+  [
+    { is: 'topology', topology: 'cross-coupled' },
+    'cross coupled output|cross coupled|cross coupled balanced output|servo balanced output|servo balanced|floating balanced output'
+  ],
   // Stands and notes
   [
     { is: 'note' },
@@ -586,7 +621,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // What only joins the others together
   [
     { is: 'filler' },
-    'bridged|bridge mode|in bridge mode|bridged mode|bridged mono|bridge mono|fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same'
+    'both on|both on the|both of them|both devices|both ends|both units|both fed|both powered|both plugged|was|were|had|been|made|so|but|because|tapped|battery|batteries|its own|one|bridged|bridge mode|in bridge mode|bridged mode|bridged mono|bridge mono|fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same|con|per|para|de|del|della|dal|al|aan|op|vom|von|ins|uber|dans|sur|depuis|salida|uscita|sortie|ausgang|eingang|entrada|ingresso|entree|uitgang|ingang|kabel|cavo|cavi|cable de|e|y|un|una|une|ein|eine|een|plugged into|plugged|going to|goes to|taken|taken from|coming from|comes from|comes on|arrives on|patched to|patched into|patched|landing on|lands on|on to|off to|feeding|feeds|fed|gets|has|have|he|she|they|we|uses|uses a|brings|on stage|onstage|upstage|downstage|upstage left|upstage right|downstage left|downstage right|first|second|third|main one|tbc|tba|if poss|if possible|preferably|pref|ideally|maybe|any|some|good|nice|simple|short lead|long lead|stays|already|same as above|dry|clean|wet|post|pre eq|post eq|post fader|pre fader'
   ]
 ];
 

@@ -1,5 +1,5 @@
 import { modelOf } from '../../gear/catalogue';
-import type { Piece } from './cut';
+import type { Piece } from './pieces';
 import type { Device, Source } from './parts';
 import { counted } from './sides';
 
@@ -14,21 +14,29 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
   const said = unknown.find((p) => begins(p) && (p.part === 0 || /^\p{Lu}/u.test(p.text)));
   const first = pieces.find((p) => p.read.is === 'instrument') ?? said ?? pieces.find((p) => p.from === source.at);
   if (!first) return [];
+  // What follows on "into", "with" or "without" is no name any more.
+  const ends = pieces.find((p) => p.part === first.part && p.from > first.from && ENDS.test(p.text));
   return pieces.filter(
     (p) =>
       p.part === first.part &&
+      !(ends && p.from > ends.from) &&
       begins(p) &&
       ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&
       !(p.read.is === 'number' && counted(pieces, p) && pieces[pieces.indexOf(p) + 1].read.is !== 'instrument')
   );
 }
 
+const ENDS =
+  /^(?:to|into|in|on|from|with|w\/?|without|through|via|at|by|used|wired|it|which|that|straight|direct(?:ly)?|goes|going|being)\b/i;
 /** A name begins with a letter or a figure: the rest of a word that was cut at its hyphen is none. */
 const begins = (p: Piece): boolean => /^[\p{L}\d]/u.test(p.text);
 
 export function nameOf(text: string, pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): string {
   const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());
-  const name = words.join(' ') || pieces.find((p) => p.from === source.at)?.text || 'Line';
+  const told = words.join(' ');
+  // A number alone is which of several it is: "matrix 3".
+  const of = /^\d*$/.test(told) ? pieces.find((p) => p.from === source.at)?.text : undefined;
+  const name = [of, told].filter(Boolean).join(' ') || pieces.find((p) => p.from === source.at)?.text || 'Line';
   return name[0].toUpperCase() + name.slice(1);
 }
 

@@ -2,7 +2,7 @@ import { hasTrait, modelOf } from '../../gear/catalogue';
 import type { InstrumentId } from '../../gear/instruments';
 import { type MicPlace, micLevel } from '../../gear/mic-places';
 import type { Setting } from '../../gear/types';
-import type { Piece, Read } from './cut';
+import type { Piece, Read } from './pieces';
 
 /** Which of the pieces say what is played, what stands between and where it goes: the heaviest of what was said, the rest tells whose or where. */
 
@@ -43,7 +43,7 @@ export interface Source extends Device {
 }
 
 /** The piece beside one in its own part, passing over what only joins. */
-function beside(pieces: readonly Piece[], k: number, step: 1 | -1): Piece | null {
+export function beside(pieces: readonly Piece[], k: number, step: 1 | -1): Piece | null {
   for (let n = k + step; n >= 0 && n < pieces.length; n += step) {
     if (pieces[n].part !== pieces[k].part) return null;
     if (!['filler', 'ohm', 'ratio', 'times', 'count', 'number', 'lift', 'phantom', 'pad'].includes(pieces[n].read.is))
@@ -53,7 +53,7 @@ function beside(pieces: readonly Piece[], k: number, step: 1 | -1): Piece | null
 }
 
 /** Whether "active" or "passive" is said of a DI: the one right behind it, or else right before it. */
-function isOfDi(pieces: readonly Piece[], k: number): boolean {
+export function isOfDi(pieces: readonly Piece[], k: number): boolean {
   const next = beside(pieces, k, 1);
   if (next?.read.is === 'di') return true;
   const before = beside(pieces, k, -1);
@@ -93,7 +93,12 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
         between.every((b) => b.read.is === 'filler' || b.read.is === 'ohm')
       );
     });
-  const sources = pieces.filter(isOf('source')).filter((p) => !behindMixer(p) && !where(p));
+  // A "compressor insert" is where it goes.
+  const inserted = (p: Piece): boolean => {
+    const next = pieces[pieces.indexOf(p) + 1];
+    return next?.read.is === 'input' && next.read.model === 'insert-return' && next.part === p.part;
+  };
+  const sources = pieces.filter(isOf('source')).filter((p) => !behindMixer(p) && !where(p) && !inserted(p));
   const found = sources.map((p) => ({
     model: p.read.model as string,
     weight: p.read.weight - (p.named ? NAMED : 0),
@@ -181,105 +186,6 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   return { model, settings, at: best?.at ?? instrument?.from ?? null, instrument: of, assumed: unsaid };
 }
 
-export interface Boxes {
-  readonly list: Device[];
-  /** How many DIs were said; a dual one is two. */
-  readonly dis: number | null;
-  /** The kind of DI was not said. */
-  readonly assumed: boolean;
-}
-
-/** "line input of a mixer": the mixer is where the input is, not one more box. */
-function isPlace(pieces: readonly Piece[], k: number): boolean {
-  const { part, read, text } = pieces[k];
-  if (read.is !== 'box' || read.model !== 'small-mixer') return false;
-  // A bare "mixer" beside an input, or as the last thing before one, is the desk.
-  const after = pieces.slice(k + 1);
-  const last = !after.some((p) => p.read.is === 'box' || p.read.is === 'di' || p.read.is === 'length');
-  return (
-    pieces.some((p, n) => p.part === part && p.read.is === 'input' && (n < k || /^mixer$/i.test(text))) ||
-    (/^mixer$/i.test(text) && last && after.some((p) => p.read.is === 'input'))
-  );
-}
-
-const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
-/** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
-const usualDi = (source: string): string =>
-  modelOf(source).ports[0].level === 'speaker'
-    ? 'speaker-di'
-    : HIGH_IMPEDANCE.has(modelOf(source).signal?.nature ?? '')
-      ? 'active-di'
-      : 'passive-di';
-
-/** What stands between, in the order in which it was said. */
-export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {
-  const body = pieces.some((p) => !p.named && p.read.is === 'di');
-  const list: Device[] = [];
-  // A "DI" of the amplifier itself is its output.
-  const own = source.model === 'bass-amp-out';
-  let di: (Device & { sure: boolean }) | null = null;
-  let dis: number | null = null;
-  let kind: 'active' | 'passive' | null = null;
-  let ten = false;
-  pieces.forEach((p, k) => {
-    const { read } = p;
-    if (read.is === 'quality' && read.quality !== 'balanced' && isOfDi(pieces, k)) kind = read.quality;
-    if (read.is === 'ohm' && read.ohm === 10e6) ten = true;
-    // Twisted together are the two sides of one stereo plug.
-    if (read.is === 'box' && /^(?:joined|y lead)/i.test(p.text) && modelOf(source.model).ports[0].carries !== 'stereo')
-      return;
-    if (read.is === 'box' && !(p.named && pieces.some((o) => !o.named && o.read.is === 'box')) && !isPlace(pieces, k)) {
-      // "mixer out" behind a small mixer is the same one.
-      if (!list.some((b) => b.model === read.model)) list.push({ model: read.model, settings: {}, at: p.from });
-    }
-    if (read.is === 'pad' && read.inline && !list.some((b) => b.model === 'inline-pad'))
-      list.push({ model: 'inline-pad', settings: {}, at: p.from });
-    if (read.is !== 'di' || (p.named && body) || (own && read.model === undefined)) return;
-    const count = pieces
-      .slice(0, k)
-      .reverse()
-      .find((o) => o.part === p.part && !['quality', 'filler', 'ohm'].includes(o.read.is));
-    const after = pieces.slice(k + 1).find((o) => o.part === p.part || o.read.is === 'times');
-    const n = [count, after]
-      .map((o) =>
-        o && (o.read.is === 'times' || o.read.is === 'count')
-          ? o.read.count
-          : o && o === count && o.read.is === 'number'
-            ? o.read.value
-            : 0
-      )
-      .find((v) => v > 0);
-    if (read.dual) dis = Math.max(dis ?? 0, 2);
-    if (n && n < 17) dis = Math.max(dis ?? 0, n);
-    if (!di) {
-      di = { model: read.model ?? '', settings: {}, at: p.from, sure: read.model !== undefined };
-      list.push(di);
-    } else if (!di.sure && read.model) Object.assign(di, { model: read.model, sure: true });
-  });
-  const found = di as (Device & { sure: boolean }) | null;
-  let assumed = false;
-  if (found) {
-    if (!found.sure || found.model === 'active-di' || found.model === 'passive-di') {
-      if (kind) found.model = kind === 'active' ? 'active-di' : 'passive-di';
-      else if (!found.sure) found.model = ten ? 'active-di-10m' : usualDi(source.model);
-      assumed = !found.sure && kind === null && !ten;
-      if (found.model === 'active-di' && ten) found.model = 'active-di-10m';
-    }
-    if (
-      found.model === 'media-di' &&
-      stereo &&
-      /stereo(?! to mono)/.test(pieces.find((p) => p.from === found.at)?.text.toLowerCase() ?? '')
-    )
-      found.model = 'media-di-stereo';
-    // A DI with a pad for loudspeakers is one made for them.
-    const pads = pieces.some((p) => p.read.is === 'pad' && (p.read.db >= 40 || /speaker/i.test(p.text)));
-    if (modelOf(source.model).ports[0].level === 'speaker' && found.model === 'passive-di' && pads)
-      found.model = 'speaker-di-passive';
-    delete (found as { sure?: boolean }).sure;
-  }
-  return { list, dis, assumed };
-}
-
 /** Where it goes; null where nobody said so. */
 export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonly Device[]): Device | null {
   // An amplifier's own output, too, is what stands there and not where it goes.
@@ -308,6 +214,11 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
   });
   const best = candidates.sort((a, b) => b.weight - a.weight || b.at - a.at)[0];
   if (!best) return null;
+  // A guitar's "combo" is an amplifier, not a socket.
+  const bare = /^combo$/i.test(pieces.find((p) => p.from === best.at)?.text ?? '');
+  const played = ['coil', 'capacitor'].includes(modelOf(source.model).signal?.nature ?? '');
+  if (best.model === 'combo-in' && bare && (played || boxes.some((b) => b.model === 'reamp-box')))
+    best.model = 'amp-in';
   return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
 }
 const channelled = (pieces: readonly Piece[], k: number): boolean => pieces[k + 1]?.read.is === 'channels';

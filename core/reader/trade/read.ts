@@ -1,13 +1,16 @@
 import { checkSetting, givesPhantom, modelOf, wantsPhantom } from '../../gear/catalogue';
 import { type LineSpec, MOST_BOXES } from '../../plan/spec';
 import { cutText } from '../../text/well-formed';
-import { fromDbu, fromDbv } from '../../units/quantity';
-import { cut, type Piece } from './cut';
-import { boxesOf, type Device, inputOf, MICS, type Source, sourceOf, usualInput } from './parts';
+import { cut } from './cut';
+import type { Piece } from './pieces';
+import { boxesOf } from './boxes';
+import { type Device, inputOf, MICS, sourceOf, usualInput } from './parts';
 import { cablesOf } from './cables';
 import { nameOf, namePieces, plain, sideName } from './names';
+import { applySettings } from './settings';
 import type { Assumed, TradeReading } from './reading';
-import { channelsSaid, counted, countOf, sidesOf } from './sides';
+import { thruOf, thruSpec } from './thru';
+import { channelsSaid, counted, countOf, isOutput, sidesOf } from './sides';
 
 export interface Options {
   /** A row of a list, which begins by its channel. */
@@ -77,11 +80,35 @@ function turned(text: string, pieces: readonly Piece[], options: Options): Trade
   return { ...reading, pieces: all(reading.pieces), ignored: all(reading.ignored), guessed: all(reading.guessed) };
 }
 
+/** "aux 3 to the IEM sender": of two ends the first is where it comes from, and its number is no channel. */
+function fromAux(pieces: readonly Piece[]): readonly Piece[] {
+  const ends = pieces.filter((p) => !p.named && (p.read.is === 'input' || p.read.is === 'amp'));
+  const [aux] = ends;
+  if (ends.length < 2 || !/^aux$/i.test(aux.text) || pieces.some((p) => ['source', 'instrument'].includes(p.read.is)))
+    return pieces;
+  const k = pieces.indexOf(aux);
+  return pieces.map((p, n): Piece => {
+    if (n === k) return { ...p, read: { is: 'source', model: 'line-balanced', weight: 55 } };
+    if (n !== k + 1 || p.read.is !== 'channels') return p;
+    return { ...p, read: p.read.list.length > 1 ? { is: 'sides' } : { is: 'number', value: p.read.list[0] } };
+  });
+}
+
 /** Reads what an engineer types: any order, the trade's short forms, left out what goes without saying. Never throws. */
 export function readTrade(text: string, options: Options = {}): TradeReading {
-  const pieces = cut(text, options.row);
+  const pieces = fromAux(cut(text, options.row));
   const other = turned(text, pieces, options);
   if (other) return other;
+  const thru = thruOf(text, pieces);
+  if (thru) {
+    const main = readTrade(thru.rest, options);
+    if (main.specs.length > 0)
+      return {
+        ...main,
+        pieces: [...main.pieces, ...thru.pieces].sort((a, b) => a.from - b.from),
+        specs: main.specs.flatMap((line) => [line, thruSpec(line, thru)])
+      };
+  }
   const both = bothOf(text, pieces, options);
   if (both) return both;
   const guessed = pieces.filter((p) => p.as !== undefined);
@@ -95,8 +122,11 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   if (boxes.assumed) assumed.add('di');
   const list = boxes.list.slice(0, MOST_BOXES);
   // Of an adapter it may be said what has become of the third contact.
-  if (/pin ?3 (?:is |left )?(?:open|floating|lifted|unconnected|not connected)/i.test(text))
-    for (const box of list) box.model = box.model.replace(/-grounded$/, '-open');
+  const three = pieces.find((p) => p.read.is === 'pin-three')?.read;
+  if (three?.is === 'pin-three')
+    for (const box of list)
+      if (/^xlr-to-(?:jack|rca)/.test(box.model))
+        box.model = `${box.model.replace(/-(?:grounded|open)$/, '')}-${three.open ? 'open' : 'grounded'}`;
   const said = inputOf(pieces, source, list);
   const into = said && modelOf(said.model).ports[0].socket;
   const out = modelOf(list[list.length - 1]?.model ?? source.model).ports.find((p) => p.way === 'out')?.socket;
@@ -153,107 +183,13 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     ...unknown.filter((p) => !named.has(p)),
     ...left,
     ...pieces.filter(
-      (p) => p.read.is === 'number' && !named.has(p) && !counted(pieces, p) && channels[0] !== p.read.value
+      (p) =>
+        p.read.is === 'number' &&
+        !named.has(p) &&
+        !counted(pieces, p) &&
+        !isOutput(pieces, p) &&
+        channels[0] !== p.read.value
     )
   ];
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };
-}
-
-/** Volts for a pascal of a microphone of which nobody said so: the middle of what data sheets give. */
-const USUAL_SENSITIVITY: Readonly<Record<string, number>> = {
-  'dynamic-mic': 1.8e-3,
-  'condenser-mic': 12e-3,
-  ribbon: 1.4e-3,
-  lavalier: 8e-3
-};
-
-/** What a line output gives that is switched to microphone level: forty decibels less, as far as its class goes that low. */
-function atMicLevel(source: Device): void {
-  const { nominal } = modelOf(source.model).params;
-  if (nominal && modelOf(source.model).ports[0].level === 'line')
-    source.settings.nominal = Math.max(nominal.low, nominal.typ / 100);
-}
-
-/** Watts of an amplifier into its load: what it gives at most, and its average as far below that as its class has it. Of all else they say nothing. */
-function amplifier(source: Device, { watt, load }: { watt: number; load?: number }): void {
-  const { params } = modelOf(source.model);
-  if (!params.watt || !params.load || !params.nominal) return;
-  const ohm = load ?? params.load.typ;
-  const set = {
-    watt,
-    load: ohm,
-    nominal: params.nominal.typ * Math.sqrt((watt * ohm) / (params.watt.typ * params.load.typ))
-  };
-  for (const [key, value] of Object.entries(set))
-    if (!checkSetting(modelOf(source.model), key, value)) source.settings[key] = value;
-}
-
-/** A 9 V battery that is nearly done, volts. */
-const LOW_VOLTS = 6.5;
-
-/** Pads, lifts, phantom and the like to the device that has them; what none has is left. */
-function applySettings(
-  pieces: readonly Piece[],
-  source: Source,
-  boxes: readonly Device[],
-  input: Device,
-  left: Set<Piece>
-): Record<string, string | number> {
-  const done: Record<string, string | number> = {};
-  const chain: Device[] = [...boxes, input, source];
-  const put = (piece: Piece, device: Device | undefined, key: string, value: string | number): void => {
-    if (device && !checkSetting(modelOf(device.model), key, value)) device.settings[key] = done[key] = value;
-    else left.add(piece);
-  };
-  const has = (key: string, value: string | number, among: readonly Device[] = chain): Device | undefined =>
-    among.find((d) => !checkSetting(modelOf(d.model), key, value));
-  pieces.forEach((piece, k) => {
-    const { read } = piece;
-    if (read.is === 'pad') {
-      // What a DI for loudspeakers takes off, it always takes off.
-      if (!boxes.some((b) => b.model.startsWith('speaker-di')) || read.db < 40)
-        put(piece, has('pad', String(read.db)), 'pad', String(read.db));
-    } else if (read.is === 'lift') put(piece, has('lift', 'lifted'), 'lift', read.lifted ? 'lifted' : 'joined');
-    else if (read.is === 'polarity') put(piece, has('polarity', 'inverted'), 'polarity', 'inverted');
-    else if (read.is === 'cut') put(piece, input, 'lowCut', read.hz);
-    else if (read.is === 'phantom') {
-      if (givesPhantom(input.model)) put(piece, input, 'phantom', read.on ? 'on' : 'off');
-      else if (read.on) left.add(piece);
-    } else if (read.is === 'level') {
-      const n = Number(read.text.replace(/db[uv]/i, '').replace(/\s/g, ''));
-      put(piece, source, 'nominal', /dbv/i.test(read.text) ? fromDbv(n) : fromDbu(n));
-    } else if (read.is === 'unearthed') {
-      const earth = read.shocks ? 'shocks' : 'removed';
-      put(piece, has('earth', earth, [source, ...chain]), 'earth', earth);
-    } else if (read.is === 'battery-low') {
-      // A figure where the model has one: what is told of a 9 V battery that is going is some 6.5 V.
-      const volts = read.volts ?? LOW_VOLTS;
-      const cell = has('cell', 'low', [source, ...boxes]);
-      const on = cell ?? has('battery', volts, [source, ...boxes]);
-      put(piece, on, cell ? 'cell' : 'battery', cell ? 'low' : volts);
-      if (on && !checkSetting(modelOf(on.model), 'power', 'battery')) on.settings.power = 'battery';
-    } else if (read.is === 'cabinet-on') {
-      // Of a transistor amplifier it changes nothing.
-      const on = has('cabinet', 'connected', [source]);
-      if (on) put(piece, on, 'cabinet', 'connected');
-    } else if (read.is === 'through') put(piece, has('mode', 'through'), 'mode', 'through');
-    else if (read.is === 'filler' && /^(?:at )?mic(?:rophone)? level$/i.test(piece.text)) atMicLevel(source);
-    else if (read.is === 'without' && read.what.is === 'pad') put(piece, has('pad', 'off'), 'pad', 'off');
-    else if (read.is === 'watt') amplifier(source, read);
-    else if (read.is === 'spl') {
-      const said = pieces.flatMap((p) => (p.read.is === 'sensitivity' ? [p.read.volts] : []));
-      const volts = (said[0] ?? USUAL_SENSITIVITY[source.model]) * 10 ** ((read.db - 94) / 20);
-      put(piece, source, 'nominal', volts);
-    } else if (read.is === 'ohm' && read.ohm !== 10e6) {
-      // Said of an output or an input: of whichever stands nearest before it.
-      const before = pieces
-        .slice(0, k)
-        .reverse()
-        .find((p) => ['input', 'source', 'instrument'].includes(p.read.is) || /^out/.test(p.text.toLowerCase()));
-      const named = pieces[k - 1]?.read.is === 'channel';
-      const near = named || before?.read.is === 'input' || pieces[k + 1]?.read.is === 'input' ? input : source;
-      put(piece, near, near === input ? 'zin' : 'R', read.ohm);
-    }
-  });
-  return done;
 }

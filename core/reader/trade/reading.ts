@@ -1,5 +1,5 @@
 import type { LineSpec } from '../../plan/spec';
-import type { Piece } from './cut';
+import type { Piece } from './pieces';
 
 export type Assumed = 'source' | 'di' | 'input' | 'lead' | 'run' | 'phantom' | 'level';
 export interface TradeReading {

@@ -1,34 +1,56 @@
 import { modelOf } from '../../gear/catalogue';
-import type { Piece } from './cut';
+import type { Piece } from './pieces';
 import type { Options } from './read';
 
 /** How many sides of one thing were said: two of a pair, three with a click beside them. */
 export function sidesOf(pieces: readonly Piece[]): number {
   const mono = pieces.some((p) => p.read.is === 'mono');
   // A stereo jack is a plug with three contacts; it may carry one balanced line.
-  const plug = ({ read }: Piece): boolean =>
-    (read.is === 'cable' && read.kind !== 'mini') || (read.is === 'box' && modelOf(read.model).family === 'joint');
-  const both = pieces.some((p) => p.read.is === 'sides' || (/stereo/i.test(p.text) && !plug(p)));
+  const plug = ({ read, text }: Piece): boolean =>
+    (read.is === 'cable' && (read.kind !== 'mini' || /^stereo .* to (?!two|twin|dual|2)/i.test(text))) ||
+    (read.is === 'box' && modelOf(read.model).family === 'joint');
+  const both = pieces.some((p) => p.read.is === 'sides' || (/stereo|\blr\b/i.test(p.text) && !plug(p)));
   const click = pieces.some(
     (p, k) => p.read.is === 'click' || (p.read.is === 'instrument' && /^cl(?:ic)?k$/i.test(p.text) && k > 0 && both)
   );
   return both && !mono ? (click ? 3 : 2) : 1;
 }
 export function channelsSaid(pieces: readonly Piece[]): number[] {
-  const lists = pieces.flatMap((p) => (p.read.is === 'channels' ? [p.read] : []));
+  // "snake 2 ch 4" is the fourth channel of the second snake.
+  const numbered = (k: number): boolean =>
+    pieces[k + 1]?.read.is === 'channel' && pieces[k + 2]?.read.is === 'channels' && pieces[k - 1]?.read.is === 'input';
+  const lists = pieces.flatMap((p, k) => (p.read.is === 'channels' && !numbered(k) ? [p.read] : []));
   const sure = lists.filter((l) => !l.loose);
   const [best] = (sure.length > 0 ? sure : lists).sort((a, b) => b.list.length - a.list.length);
   if (best) return [...best.list];
   // "bass, DI, 5": a number at the very end, of which nothing else was said.
   const last = pieces[pieces.length - 1];
-  return last?.read.is === 'number' && pieces.length > 1 && last.read.value > 0 && last.read.value < 100
+  return last?.read.is === 'number' &&
+    !isOutput(pieces, last) &&
+    pieces.length > 1 &&
+    last.read.value > 0 &&
+    last.read.value < 100
     ? [last.read.value]
     : [];
 }
 
+/** "interface out 3", "aux 4": which of several outputs it is, and neither a count nor a channel. */
+export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
+  const before = pieces[pieces.indexOf(piece) - 1];
+  return (
+    before !== undefined &&
+    before.part === piece.part &&
+    /(?:^|\s)(?:out|output|aux|send|bus|matrix|mtx|group|grp|mix|return)$/i.test(before.text)
+  );
+}
+
 export const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
   const next = pieces[pieces.indexOf(piece) + 1];
-  return next !== undefined && ['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is);
+  return (
+    !isOutput(pieces, piece) &&
+    next !== undefined &&
+    ['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is)
+  );
 };
 
 export function countOf(

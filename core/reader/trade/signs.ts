@@ -4,7 +4,7 @@ const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
 const at = (pattern: string): RegExp => new RegExp(pattern, 'iy');
 
 export const LENGTH = at(
-  String.raw`(${NUMBER})\s*(metres?|meters?|mtrs?|mètres?|m|cm|feet|foot|ft|['′])(?![\p{L}\d"])`.replace(
+  String.raw`(${NUMBER})\s*(metres?|meters?|mtrs?|mètres?|metros?|metri|metern|m|cm|feet|foot|ft|['′])(?![\p{L}\d"])`.replace(
     String.raw`\p{L}`,
     'a-zµωäöü'
   )
@@ -12,13 +12,13 @@ export const LENGTH = at(
 export const OHM = at(
   String.raw`(${NUMBER})\s*(meg(?:a?ohms?)?|m\s?ohms?|mω|kohms?|kω|k|ohms?|ω)(?:\s*(?:ohms?|ω))?(?![a-z\d])`
 );
-export const BARE_M = at(String.raw`(\d{1,2})(?:m|meg)\b`);
+export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
   String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|phantom(?:\s+power)?)(?:\s+(?:for the \w+))?\b(?:\s*(on|off|no))?(?![a-z])`
 );
 export const CUT = at(
-  String.raw`(?:hpf|hp\b|lo-?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi-?pass|lcf|lc\b|bass cut|rumble filter)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
+  String.raw`(?:hpf|hp\b|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc\b|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
 );
 export const INLINE = at(
   String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?)?in-?\s?line\s+(?:pad|attenuator)\s*[-−]?\s*(\d{2})?\s*(?:db\b)?`
@@ -48,6 +48,30 @@ export const SHOCK = at(
 export const BATTERY_LOW = at(
   String.raw`(?:(?:whose|its|the|with an?|on an?)\s+)?(?:\d+(?:[.,]\d+)?\s*v(?:olts?)?\s+)?(?:batter(?:y|ies)|cell)\s+(?:is\s+|are\s+|has\s+|was\s+|nearly\s+|almost\s+|run(?:ning)?\s+)*(?:down(?:\s+to\s+\d+(?:[.,]\d+)?\s*v(?:olts?)?)?|low|flat|dead|dying|weak|tired|old|empty|at\s+\d(?:[.,]\d+)?\s*v(?:olts?)?)|(?:low|flat|dying|weak|dead|tired|nearly dead|old|empty)\s+(?:(?:9|nine)[\s-]*v(?:olts?)?\s+)?batter(?:y|ies)`
 );
+/** What a DI or a source runs on, where it is not the battery's state that is told. */
+export const ON_BATTERY = at(
+  String.raw`(?:(?:running|run|runs|powered|works?|working|fed)\s+)?(?:on|by|from|off|with)\s+(?:its|his|her|the|an?|own|internal|fresh|new|good|full|9\s*v(?:olt)?|\s)*\bbatter(?:y|ies)(?:\s+power(?:ed)?)?(?!\s+(?:low|flat|dead|dying|nearly|down|is|at|preamp|powered preamp))|(?:fresh|own|internal|new)\s+batter(?:y|ies)(?:\s+(?:fitted|in))?|batter(?:y|ies)[\s-](?:powered|operated|fed|run|driven|power)(?!\s+preamp)`
+);
+/** How it is plugged into the wall. */
+export const ON_MAINS = at(
+  String.raw`(?:(?:with|on|from|by|via|its|an?|the|own)\s+)*(?:(earthed|grounded|three[\s-]pin|3[\s-]pin)|(two[\s-]pin|2[\s-]pin|unearthed|double[\s-]insulated|wall[\s-]?wart))(?!\s*(?:mains\s+)?(?:plug\s+)?adapt[eo]r)\s*(?:mains\s+)?(?:plug|charger|supply|power\s+supply|psu|brick|cable|lead)?(?![a-z])`
+);
+/** A loudspeaker's amplifier with nothing plugged into it. */
+export const NO_CABINET = at(
+  String.raw`(?:no|without(?:\s+(?:an?|its|the))?|with\s+no)\s+(?:speaker\s+)?(?:cabinet|cab|speaker|load)(?:\s+(?:connected|plugged(?:\s+in)?|attached|on\s+it|at\s+all))?(?![a-z])|(?:speaker\s+)?(?:cabinet|cab|speaker)\s+(?:is\s+)?(?:un(?:plugged|connected)|disconnected|not\s+(?:connected|plugged(?:\s+in)?)|pulled(?:\s+out)?|removed|left\s+off)(?![a-z])|nothing\s+(?:on|in|plugged\s+into)\s+(?:the|its)\s+speaker\s+(?:out(?:put)?|socket|jack)`
+);
+/** "10 V peak to peak", "2 V rms", "775 mV". */
+export const VOLTS = at(
+  String.raw`(${NUMBER})\s*(mv|v|volts?|millivolts?)\s*(p-p|pp|peak[\s-]to[\s-]peak|pk-pk|pk\s*pk|rms|peak|pk)?(?![a-z\d\/])(?:\s*(full[\s-]scale|max(?:imum)?|fs\b|at full))?`
+);
+/** What has become of the third contact of an XLR. */
+export const PIN_THREE = at(
+  String.raw`(?:with\s+|and\s+)?(?:xlr\s+)?pin\s?3\s+(?:is\s+|left\s+|was\s+|being\s+)*(?:(open|floating|lifted|unconnected|not\s+connected|disconnected|cut)|(?:grounded|earthed|to\s+ground|(?:tied|joined|shorted|strapped|linked|wired)\s+to\s+(?:ground|(?:pin\s+)?1)|shorted))(?![a-z\d])`
+);
+/** A lead with its two signal contacts changed over. */
+export const SWAPPED = at(
+  String.raw`(?:(?:polarity|phase)[\s-]*)?(?:rev(?:ersed)?|inverted|swapped|crossed|flipped)\s+(?:polarity\s+|phase\s+)?(?:xlr\s+)?(?:mic\s+)?(?:lead|cable)(?![a-z])|(?:lead|cable)\s+(?:wired\s+)?(?:with\s+)?(?:pins?\s*)?(?:2\s*(?:and|&|\/|\+)\s*3|hot\s+and\s+cold)\s+(?:swapped|crossed|reversed)|(?:pins?\s*)?(?:2\s*(?:and|&|\/|\+)\s*3|hot\s+and\s+cold)\s+(?:swapped|crossed|reversed)`
+);
 export const THROUGH = at(
   String.raw`(?:switched\s+|set\s+)?(?:to|in|on)\s+(?:through|thru|bypass)(?:\s+mode)?|(?:through|thru)\s+mode`
 );
@@ -70,8 +94,10 @@ export const DISTANCE = at(
 export const NOT = at(String.raw`(?:no|without|w\/o|minus)\s+(?:an?\s+|any\s+|the\s+)?`);
 /** What is missed when it is not there; of anything else "no" is part of a name, or of a number. */
 export const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'source']);
-export const SIDES = at(String.raw`l\s*[\/+&-]\s*r\b|l\s+r\b(?!\s*only)|left\s*(?:\/|\+|and|&)\s*right\b`);
-export const TIMES = at(String.raw`(\d{1,2})\s?[x×](?![a-z\d])|[x×]\s?(\d{1,2})(?![\d.,]|\s*m\b)`);
+export const SIDES = at(
+  String.raw`l\s*[\/+&-]\s*r\b|l\s+(?:and\s+)?r\b(?!\s*only)|lr\b|left\s*(?:\/|\+|-|and|&|et|und)?\s*right\b|links\s*(?:\/|\+|und|en)?\s*rechts\b|gauche\s*(?:\/|\+|et)?\s*droite\b`
+);
+export const TIMES = at(String.raw`(\d{1,2})\s?[x×](?!\d|lr)(?=$|[^a-z]|[a-z]{2})|[x×]\s?(\d{1,2})(?![\d.,]|\s*m\b)`);
 export const RATIO = at(String.raw`\d{1,2}:\d{1,2}(?!\d)`);
 export const UP = at(
   String.raw`-?10\s*(?:dbv)?\s*(?:to|->|>|\/)\s*\+?4\s*(?:dbu)?(?:\s+(?:converter|box|interface|amp))?`
@@ -86,13 +112,17 @@ export const MINI = at(String.raw`3[.,]5\s*(?:mm)?(?!\d|\s*(?:m|ft|feet|metres?|
 const ITEM = String.raw`[a-d]?\d{1,3}`;
 const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|[km]?ohms?|db[uv]?|hz|v|x|mm|string)\b|['"])`;
 export const CHANNELS = at(
-  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:\s*(?:[\/+&,–-]|\band\b|\bto\b)\s*${ITEM}${NOT_UNIT})*)((?:\s+\d{1,3}${NOT_UNIT})*)`
+  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:(?!\s*\+\s?48\b)\s*(?:[\/+&,–-]|\band\b|\bto\b)\s*${ITEM}${NOT_UNIT}|(?<=\b47)\s*\+\s?48\b)*)((?:\s+\d{1,3}${NOT_UNIT})*)`
 );
 export const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
 export const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
 /** "3 DI 20-22" at the end of all that was typed. */
 export const RANGE = at(String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*$)`);
 export const HASH = at(String.raw`#\s*(\d{1,3})(?:\s*[\/+-]\s*(\d{1,3}))?`);
-export const LEADING = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|\t|$)/i;
+export const LEADING =
+  /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|\t|\s+(?:[-–—|]+|\/\/)(?=\s)|$)/i;
 export const ROW = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)(?:\s*[:.)]\s|\s+(?![x×]|m\b|ft\b))/i;
 export const BREAK = /(?:->|=>|<-|<=|[,;|>→(){}[\]:•·=]|[+&](?=\s)|\/|\s[-–—]\s|[-–—](?=\s)|!|\.(?=\s|$)|\t)/y;
+/** Words that are written short with a point behind them, in the middle of something. */
+export const SHORTENED =
+  /\b(acc?|act|akt|akust|back|bal|cond|dig|dyn|elec|elektr|ext|gtr|gt|int|kbd|keyb?|ld|pass?|perc|rhy|str|unbal|vox|voc)\.(?=\s+[a-z])/g;

@@ -100,7 +100,7 @@ export function phraseAt(text: string, at: number, guess: boolean): Found | null
     const match = WORD.exec(text);
     if (!match) return;
     // A number stuck to a word is its channel: "sb4".
-    const stuck = /^([a-z]{2,7})\d{1,3}$/.exec(match[0]);
+    const stuck = /^([a-z]{2,7})\.?\d{1,3}$/.exec(match[0]);
     const typed = short(plain(match[0]));
     let found = false;
     for (const form of formsOf(typed)) {

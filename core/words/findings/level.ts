@@ -7,7 +7,8 @@ import type { Said } from './said';
 // Said of more than one code.
 const FORMULA_HEADROOM = 'headroom = clip level − (average level + crest factor)';
 const REASON_HEADROOM = 'Peaks stand well above the average level; clipped, they distort.';
-const FORMULA_GAIN = 'gain = working level − level at the input + pad';
+const FORMULA_GAIN =
+  'gain = working level − level at the input + pad, less what peaks stand more than 12 dB over the average';
 const REASON_GAIN = 'A channel reaches its working level only within its gain range.';
 const FORMULA_STEPS_UP = 'level after it − level before it, at 1 kHz';
 const FORMULA_QUIET = 'S/N = average level − √∫(Σ 4kTR·|H|² + Σ e²·|H|²) df, 20 Hz to 20 kHz, 300 K';
@@ -48,13 +49,16 @@ export const LEVEL: Said<'level'> = {
     reason: REASON_GAIN
   },
   'too-quiet': {
-    sentence: (f) => `Too quiet: it needs ${db(f.value)} of gain, and the ${model(f)} has ${db(num(f, 'gainMax'))}.`,
+    sentence: (f) =>
+      db(f.value) === db(num(f, 'gainMax'))
+        ? `A little too quiet: it needs all ${db(f.value)} of gain that the ${model(f)} has.`
+        : `Too quiet: it needs ${db(f.value)} of gain, and the ${model(f)} has ${db(num(f, 'gainMax'))}.`,
     short: () => 'too quiet',
     formula: FORMULA_GAIN,
     reason: REASON_GAIN
   },
   'much-gain': {
-    sentence: (f) => `Needs ${db(f.value)} of gain; above ${db(f.limit ?? 0)} the preamp’s own noise is heard.`,
+    sentence: (f) => `Needs ${db(f.value)} of gain, which is a lot: the rule of thumb is ${db(f.limit ?? 0)} at most.`,
     short: (f) => `${formatNumber(f.value)}\u202FdB gain`,
     formula: FORMULA_GAIN,
     reason: REASON_GAIN

@@ -9,7 +9,7 @@ import { useOwn } from '$core/plan/own';
 import type { Room } from '$core/rig/audible';
 import type { Cable, Edit, LineInfo, Op, OwnModel, Plan } from '$core/plan/schema';
 import { type LineSpec, specOf } from '$core/plan/spec';
-import { dropLine, putLine } from '$core/plan/put';
+import { dropLine, putLine, putLines } from '$core/plan/put';
 
 /** The edits the screen makes, each one step of undo. */
 
@@ -26,7 +26,7 @@ export const lineName = (line: Line): string => line.info?.name ?? line.id;
 /** Several lines at once, as one step of undo. */
 export const addLines = (plan: Plan, specs: readonly LineSpec[]): Edit | null =>
   editBy(plan, { code: specs.length > 1 ? 'add-lines' : 'add-line', subject: specs[0].name }, id(), (draft) => {
-    for (const spec of specs) putLine(draft, spec, idMaker(draft));
+    putLines(draft, specs, () => idMaker(draft));
   });
 
 export const sayLine = (plan: Plan, line: Line, spec: LineSpec): Edit | null => {

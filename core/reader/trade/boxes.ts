@@ -1,0 +1,124 @@
+import { modelOf } from '../../gear/catalogue';
+import type { Piece } from './pieces';
+import { beside, type Device, isOfDi, type Source } from './parts';
+import { isOutput } from './sides';
+
+/** What stands between: DIs by their kind and their number, boxes in the order in which they were said. */
+
+export interface Boxes {
+  readonly list: Device[];
+  /** How many DIs were said; a dual one is two. */
+  readonly dis: number | null;
+  /** The kind of DI was not said. */
+  readonly assumed: boolean;
+}
+
+/** "line input of a mixer": the mixer is where the input is, not one more box. */
+function isPlace(pieces: readonly Piece[], k: number): boolean {
+  const { part, read, text } = pieces[k];
+  if (read.is !== 'box' || read.model !== 'small-mixer') return false;
+  // A bare "mixer" beside an input, or as the last thing before one, is the desk.
+  const after = pieces.slice(k + 1);
+  const last = !after.some((p) => p.read.is === 'box' || p.read.is === 'di' || p.read.is === 'length');
+  return (
+    pieces.some((p, n) => p.part === part && p.read.is === 'input' && (n < k || /^mixer$/i.test(text))) ||
+    (/^mixer$/i.test(text) && last && after.some((p) => p.read.is === 'input'))
+  );
+}
+
+const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
+/** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
+const usualDi = (source: string): string =>
+  modelOf(source).ports[0].level === 'speaker'
+    ? 'speaker-di'
+    : HIGH_IMPEDANCE.has(modelOf(source).signal?.nature ?? '')
+      ? 'active-di'
+      : 'passive-di';
+
+/** "stereo DI" of a player is the one that is made for players: two sockets beside a 3.5 mm one. "2 DIs" are two. */
+function isMedia(pieces: readonly Piece[], source: Source, di: Device): boolean {
+  if (!['mini', 'rca'].includes(modelOf(source.model).ports[0].socket)) return false;
+  const k = pieces.findIndex((p) => p.from === di.at);
+  const before = beside(pieces, k, -1);
+  return (
+    /^(?:stereo di|di stereo)/i.test(pieces[k].text) || (before?.read.is === 'sides' && /stereo/i.test(before.text))
+  );
+}
+
+/** What stands between, in the order in which it was said. */
+export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {
+  const body = pieces.some((p) => !p.named && p.read.is === 'di');
+  const list: Device[] = [];
+  // A "DI" of the amplifier itself is its output.
+  const own = source.model === 'bass-amp-out';
+  let di: (Device & { sure: boolean }) | null = null;
+  let dis: number | null = null;
+  let kind: 'active' | 'passive' | null = null;
+  let ten = false;
+  const turnedDi = pieces.some((p) => p.read.is === 'box' && p.read.model === 'reversed-di');
+  pieces.forEach((p, k) => {
+    const { read } = p;
+    if (read.is === 'quality' && read.quality !== 'balanced' && isOfDi(pieces, k)) kind = read.quality;
+    if (read.is === 'ohm' && read.ohm === 10e6) ten = true;
+    // Twisted together are the two sides of one stereo plug.
+    if (read.is === 'box' && /^(?:joined|y lead)/i.test(p.text) && modelOf(source.model).ports[0].carries !== 'stereo')
+      return;
+    // To "re-amp" with a DI the wrong way round is what that DI does.
+    if (read.is === 'box' && read.model === 'reamp-box' && /^re-?\s?amp$/i.test(p.text) && turnedDi) return;
+    if (read.is === 'box' && !(p.named && pieces.some((o) => !o.named && o.read.is === 'box')) && !isPlace(pieces, k)) {
+      // "mixer out" behind a small mixer is the same one.
+      if (!list.some((b) => b.model === read.model)) list.push({ model: read.model, settings: {}, at: p.from });
+    }
+    if (read.is === 'pad' && read.inline && !list.some((b) => b.model === 'inline-pad'))
+      list.push({ model: 'inline-pad', settings: {}, at: p.from });
+    if (read.is !== 'di' || (p.named && body) || (own && read.model === undefined)) return;
+    const count = pieces
+      .slice(0, k)
+      .reverse()
+      .find((o) => o.part === p.part && !['quality', 'filler', 'ohm'].includes(o.read.is));
+    const after = pieces.slice(k + 1).find((o) => o.part === p.part || o.read.is === 'times');
+    const n = [count, after]
+      .map((o) =>
+        o && (o.read.is === 'times' || o.read.is === 'count')
+          ? o.read.count
+          : o && o === count && o.read.is === 'number' && !isOutput(pieces, o)
+            ? o.read.value
+            : 0
+      )
+      .find((v) => v > 0);
+    if (read.dual) dis = Math.max(dis ?? 0, 2);
+    if (n && n < 17) dis = Math.max(dis ?? 0, n);
+    if (!di) {
+      di = { model: read.model ?? '', settings: {}, at: p.from, sure: read.model !== undefined };
+      list.push(di);
+    } else if (!di.sure && read.model) Object.assign(di, { model: read.model, sure: true });
+  });
+  const found = di as (Device & { sure: boolean }) | null;
+  let assumed = false;
+  if (found) {
+    if (!found.sure || found.model === 'active-di' || found.model === 'passive-di') {
+      if (kind) found.model = kind === 'active' ? 'active-di' : 'passive-di';
+      else if (!found.sure)
+        found.model = ten
+          ? 'active-di-10m'
+          : isMedia(pieces, source, found)
+            ? 'media-di-stereo'
+            : usualDi(source.model);
+      assumed = !found.sure && kind === null && !ten;
+      if (found.model === 'active-di' && ten) found.model = 'active-di-10m';
+    }
+    if (
+      found.model === 'media-di' &&
+      stereo &&
+      (/stereo(?! to mono)/.test(pieces.find((p) => p.from === found.at)?.text.toLowerCase() ?? '') ||
+        isMedia(pieces, source, found))
+    )
+      found.model = 'media-di-stereo';
+    // A DI with a pad for loudspeakers is one made for them.
+    const pads = pieces.some((p) => p.read.is === 'pad' && (p.read.db >= 40 || /speaker/i.test(p.text)));
+    if (modelOf(source.model).ports[0].level === 'speaker' && found.model === 'passive-di' && pads)
+      found.model = 'speaker-di-passive';
+    delete (found as { sure?: boolean }).sure;
+  }
+  return { list, dis, assumed };
+}

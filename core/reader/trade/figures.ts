@@ -1,0 +1,184 @@
+import { parseQuantity } from '../../units/parse';
+import { channelsOf, type Piece, type Read } from './pieces';
+import {
+  LENGTH,
+  OHM,
+  BARE_M,
+  LEVEL,
+  PHANTOM,
+  CUT,
+  INLINE,
+  PAD,
+  PAD_OUT,
+  CABINET,
+  LIFT,
+  POLARITY,
+  EARTH_GONE,
+  SHOCK,
+  BATTERY_LOW,
+  THROUGH,
+  ON_BATTERY,
+  ON_MAINS,
+  NO_CABINET,
+  VOLTS,
+  SWAPPED,
+  PIN_THREE,
+  ELSEWHERE,
+  FARAD,
+  SPL,
+  WATT,
+  SENSITIVITY,
+  DISTANCE,
+  NOT,
+  MISSED,
+  SIDES,
+  TIMES,
+  RATIO,
+  UP,
+  DOWN,
+  DB,
+  FIVE,
+  JACK,
+  MINI,
+  LETTERED,
+  NEXT,
+  RANGE,
+  HASH
+} from './signs';
+import { phraseAt } from './words';
+
+/** What is said by figures or by a sign of its own, at a place of a text. */
+
+/** A place in what was typed, with the pieces before it. */
+export interface Place {
+  /** In lower case, without accents; as long as `text`. */
+  readonly lower: string;
+  readonly text: string;
+  readonly i: number;
+  readonly pieces: readonly Piece[];
+}
+export function matchAt({ lower, i }: Place, pattern: RegExp): RegExpExecArray | null {
+  pattern.lastIndex = i;
+  return pattern.exec(lower);
+}
+/** A figure with a point or a comma. */
+const valueOf = (figure: string): number => Number(figure.replace(',', '.'));
+
+/** "no phono stage", "without pad": what is said not to be there. */
+export function without(place: Place): { length: number; read: Read } | null {
+  const not = matchAt(place, NOT);
+  if (!not) return null;
+  const there = { ...place, i: place.i + not[0].length };
+  const phrase = phraseAt(place.lower, there.i, false);
+  const made = figure(there) ?? (phrase && { length: phrase.length, read: phrase.sense });
+  if (!made || !MISSED.has(made.read.is)) return null;
+  return { length: not[0].length + made.length, read: { is: 'without', what: made.read } };
+}
+
+/** "100 V line", "9 V block" and phantom's 48 V are no level; of an output a full scale or a peak is one. */
+function voltsOf([, figure, unit, how, full]: RegExpExecArray): Read | null {
+  const volts = valueOf(figure) * (/^m/.test(unit) ? 1e-3 : 1);
+  if (how === undefined && full === undefined && !/^m/.test(unit)) return null;
+  if (how !== undefined && /^p(?:-?p|eak.to|k.?p)/.test(how)) return { is: 'volts', volts: volts / 2, peak: true };
+  if (how !== undefined && /^p/.test(how)) return { is: 'volts', volts, peak: true };
+  return full === undefined
+    ? { is: 'volts', volts, peak: false }
+    : { is: 'volts', volts: volts * Math.SQRT2, peak: true };
+}
+
+/** Figures and what is said by a sign of its own. */
+export function figure(place: Place): { length: number; read: Read } | null {
+  const { lower, text, i, pieces } = place;
+  const match = (pattern: RegExp): RegExpExecArray | null => matchAt(place, pattern);
+  const of = (found: RegExpExecArray | null, read: (m: RegExpExecArray) => Read | null) => {
+    const made = found && read(found);
+    return made && found ? { length: found[0].length, read: made } : null;
+  };
+  const last = pieces[pieces.length - 1]?.read;
+  // "10M" beside a DI or an input is ten megohms; with a space before it, or in a text all of capitals, it is metres unless "input" follows.
+  const capital =
+    /^\d{1,2}M/.test(text.slice(i)) || /^\d{1,2}\s?meg/.test(lower.slice(i)) || /^10 M (?=active)/.test(text.slice(i));
+  const behind = /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|active di|di\b|instrument|hi)/.test(lower.slice(i));
+  const nearZin =
+    capital &&
+    (behind ||
+      (text !== text.toUpperCase() &&
+        (last?.is === 'di' || last?.is === 'input' || (last?.is === 'quality' && last.quality === 'active'))));
+  return (
+    of(match(EARTH_GONE), () => ({ is: 'unearthed' })) ??
+    of(match(SHOCK), () => ({ is: 'unearthed', shocks: true })) ??
+    of(match(BATTERY_LOW), (m) => {
+      const volts = /(?:to|at)\s+(\d+(?:[.,]\d+)?)\s*v/.exec(m[0])?.[1];
+      return { is: 'battery-low', ...(volts ? { volts: valueOf(volts) } : {}) };
+    }) ??
+    of(match(ON_BATTERY), () => ({ is: 'on-battery' })) ??
+    of(match(ELSEWHERE), () => ({ is: 'elsewhere' })) ??
+    of(match(ON_MAINS), (m) => ({ is: 'on-mains', earthed: m[1] !== undefined })) ??
+    of(match(NO_CABINET), () => ({ is: 'cabinet-off' })) ??
+    of(match(PIN_THREE), (m) => ({ is: 'pin-three', open: m[1] !== undefined })) ??
+    of(match(SWAPPED), () => ({ is: 'swapped' })) ??
+    of(pieces.some((p) => p.read.is === 'box' && p.read.model === 'load-box') ? match(THROUGH) : null, () => ({
+      is: 'through'
+    })) ??
+    of(match(WATT), (m) => ({ is: 'watt', watt: valueOf(m[1]), ...(m[2] ? { load: valueOf(m[2]) } : {}) })) ??
+    of(match(SPL), (m) => ({ is: 'spl', db: Number(m[1] ?? m[2]) })) ??
+    of(match(SENSITIVITY), (m) => ({ is: 'sensitivity', volts: valueOf(m[1]) / 1000 })) ??
+    of(match(DISTANCE), () => ({ is: 'filler' })) ??
+    of(match(FARAD), (m) => ({
+      is: 'farad',
+      farad: valueOf(m[1]) * (/^p/.test(m[2]) ? 1e-12 : 1e-9),
+      each: m[3] !== undefined
+    })) ??
+    of(match(UP), () => ({ is: 'box', model: 'converter-up' })) ??
+    of(match(DOWN), () => ({ is: 'box', model: 'converter-down' })) ??
+    of(match(PHANTOM), (m) => ({ is: 'phantom', on: m[1] === undefined && m[2] !== 'off' && m[2] !== 'no' })) ??
+    of(nearZin ? match(BARE_M) : null, (m) =>
+      [1, 2, 3, 5, 10, 20].includes(Number(m[1])) ? { is: 'ohm', ohm: Number(m[1]) * 1e6 } : null
+    ) ??
+    of(match(LEVEL), (m) => ({ is: 'level', text: m[0] })) ??
+    of(match(VOLTS), (m) => voltsOf(m)) ??
+    of(match(PAD_OUT), () => ({ is: 'without', what: { is: 'pad', db: 20, inline: false } })) ??
+    of(match(CABINET), () => ({ is: 'cabinet-on' })) ??
+    of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
+    of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
+    of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? 80) })) ??
+    of(match(LIFT), (m) => ({ is: 'lift', lifted: !['off', 'closed', 'out'].includes(m[1]) })) ??
+    of(match(POLARITY), () => ({ is: 'polarity' })) ??
+    of(match(SIDES), () => ({ is: 'sides' })) ??
+    of(match(FIVE), (m) =>
+      /^(?:5|five)/.test(m[0])
+        ? { is: 'instrument', instrument: 'five-string-bass', model: 'active-bass' }
+        : { is: 'filler' }
+    ) ??
+    of(match(JACK), () => ({ is: 'cable', kind: 'instrument' })) ??
+    of(
+      /^3[.,]5\s*(?:mm)?[\s-]+(?:to|headphone|out|in\b|jack|stereo|ts|trs|y\b)/.test(lower.slice(i))
+        ? null
+        : match(MINI),
+      () => ({ is: 'cable', kind: 'mini' })
+    ) ??
+    of(match(LENGTH), (m) => {
+      const parsed = parseQuantity(
+        'length',
+        m[0].replace(/mtrs?|m[eè]tres?|metros?|metri|metern/, 'm').replace('′', "'")
+      );
+      return parsed.ok && parsed.value > 0 ? { is: 'length', metres: parsed.value } : null;
+    }) ??
+    of(match(OHM), (m) => {
+      const n = valueOf(m[1]);
+      return { is: 'ohm', ohm: n * (/^m/.test(m[2]) ? 1e6 : /^k/.test(m[2]) ? 1e3 : 1) };
+    }) ??
+    of(match(TIMES), (m) => ({ is: 'times', count: Number(m[1] ?? m[2]) })) ??
+    of(match(RATIO), () => ({ is: 'ratio' })) ??
+    of(match(DB), (m) => ({ is: 'db', db: Number(m[1]) })) ??
+    of(match(NEXT), (m) =>
+      Number(m[2]) === Number(m[1]) + 1 ? { is: 'channels', list: [Number(m[1]), Number(m[2])], loose: true } : null
+    ) ??
+    of(match(RANGE), (m) => {
+      const list = channelsOf(m[0]);
+      return list.length > 1 && list.length < 17 ? { is: 'channels', list, loose: true } : null;
+    }) ??
+    of(match(HASH), (m) => ({ is: 'channels', list: channelsOf(m[0].slice(1)) })) ??
+    of(match(LETTERED), (m) => ({ is: 'channels', list: channelsOf(m[0]) }))
+  );
+}

@@ -1,0 +1,77 @@
+import { CABLES, type CableKindId, MAX_METRES } from '../../gear/cables';
+import { defaultKind, modelOf } from '../../gear/catalogue';
+import { mates } from '../../gear/sockets';
+import { cutText } from '../../text/well-formed';
+import type { LineSpec } from '../../plan/spec';
+import type { Piece } from './pieces';
+
+/** What leaves a DI by its thru: "DI, thru to the amp 3 m, XLR to SB 5" is a line, and one more that goes on to the amplifier. */
+
+export interface Thru {
+  /** What else was said, with room where the thru was: places in the text stay. */
+  readonly rest: string;
+  readonly pieces: readonly Piece[];
+  readonly to: string;
+  readonly metres: number | null;
+}
+
+const WORD = /^(?:direct\s+)?(?:thru|through|link(?:ed|s)?|loop(?:ed)?\s+(?:out|thru|through)|parallel)$/i;
+/** What joins the parts of one thru: "thru out by jack 3 m -> to the bass amp". */
+const JOINS = new Set(['filler', 'length', 'cable', 'instrument', 'note']);
+const USUAL_METRES = 3;
+
+/** The thru that was said of a DI before it; null where none was. */
+export function thruOf(text: string, pieces: readonly Piece[]): Thru | null {
+  const first = pieces.findIndex(
+    (p, k) =>
+      !p.named &&
+      words(p).some((w) => WORD.test(w)) &&
+      pieces.slice(0, k).some((o) => o.read.is === 'di') &&
+      pieces[k + 1]?.read.is !== 'di'
+  );
+  if (first < 0) return null;
+  let last = first + 1;
+  while (last < pieces.length && JOINS.has(pieces[last].read.is)) last++;
+  const end = pieces[last];
+  const to = end?.read.is === 'amp' || (end?.read.is === 'input' && isOnStage(end.read.model)) ? end.read.model : null;
+  if (to === null) return null;
+  // Its lead may be said behind it, in the same part.
+  let after = last;
+  while (pieces[after + 1]?.part === end.part && JOINS.has(pieces[after + 1].read.is)) after++;
+  const own = pieces.slice(first, after + 1);
+  const metres = own.flatMap((p) => (p.read.is === 'length' ? [p.read.metres] : []));
+  const [from, till] = [own[0].from, own[own.length - 1].to];
+  return {
+    rest: text.slice(0, from) + ' '.repeat(till - from) + text.slice(till),
+    pieces: own,
+    to,
+    metres:
+      metres.length > 0
+        ? Math.min(
+            metres.reduce((a, b) => a + b),
+            MAX_METRES
+          )
+        : null
+  };
+}
+
+const words = (p: Piece): string[] => p.text.toLowerCase().split(/\s+(?:and|then|of|from)\s+|\s+/);
+/** Where a player's own sound goes on: neither the desk nor a stage box. */
+const isOnStage = (model: string): boolean => ['speaker-in', 'cabinet', 'amp-in'].includes(model);
+
+/** The line that goes on by the thru of the one said. */
+export function thruSpec(line: LineSpec, { to, metres }: Pick<Thru, 'to' | 'metres'>): LineSpec {
+  const length = metres ?? USUAL_METRES;
+  const kind: CableKindId = defaultKind('lead', line.source.model, length);
+  const socket = modelOf(to).ports[0].socket;
+  return {
+    name: `${cutText(line.name, 74)} amp`,
+    ...(line.pair ? { pair: `${cutText(line.pair, 74)} amp` } : {}),
+    source: line.source,
+    thru: true,
+    lead: { kind: CABLES[kind].plugs.some((plug) => mates(plug, socket)) ? kind : 'instrument', metres: length },
+    box: null,
+    run: null,
+    input: { model: to, settings: {} }
+  };
+}
