@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { plainCell } from '../../text/cells';
-import { channelsOf } from './cut';
+import { channelsOf } from './pieces';
 import { readTrade } from './read';
 
 /** Columns of a pasted table: by what their headings call them, or by what stands in them. */

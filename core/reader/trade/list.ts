@@ -1,7 +1,7 @@
 import { cutText } from '../../text/well-formed';
 import { readLine } from '../read-line';
 import { cellsOf, type Column, headingOf, type Table, tableOf } from './columns';
-import { channelsOf } from './cut';
+import { channelsOf } from './pieces';
 import { readTrade } from './read';
 import type { TradeReading } from './reading';
 
