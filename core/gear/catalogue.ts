@@ -116,6 +116,9 @@ export const wantsPhantom = (device: { model: string; settings: Settings }): boo
   new DeviceSettings(modelOf(device.model), device.settings).feed === 'phantom';
 export const givesPhantom = (model: string): boolean => modelOf(model).options.phantom !== undefined;
 
+/** Up to here a magnetic pickup gives what is played, hertz: its own resonance is not far above, whatever the instrument has. */
+const COIL_REACH = 5000;
+
 /** Reads values and switch positions of a device, falling back to the class's typical ones. */
 export class DeviceSettings {
   constructor(
@@ -162,6 +165,8 @@ export class DeviceSettings {
     return (this.settings.instrument as InstrumentId | undefined) ?? this.model.signal?.instrument ?? 'programme';
   }
   get notes(): Notes {
-    return INSTRUMENTS[this.instrument];
+    const notes = INSTRUMENTS[this.instrument];
+    const coil = this.model.signal?.nature === 'coil' && this.model.ports[0].level === 'instrument';
+    return coil && notes.reach > COIL_REACH ? { ...notes, reach: COIL_REACH } : notes;
   }
 }

@@ -28,12 +28,15 @@ const SENSITIVITY: Readonly<Record<string, number>> = {
   'condenser-mic': 12e-3
 };
 const REFERENCE_SPL = 94;
+/** A speaker's dynamic microphone is held close, dB SPL. */
+const CLOSE_SPEECH_SPL = 88;
 
 /** Average level and crest factor that a microphone gives at a place, volts and dB, to whole dB; null for one that is not told by its place. */
 export function micLevel(model: string, place: MicPlace): { nominal: number; crest: number } | null {
   const volts = SENSITIVITY[model];
   if (volts === undefined) return null;
-  const { spl, crest } = MIC_PLACES[place];
+  const { spl: usual, crest } = MIC_PLACES[place];
+  const spl = place === 'speech' && model === 'dynamic-mic' ? CLOSE_SPEECH_SPL : usual;
   const dbu = Math.round(toDbu(volts * 10 ** ((spl - REFERENCE_SPL) / 20)));
   return { nominal: fromDbu(dbu), crest };
 }

@@ -149,11 +149,11 @@ function misuse(c: JoinContext): Finding[] {
 
 /** Left and right of one programme: subtracted by a balanced input, or one of them shorted by a two-contact plug. */
 function stereo(c: JoinContext): Finding[] {
-  if (c.near.port.carries !== 'stereo') return [];
+  if (c.near.port.carries !== 'stereo' || c.source.model.ports[0].carries !== 'stereo') return [];
   const { solution, span } = c;
   const out: Finding[] = [];
-  const last = solution.spans[solution.spans.length - 1];
-  const left = interpolate(solution.hz, last.far.gainDb, 1000);
+  // Where this cable ends: what a pad or a winding behind it takes off has not cancelled.
+  const left = interpolate(solution.hz, span.far.gainDb, 1000);
   if (left < CANCELLED_DB)
     out.push(
       finding(

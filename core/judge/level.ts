@@ -27,6 +27,8 @@ export function checkLevel(c: JoinContext): Finding[] {
   return out;
 }
 
+/** How far the lowest octave of a programme stands below its peaks at least, dB. */
+const DEEP_DB = 6;
 /** Room at a box's two ends that differs by less than this is one, dB. */
 const SAME_ROOM_DB = 1;
 
@@ -49,9 +51,15 @@ function headroom(c: JoinContext): Finding[] {
   const most = end.read.settings.clip === undefined ? end.model.params.clip?.max : undefined;
   const spread = most && end.read.value('clip') < most ? toDbu(most) - toDbu(end.read.value('clip')) : 0;
   const some = value < 0 && value > -spread;
-  const { severity, limit } = some ? { severity: 'care' as const, limit: -spread } : onLadder(HEADROOM, value);
-  if (told && severity !== 'clean') return [];
   const core = end.model.isolated === true && !end.model.buffers;
+  // The lowest octave of a programme stands below its peaks: a core that is a little short of them there distorts, and no more than that.
+  const deep = core && c.source.instrument === 'programme' && value < 0 && value > -DEEP_DB;
+  const { severity, limit } = some
+    ? { severity: 'care' as const, limit: -spread }
+    : deep
+      ? { severity: 'care' as const, limit: 0 }
+      : onLadder(HEADROOM, value);
+  if (told && severity !== 'clean') return [];
   const facts = [
     fact('peak', 'dBu', point.peakDbu),
     fact('clip', 'dBu', point.clipDbu),

@@ -24,13 +24,16 @@ export function cablesOf(
   const slots = boxes.length + 1;
   const metres: (number | undefined)[] = Array.from({ length: slots });
   const kinds: (CableKindId | undefined)[] = Array.from({ length: slots });
+  // A jack lead may be behind a box whose output is a jack.
+  const lastOut = modelOf(boxes[boxes.length - 1]?.model ?? source.model).ports.find((o) => o.way === 'out');
+  const plugged = lastOut?.carries === 'unbalanced' || modelOf(source.model).ports[0].level === 'speaker';
   pieces.forEach((p, k) => {
     if (p.read.is !== 'length') return;
     const kind = kindNear(pieces, k);
     const order = boxes.findIndex((b) => (b.at ?? Infinity) > p.from);
     let slot = order < 0 ? slots - 1 : order;
     if (slots > 1 && (kind === 'mic' || kind === 'multicore' || kind === 'star-quad') && slot === 0) slot = slots - 1;
-    if (slots > 1 && kind === 'instrument' && slot === slots - 1) slot = 0;
+    if (slots > 1 && kind === 'instrument' && slot === slots - 1 && !plugged) slot = 0;
     if (metres[slot] !== undefined && slots > 1) {
       const free = metres.findIndex((m) => m === undefined);
       if (free >= 0) slot = free;
@@ -64,7 +67,9 @@ export function cablesOf(
             ? DEFAULT_PHONO
             : DEFAULT_LEAD
         : last
-          ? DEFAULT_RUN
+          ? lastOut?.carries === 'unbalanced'
+            ? DEFAULT_LEAD
+            : DEFAULT_RUN
           : DEFAULT_PATCH;
     if (metres[k] === undefined) assumed.push(k === 0 ? 'lead' : 'run');
     const length = metres[k] ?? usual;

@@ -11,6 +11,7 @@ import {
   PAD,
   PAD_OUT,
   CABINET,
+  JOINED,
   LIFT,
   POLARITY,
   EARTH_GONE,
@@ -142,6 +143,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
     of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
     of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? 80) })) ??
+    of(match(JOINED), () => ({ is: 'lift', lifted: false })) ??
     of(match(LIFT), (m) => ({ is: 'lift', lifted: !['off', 'closed', 'out'].includes(m[1]) })) ??
     of(match(POLARITY), () => ({ is: 'polarity' })) ??
     of(match(SIDES), () => ({ is: 'sides' })) ??

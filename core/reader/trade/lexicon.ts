@@ -295,12 +295,12 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'interface-out',
     60,
-    'interface|audio interface|interface out|interface output|interface line out|interface outs|interface balanced out|interface balanced outs|soundcard|sound card|usb interface|usb audio interface|usb box|interface mono out|interface headphone'
+    'interface|audio interface|interface out|interface output|interface line out|interface outs|interface balanced out|interface balanced outs|soundcard|sound card|usb interface|usb audio interface|usb box|interface mono out'
   ),
   source(
     'headphone',
     62,
-    'headphone out|headphone output|headphone jack|headphone socket|hp out|phones out|earphone out|earphone jack|kopfhorerausgang|kopfhörerausgang|headphone|headphones|aux out of phone|headphones out|headphone outs|headphone mini jack|phone jack out|phones jack|phones socket'
+    'interface headphone|interface headphones|interface headphone out|interface headphone output|interface phones|interface phones out|mixer headphone out|desk headphone out|headphone out|headphone output|headphone jack|headphone socket|hp out|phones out|earphone out|earphone jack|kopfhorerausgang|kopfhörerausgang|headphone|headphones|aux out of phone|headphones out|headphone outs|headphone mini jack|phone jack out|phones jack|phones socket'
   ),
   source(
     'headphone',

@@ -1,4 +1,4 @@
-import { checkSetting, givesPhantom, modelOf, wantsPhantom } from '../../gear/catalogue';
+import { checkSetting, givesPhantom, hasTrait, modelOf, wantsPhantom } from '../../gear/catalogue';
 import { type LineSpec, MOST_BOXES } from '../../plan/spec';
 import { cutText } from '../../text/well-formed';
 import { cut } from './cut';
@@ -159,6 +159,8 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   cablesAssumed.forEach((a) => assumed.add(a));
   const name = options.name ?? nameOf(text, pieces, source, unknown);
   const elsewhere = pieces.some((p) => p.read.is === 'elsewhere');
+  // Two things that are not the desk's are on two circuits: the one that it goes to is on the other.
+  const standsAlone = hasTrait(input.model, 'stands-alone');
   const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
   const specs = Array.from({ length: count }, (_, k): LineSpec => {
     const side = sideName(sides, count, k);
@@ -170,12 +172,12 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
           ? { channel: channels[0] + k }
           : {}),
       ...(sides > 1 && k < 2 && count > 1 ? { pair: cutText(name, 80) } : {}),
-      source: elsewhere ? { ...plain(source), elsewhere: true } : plain(source),
+      source: elsewhere && !standsAlone ? { ...plain(source), elsewhere: true } : plain(source),
       lead: cables[0],
       box: list[0] ? plain(list[0]) : null,
       run: list.length > 0 ? cables[1] : null,
       ...(list.length > 1 ? { more: list.slice(1).map((box, n) => ({ box: plain(box), run: cables[n + 2] })) } : {}),
-      input: plain(input)
+      input: standsAlone && elsewhere ? { ...plain(input), elsewhere: true } : plain(input)
     };
   });
   const named = new Set(namePieces(pieces, source, unknown));

@@ -32,6 +32,10 @@ export const CABINET = at(
 export const PAD = at(
   String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?(?:speaker\s+)?pads?\b|(?:speaker(?:\s+(?:in(?:put)?|level))?\s+)?pad(?:ded|s)?(?![a-z])(?:\s*(?:on|in|at|=|:))?\s*[-−]?\s*(\d{2})?(?!\d)\s*(?:db\b)?)`
 );
+/** A ground that is not lifted. */
+export const JOINED = at(
+  String.raw`(?:with\s+)?(?:ground|gnd|earth)\s+(?:lift\s+)?(?:is\s+|switch\s+|set\s+to\s+)*(?:joined|connected|linked|closed|through|not\s+(?:lifted|open)|unlifted)(?![a-z])|(?:no|without(?:\s+an?)?)\s+(?:ground|gnd|earth)\s+lift(?![a-z])`
+);
 export const LIFT = at(
   String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(?:switch\s+)?(?:is\s+|set\s+to\s+)?(on|off|in|engaged|open(?:ed)?|closed|out))?|(?:gnd|ground)\s+(?:off|open)\b`
 );
