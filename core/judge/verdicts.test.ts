@@ -20,6 +20,52 @@ const codes = (report: LineReport): string[] => problems(report).map((f) => f.co
 
 describe('from words to verdict', () => {
   it.each<[text: string, least: Severity, most: Severity, says: string | null, not: readonly string[]]>([
+    // A thru of a DI that its own line feeds needs nothing; one that is buffered, or whose line is not fed, is told.
+    ['bass, active DI, thru to a bass amp, 20 m xlr, mic input, phantom on', 'note', 'note', null, ['phantom-none']],
+    ['bass, active DI, thru to a bass amp, 20 m xlr, mic input, phantom off', 'stop', 'stop', 'phantom-off', []],
+    // What something runs on.
+    ['bass, 3 m, active DI on battery, 20 m xlr, mic input, phantom off', 'note', 'note', null, ['phantom-off']],
+    [
+      'drum machine, 3 m, active DI with its battery low, 20 m xlr, mic',
+      'care',
+      'stop',
+      'battery-low',
+      ['phantom-off']
+    ],
+    ['valve guitar amp speaker output, speaker DI, no speaker connected, mic', 'danger', 'danger', 'no-load', []],
+    // Of a stereo source alone two sides cancel, whatever a pad takes off.
+    [
+      'mixer aux out, isolator, 40 dB inline pad, xlr to minijack lead, camera mic input',
+      'care',
+      'care',
+      'core-saturates',
+      ['stereo-cancels']
+    ],
+    ['laptop headphone output, stereo minijack to xlr cable 3 m, mic input', 'stop', 'stop', 'stereo-cancels', []],
+    ['phone headphone output, minijack to two RCA 3 m, RCA input', 'clean', 'note', null, ['right-shorted']],
+    // A leg left open, by the output that it is of.
+    ['desk out, 5 m xlr, xlr to jack lead with pin 3 open, line input', 'note', 'note', 'half-balanced', []],
+    [
+      'desk out, transformer output, 5 m xlr, xlr to jack lead with pin 3 open, line input',
+      'care',
+      'care',
+      'half-balanced',
+      []
+    ],
+    ['dynamic mic, lead with pins 2 and 3 swapped, 10 m, mic input', 'note', 'note', 'contacts-swapped', []],
+    // What was made for one another.
+    ['lavalier straight to the camera microphone input, 1.2 m', 'note', 'note', null, ['too-quiet']],
+    ['turntable, 1.2 m RCA, phono preamp, 2 m, line input', 'note', 'note', null, ['treble-loss']],
+    ['acoustic with magnetic soundhole pickup, 4 m jack, active DI, 20 m xlr, mic', 'note', 'care', null, []],
+    ['CD player -10 dBV, 2 m RCA, balanced line input at +4 dBu', 'clean', 'note', null, ['clips', 'too-hot']],
+    // Two things that stand alone, on two circuits.
+    [
+      'hearing loop amplifier fed from the desk by 40 m unbalanced jack lead on another mains circuit',
+      'care',
+      'care',
+      'loop',
+      []
+    ],
     // Phantom is traced through everything between.
     ['condenser mic, 10 m xlr, isolator, 20 m xlr, mic input, phantom on', 'stop', 'stop', 'phantom-blocked', []],
     [

@@ -23,6 +23,7 @@ import {
   spreadChance,
   SPREADS,
   UNTHOUGHT,
+  FROM_LAMPS,
   WIGGLED
 } from './first-answers';
 
@@ -67,6 +68,11 @@ const BOUNDS = [-18, -8, -3, 3] as const;
 const HEARD_DB = 4;
 /** What is complained of is heard plainly, dB. */
 const PLAIN_DB = 12;
+/** What is left so little above what is there anyway is not heard by itself, dB. */
+const SUNK_DB = 3;
+/** From where on something has changed, and a change that is no more to be heard, dB. */
+const CHANGED_DB = -6;
+const GONE_DB = -26;
 /** What moving the plugs tells, of causes that make and break. */
 const WIGGLES: Readonly<Partial<Record<Hypothesis['code'], readonly number[]>>> = {
   contact: WIGGLED.contact,
@@ -91,6 +97,8 @@ export class Trace {
   /** How many times its usual strength each single cause is thought of at. */
   readonly strengths = new Map<string, number>();
   readonly #stage: Stage;
+  /** What is there anyway, dB. */
+  readonly #base: number;
   readonly #before = new Map<string, Heard>();
   readonly #after = new Map<string, number>();
   readonly #spread: SpreadOf;
@@ -104,7 +112,7 @@ export class Trace {
   ) {
     this.#stage = stageOf(plan, line, whole);
     this.#spread = new SpreadOf(plan, line, whole);
-    const base = dbOf(this.heardIn({ plan })!.power);
+    const base = (this.#base = dbOf(this.heardIn({ plan })!.power));
     // A cause may be of any strength: one that would not be heard as it usually is, is thought of as a stronger one, which is met less often.
     const singles: Hypothesis[] = [];
     STRENGTHS.forEach(([times, share], k) => {
@@ -153,6 +161,14 @@ export class Trace {
     return db;
   }
 
+  /** The same as somebody hears it: what sinks into what is there anyway is gone. */
+  #heardChange(h: Hypothesis, probe: Probe): number {
+    const db = this.changeOf(h, probe);
+    const before = this.#before.get(h.id);
+    if (!before || db > CHANGED_DB) return db;
+    return dbOf(before.power) + db < this.#base + SUNK_DB ? Math.min(db, GONE_DB) : db;
+  }
+
   /** Null where it may sound like anything. */
   soundOf(h: Hypothesis): Sound | null {
     return h.sound === null ? null : soundIn(h, this.#before.get(h.id)!);
@@ -185,7 +201,9 @@ export class Trace {
         const moved = answer.ask === 'wiggle' ? WIGGLES[h.code] : undefined;
         if (moved) return moved[CHANGES.indexOf(answer.is)];
         const probe = this.probes.find((p) => p.id === answer.ask);
-        return probe ? chance(this.changeOf(h, probe), answer.is) : 1;
+        if (!probe) return 1;
+        const lamps = (answer.ask === 'dimmers-off' && FROM_LAMPS[h.code]) || 0;
+        return lamps * chance(GONE_DB, answer.is) + (1 - lamps) * chance(this.#heardChange(h, probe), answer.is);
       }
     }
   }

@@ -213,6 +213,24 @@ describe('knowing when it does not know', () => {
         ['swap-lead', 'gone']
       ]
     ],
+    // Lamps send out fields, and a field that sinks into what is there anyway is gone.
+    [
+      'Guitar: guitar single coil, 6 m, guitar amp',
+      'pickup',
+      [
+        ['sound', 'buzz'],
+        ['since', 'lights'],
+        ['dimmers-off', 'gone']
+      ]
+    ],
+    [
+      'Guitar: acoustic preamp, 3 m, passive DI, 30 m, mic',
+      'transformer',
+      [
+        ['sound', 'hum'],
+        ['move-box', 'gone']
+      ]
+    ],
     [
       'Laptop: laptop, 3 m, media DI, 20 m, mic',
       'supply',

@@ -3,6 +3,7 @@ import { channelsOf, type Piece, type Read } from './pieces';
 import {
   LENGTH,
   OHM,
+  BARE_48,
   BARE_M,
   LEVEL,
   PHANTOM,
@@ -133,6 +134,10 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(UP), () => ({ is: 'box', model: 'converter-up' })) ??
     of(match(DOWN), () => ({ is: 'box', model: 'converter-down' })) ??
     of(match(PHANTOM), (m) => ({ is: 'phantom', on: m[1] === undefined && m[2] !== 'off' && m[2] !== 'no' })) ??
+    of(pieces.some((p) => p.read.is === 'source' && p.read.model === 'condenser-mic') ? match(BARE_48) : null, () => ({
+      is: 'phantom',
+      on: true
+    })) ??
     of(nearZin ? match(BARE_M) : null, (m) =>
       [1, 2, 3, 5, 10, 20].includes(Number(m[1])) ? { is: 'ohm', ohm: Number(m[1]) * 1e6 } : null
     ) ??

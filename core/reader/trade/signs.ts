@@ -15,8 +15,10 @@ export const OHM = at(
 export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|phantom(?:\s+power)?)(?:\s+(?:for the \w+))?\b(?:\s*(on|off|no))?(?![a-z])`
+  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:\s+power)?)(?:\s+(?:for the \w+))?\b(?:\s*(on|off|no))?(?![a-z])`
 );
+/** "48" and no more, said of a microphone that wants it. */
+export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo))`);
 export const CUT = at(
   String.raw`(?:hpf|hp\b|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc\b|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
 );
