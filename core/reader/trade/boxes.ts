@@ -87,7 +87,7 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
       )
       .find((v) => v > 0);
     if (read.dual) dis = Math.max(dis ?? 0, 2);
-    if (n && n < 17) dis = Math.max(dis ?? 0, n);
+    if (n && n < 17 && !/^mono/i.test(p.text)) dis = Math.max(dis ?? 0, n);
     if (!di) {
       di = { model: read.model ?? '', settings: {}, at: p.from, sure: read.model !== undefined };
       list.push(di);

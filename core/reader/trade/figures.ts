@@ -99,7 +99,9 @@ export function figure(place: Place): { length: number; read: Read } | null {
   const last = pieces[pieces.length - 1]?.read;
   // "10M" beside a DI or an input is ten megohms; with a space before it, or in a text all of capitals, it is metres unless "input" follows.
   const capital =
-    /^\d{1,2}M/.test(text.slice(i)) || /^\d{1,2}\s?meg/.test(lower.slice(i)) || /^10 M (?=active)/.test(text.slice(i));
+    /^\d{1,2}M/.test(text.slice(i)) ||
+    /^\d{1,2}\s?meg/.test(lower.slice(i)) ||
+    (/^10 M\b/.test(text.slice(i)) && !/,\s*$/.test(lower.slice(0, i)));
   const behind = /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|active di|di\b|instrument|hi)/.test(lower.slice(i));
   const nearZin =
     capital &&
@@ -186,6 +188,6 @@ export function figure(place: Place): { length: number; read: Read } | null {
       return list.length > 1 && list.length < 17 ? { is: 'channels', list, loose: true } : null;
     }) ??
     of(match(HASH), (m) => ({ is: 'channels', list: channelsOf(m[0].slice(1)) })) ??
-    of(match(LETTERED), (m) => ({ is: 'channels', list: channelsOf(m[0]) }))
+    of(match(LETTERED), (m) => ({ is: 'channels', list: channelsOf(m[0]), loose: true }))
   );
 }

@@ -65,7 +65,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'upright-bass',
     'piezo',
-    'upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass|contrabajo|contrabbasso|bass fiddle|upright double bass',
+    'electric double bass|electric upright|electric upright bass|db|db pickup|upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass|contrabajo|contrabbasso|bass fiddle|upright double bass',
     'strings'
   ),
   instrument(
@@ -306,6 +306,17 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     'headphone',
     30,
     'laptop|lap|laptops|notebook|tablet|phone|smartphone|mobile|mobile phone|cell phone|mp3 player|mp3|pc|music phone|laptop sound|laptop audio|minijack out|slides|slides laptop|presentation laptop|slide show|computer audio|handy|ordinateur portable|portable|music player'
+  ),
+  // A pedal or a box that plays back what was played into it.
+  source(
+    'line-unbalanced',
+    40,
+    'loop station|looper|loop pedal|looper pedal|phrase sampler|vocal pedal|vocal fx pedal|harmony pedal|vocal harmony pedal|talk box preamp'
+  ),
+  source(
+    'valve-amp',
+    40,
+    'ext speaker out|speaker out|speaker output|speaker socket|ext speaker socket|extension speaker socket'
   ),
   source('headphone', 32, 'tv|television|tv set|monitor headphone out|projector audio'),
   source(

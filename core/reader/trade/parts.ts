@@ -36,6 +36,9 @@ const ACOUSTIC = new Set([
   'banjo'
 ]);
 
+/** Weight of a television, whose RCA sockets are a player's. */
+const TELEVISION = 32;
+
 export interface Source extends Device {
   readonly instrument: InstrumentId | null;
   /** It follows from the instrument: how it is picked up was not said. */
@@ -66,7 +69,11 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // The first that is no name, and of names the first; five strings say which bass.
   const five = instruments.find((p) => p.read.instrument === 'five-string-bass');
   const bass = instruments.some((p) => ['bass-guitar', 'five-string-bass'].includes(p.read.instrument));
-  const body = instruments.filter((p) => !p.named && p.read.instrument !== 'programme');
+  // An "electric" double bass is no guitar.
+  const electric = (p: Piece): boolean => /^elec(?:tric)?$/i.test(p.text);
+  const body = instruments.filter(
+    (p) => !p.named && p.read.instrument !== 'programme' && !(electric(p) && instruments.some((o) => !electric(o)))
+  );
   const instrument =
     (five && bass ? five : null) ??
     body[0] ??
@@ -142,8 +149,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     ['guitar', 'bass-guitar', 'five-string-bass', 'organ'].includes(played ?? '') &&
     pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from) &&
     !pieces.some((p) => p.read.is === 'di');
-  // A desk is where a bass goes, not what it comes from.
-  const least = usual !== null && played !== 'programme' ? 15 : 10;
+  // A desk is where a bass goes, not what it comes from; but no microphone has a line output.
+  const out = best !== null && /\bout/i.test(pieces.map((p) => (p.read.is === 'source' ? p.text : '')).join(' '));
+  const spoken = usual !== null && MICS.has(usual) && out;
+  const least = usual !== null && played !== 'programme' && !spoken ? 15 : spoken ? 8 : 10;
   let model: string | null =
     best && best.weight > least ? best.model : cab ? 'dynamic-mic' : (usual ?? best?.model ?? null);
   // Nothing but the plug is known of it; or it is the amplifier's own output.
@@ -153,6 +162,11 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const unnamed = instrument === null && (best === null || best.weight < 10);
   if (unnamed && plug === 'mini' && !/^(?:xlr|rca)/i.test(pieces.find(isOf('cable'))!.text)) model = 'headphone';
   if (unnamed && plug === 'rca') model = 'consumer-player';
+  if (model === 'headphone' && best?.weight === TELEVISION && plug === 'rca') model = 'consumer-player';
+  // What is clipped to strings or a wind instrument is a small condenser.
+  const clip = pieces.some((p) => p.read.is === 'note' && /^clip$/i.test(p.text));
+  const taken = pieces.some((p) => p.read.is === 'di' || p.read.is === 'box' || p.read.is === 'amp');
+  if (clip && !taken && model !== null && model === usual && !MICS.has(model)) model = 'condenser-mic';
   if (model === null) return null;
   const assumed = best === null || best.weight <= least;
   const text =

@@ -25,6 +25,10 @@ export function channelsSaid(pieces: readonly Piece[]): number[] {
   if (best) return [...best.list];
   // "bass, DI, 5": a number at the very end, of which nothing else was said.
   const last = pieces[pieces.length - 1];
+  // "29 30" at the very end.
+  const before = pieces[pieces.length - 2];
+  if (last?.read.is === 'number' && before?.read.is === 'number' && last.read.value === before.read.value + 1)
+    return [before.read.value, last.read.value];
   return last?.read.is === 'number' &&
     !isOutput(pieces, last) &&
     pieces.length > 1 &&
