@@ -25,10 +25,7 @@ describe('the first remedy', () => {
   it.each([
     ['upright bass piezo, 3 m, active DI, 40 m, mic', 'Active DI, 10 MΩ instead of the active DI, 1 MΩ'],
     ['dulcimer piezo, 6 m, passive DI, 40 m, mic', 'Active DI, 10 MΩ instead of the passive DI'],
-    [
-      'guitar humbucker, 3 m, active DI lifted, 20 m, mic',
-      'Take the ground lift off at the DI, and pad −10 dB at the DI'
-    ],
+    ['guitar humbucker, 3 m, active DI lifted, 20 m, mic', 'Pad −10 dB at the DI'],
     ['piezo, 2 m, active DI 10m, 20 m, mic, phantom off', 'Switch phantom on at the input'],
     ['bouzouki single coil, 9 m, active DI, 40 m, mic', 'Move the DI to within 6 m of the player'],
     ['laptop, 3 m, mic', 'Put in a passive media DI, stereo to mono'],
@@ -37,7 +34,7 @@ describe('the first remedy', () => {
     ['theremin wall-wart, 2 m, 10 m, mic, phantom on', 'Put in a passive DI'],
     ['theremin wall-wart, 5 m, 40 m, line', 'Put in a passive DI, and into a microphone input'],
     ['rca player earthed on Stage, 12 m, rca input', 'Put in a passive DI, and lift the ground at the DI'],
-    ['balanced line on Stage, 20 m, rca input', 'Into a line input, and turn the output down 6 dB']
+    ['balanced line on Stage, 20 m, rca input', 'Into a line input']
   ])('%s → %s', (text, best) => {
     const before = plan(text);
     const [line] = traceLines(before);

@@ -54,6 +54,8 @@ const WEIGHTY: readonly RemedyWhat['code'][] = [
 /** What some changes ask of people beyond the change itself: another socket on the wall may be far away. */
 const EFFORT: Partial<Record<RemedyWhat['code'], number>> = {
   supply: 6,
+  // Where it goes was said.
+  input: 0.5,
   feed: 4,
   isolate: 1,
   shorter: 30,
@@ -86,6 +88,9 @@ export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(nul
   const singles = candidates(plan, line).flatMap((change) => tryChange(plan, line, before, [change], at));
   const promising = singles.filter((r) => r.remedy.score > 0.05).sort(byScore);
   const better = promising.filter((r) => helps(r.remedy, before));
+  // One change after which nothing is left but remarks is enough, unless two are better by more than one of them.
+  const [alone] = [...better].sort(byScore);
+  const enough = alone && rank(alone.remedy.severityAfter) < rank('care') ? alone.remedy.score : -Infinity;
   // What alone is not enough may be half of what is: a box lets the ground be lifted. A third change only where
   // two still leave something to be careful about.
   const onTop = (seeds: readonly Tried[]): Tried[] =>
@@ -96,6 +101,7 @@ export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(nul
         .filter(({ what }) => !(what.code === 'box' && seed.changes.some((c) => c.what.code === 'box')))
         .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], at))
         .filter((r) => r.remedy.score > Math.max(seed.remedy.score, 0) + PAIR_MUST_GAIN && helps(r.remedy, before))
+        .filter((r) => r.remedy.score > enough + PAIR_MUST_GAIN)
     );
   let all = better;
   if (better[0]?.remedy.severityAfter !== 'clean') {
@@ -153,8 +159,8 @@ const MISSING = 8;
 const helps = ({ before, after, severityAfter }: Remedy, line: LineReport): boolean =>
   !after || rank(after.severity) < rank(before.severity) || rank(severityAfter) < rank(line.severity);
 
-/** A second change must be worth its trouble: one problem fewer, be it a note. */
-const PAIR_MUST_GAIN = 6;
+/** A second change must be worth its trouble: more than one remark fewer. */
+const PAIR_MUST_GAIN = 12;
 
 interface Tried {
   remedy: Remedy;

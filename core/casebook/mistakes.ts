@@ -8,7 +8,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'balanced line on Stage, 3 m, passive DI, 20 m, mic',
     finds: { code: 'box-as-adapter', severity: 'note', value: 0 },
     right: 'keyboard wall-wart, 3 m, passive DI, 20 m, mic',
-    remedy: 'Take the passive DI out, one cable instead into a line input, and turn the output down 6 dB'
+    remedy: 'Take the passive DI out, one cable instead into a line input'
   },
   {
     id: 'a-guitar-into-a-line-jack-because-it-fit',
@@ -147,7 +147,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'keyboard wall-wart, 2 m, 10 m, mic, phantom on',
     finds: { code: 'phantom-into-source', severity: 'stop', value: 6.476 },
     right: 'dynamic mic, 10 m, mic, phantom on',
-    remedy: 'Put in an active DI, 1 MΩ, and pad −20 dB at the DI'
+    remedy: 'Put in a passive DI'
   },
   {
     id: 'phantom-on-a-mis-wired-ribbon',
@@ -245,7 +245,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'balanced line on Stage, 3 m, reversed box, 2 m, line',
     finds: { code: 'steps-up', severity: 'care', value: 17.31 },
     right: 'balanced line on Stage, 3 m, isolator, 2 m, line',
-    remedy: 'Take the passive DI used backwards out, one cable instead, and turn the output down 6 dB'
+    remedy: 'Take the passive DI used backwards out, one cable instead'
   },
   {
     id: 'a-preamps-output-sent-through-a-box',
@@ -253,7 +253,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'interface output, 2 m, active DI, 20 m, mic',
     finds: { code: 'box-as-adapter', severity: 'note', value: 0 },
     right: 'interface output, 2 m, line',
-    remedy: 'Take the active DI, 1 MΩ out, one cable instead into a line input, and turn the output down 6 dB'
+    remedy: 'Take the active DI, 1 MΩ out, one cable instead into a line input'
   },
   {
     id: 'half-a-balanced-signal',
@@ -261,7 +261,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'balanced line (topology transformer) on Stage, 20 m pin 3 open, line',
     finds: { code: 'half-balanced', severity: 'care', value: 17.24 },
     right: 'balanced line (topology transformer) on Stage, 20 m, line',
-    remedy: 'A lead with normal wiring, and turn the output down 6 dB'
+    remedy: 'A lead with normal wiring'
   },
   {
     id: 'hot-and-cold-swapped',
@@ -269,7 +269,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'balanced line on Stage, 20 m swapped, line',
     finds: { code: 'contacts-swapped', severity: 'note', value: 0 },
     right: 'balanced line on Stage, 20 m, line',
-    remedy: 'A lead with normal wiring, and turn the output down 6 dB'
+    remedy: 'A lead with normal wiring'
   },
   {
     id: '3-v-of-rail-taken-for-3-v-rms',

@@ -105,14 +105,14 @@ export const SCENARIOS: readonly Case[] = [
     what: 'left and right summed by resistors',
     says: 'laptop, 1 m, merge box, 5 m, line',
     finds: { code: 'loads', severity: 'care', value: 2.007 },
-    remedy: 'Passive media DI, stereo to mono instead of the merge box, stereo to mono, and into a microphone input'
+    remedy: 'Into an instrument input'
   },
   {
     id: 'tape-over-a-balun',
     what: 'a tape machine’s output over twisted pair',
     says: 'rca player earthed on Stage, 2 m, balun, 30 m, line',
     finds: { code: 'bass-loss', severity: 'care', value: -3.629 },
-    remedy: 'Into a microphone input, and pad −20 dB at the input'
+    remedy: 'Into a microphone input'
   },
   {
     id: 'player-into-a-media-box',
@@ -132,7 +132,7 @@ export const SCENARIOS: readonly Case[] = [
     id: 'pro-to-consumer-transformer',
     what: 'professional to consumer by a transformer',
     says: 'balanced line on Stage, 20 m, isolator, 1 m, grounded xlr-to-rca adapter, 1 m, rca input',
-    finds: { code: 'core-saturates', severity: 'stop', value: -3.925 },
+    finds: { code: 'core-saturates', severity: 'care', value: -3.925 },
     remedy: 'Turn the output down 20 dB'
   },
   {
@@ -140,8 +140,7 @@ export const SCENARIOS: readonly Case[] = [
     what: 'professional to consumer, converted',
     says: 'balanced line on Stage, 20 m, down converter, 1 m, rca input',
     finds: { code: 'loop', severity: 'stop', value: 29.37 },
-    remedy:
-      'Take the converter to consumer level out, one cable instead into a line input, and turn the output down 6 dB'
+    remedy: 'Take the converter to consumer level out, one cable instead into a line input'
   },
   {
     id: 'valve-amp-and-cabinet',

@@ -65,7 +65,7 @@ const LADDERS: readonly [
     MISSING,
     [
       [20, 'stop', 'care'],
-      [6, 'care', 'note']
+      [4, 'care', 'note']
     ]
   ],
   [
