@@ -13,6 +13,7 @@ export type RemedyWhat =
   | { code: 'move-box'; metres: number }
   | { code: 'supply'; name: string }
   | { code: 'feed'; feed: string }
+  | { code: 'fresh-battery'; model: string }
   | { code: 'wiring'; wiring: string }
   | { code: 'shorter'; metres: number }
   | { code: 'isolate' }

@@ -27,12 +27,32 @@ export function candidates(plan: Plan, line: Line): Change[] {
     ...cableChanges(plan, line),
     ...inputChanges(plan, line),
     ...powerChanges(plan, line),
+    ...freshBatteries(plan, line),
     ...gainChanges(plan, line),
     ...splitChanges(plan, line),
     ...isolating(plan, line),
     ...farBoxes(plan, line),
     ...withoutBox(plan, line)
   ];
+}
+
+/** A battery that is going, changed. */
+function freshBatteries(plan: Plan, line: Line): Change[] {
+  return line.devices.flatMap((id): Change[] => {
+    const { model, settings } = plan.devices[id];
+    const usual = modelOf(model).params.battery?.typ;
+    const weak = typeof settings.battery === 'number' && usual !== undefined && settings.battery < usual;
+    if (settings.cell !== 'low' && !weak) return [];
+    return [
+      {
+        what: { code: 'fresh-battery', model },
+        apply: (draft) => {
+          delete draft.devices[id].settings.cell;
+          if (weak) delete draft.devices[id].settings.battery;
+        }
+      }
+    ];
+  });
 }
 
 /** Switches that are there to mend something; polarity, voicing and what a device stands in for are the player's. */

@@ -39,6 +39,7 @@ const WEIGHTY: readonly RemedyWhat['code'][] = [
   'input',
   'move-box',
   'supply',
+  'fresh-battery',
   'feed',
   'lead',
   'shorter',
@@ -56,6 +57,8 @@ const EFFORT: Partial<Record<RemedyWhat['code'], number>> = {
   supply: 6,
   // Where it goes was said.
   input: 0.5,
+  // What anybody does first.
+  'fresh-battery': -20,
   feed: 4,
   isolate: 1,
   shorter: 30,
@@ -99,6 +102,9 @@ export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(nul
         .filter(({ what }) => !(what.code === 'no-box' && seed.changes.some((c) => PUTS_IN.has(c.what.code))))
         // One box for another and that for a third is one change, not two.
         .filter(({ what }) => !(what.code === 'box' && seed.changes.some((c) => c.what.code === 'box')))
+        // What a DI gives belongs into a microphone or a line input.
+        .filter(({ what }) => !(isInstrumentIn(what) && seed.changes.some((c) => PUTS_IN.has(c.what.code))))
+        .filter(({ what }) => !(PUTS_IN.has(what.code) && seed.changes.some((c) => isInstrumentIn(c.what))))
         .flatMap((change) => tryChange(plan, line, before, [...seed.changes, change], at))
         .filter((r) => r.remedy.score > Math.max(seed.remedy.score, 0) + PAIR_MUST_GAIN && helps(r.remedy, before))
         .filter((r) => r.remedy.score > enough + PAIR_MUST_GAIN)
@@ -152,12 +158,21 @@ interface TryOptions extends JudgeOptions {
 /** Changes that put something in: what one puts in, the next does not take out. */
 const PUTS_IN: ReadonlySet<RemedyWhat['code']> = new Set(['box', 'isolate', 'way', 'split']);
 
+const isInstrumentIn = (what: RemedyWhat): boolean => what.code === 'input' && what.model === 'instrument-in';
+
 /** Something that has to be had from elsewhere weighs as a remark does. */
 const MISSING = 8;
 
 /** It makes the worst problem itself less bad, or the line as a whole. */
-const helps = ({ before, after, severityAfter }: Remedy, line: LineReport): boolean =>
-  !after || rank(after.severity) < rank(before.severity) || rank(severityAfter) < rank(line.severity);
+const helps = ({ what, before, after, severityAfter, leftAfter }: Remedy, line: LineReport): boolean =>
+  !after ||
+  rank(after.severity) < rank(before.severity) ||
+  rank(severityAfter) < rank(line.severity) ||
+  // Of remarks alone a switch may see to any.
+  (what.every((w) => w.code === 'setting') &&
+    line.severity === 'note' &&
+    severityAfter === 'note' &&
+    leftAfter < problems(line).length);
 
 /** A second change must be worth its trouble: more than one remark fewer. */
 const PAIR_MUST_GAIN = 12;
@@ -202,6 +217,7 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
             0
           ) -
           missing.length * MISSING -
+          (first && !cured(first, report) && report.severity === before.severity ? FIRST : 0) -
           batteries(changes) -
           quieter(before, report),
         missing,
@@ -213,6 +229,13 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
     }
   ];
 }
+
+const cured = (first: Finding, report: LineReport): boolean => {
+  const after = matching(first, report);
+  return !after || rank(after.severity) < rank(first.severity);
+};
+/** What leaves the first problem as it is comes after what does not. */
+const FIRST = 4;
 
 const isPad = ({ what }: Change): boolean =>
   what.code === 'setting' && what.setting === 'pad' && modelOf(what.model).family === 'input';

@@ -97,7 +97,7 @@ export const MISTAKES: readonly Mistake[] = [
     finds: { code: 'outputs-joined', severity: 'stop', value: 20 },
     right: 'laptop, 1 m, merge box, 2 m jack lead, line',
     remedy:
-      'Passive media DI, stereo to mono instead of the plain Y, left and right twisted together, and into an instrument input'
+      'Passive media DI, stereo to mono instead of the plain Y, left and right twisted together, and into a microphone input'
   },
   {
     id: 'an-aux-input-with-no-trim',
@@ -163,7 +163,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'clip-on mic, 2 m, line',
     finds: { code: 'plug-in-missing', severity: 'stop', value: 0 },
     right: 'clip-on mic, 2 m, camera',
-    remedy: 'Put in an active DI, 10 MΩ, into an instrument input, and run the source on its battery'
+    remedy: 'Put in an active DI, 10 MΩ, into a microphone input, and run the source on its battery'
   },
   {
     id: 'lift-on-an-un-earthed-source',
@@ -171,7 +171,7 @@ export const MISTAKES: readonly Mistake[] = [
     says: 'guitar humbucker, 3 m, passive DI lifted, 20 m, mic',
     finds: { code: 'floats-lifted', severity: 'note', value: 0 },
     right: 'guitar humbucker, 3 m, passive DI, 20 m, mic',
-    remedy: null
+    remedy: 'Take the ground lift off at the DI'
   },
   {
     id: 'lift-expected-to-cure-induced-hum',

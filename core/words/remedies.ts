@@ -59,6 +59,8 @@ function one(w: RemedyWhat): string {
       return `move the DI to within ${formatQuantity('length', w.metres)} of the player`;
     case 'supply':
       return `power the source from the desk’s supply, ${w.name}`;
+    case 'fresh-battery':
+      return `a fresh battery in the ${modelName(w.model)}`;
     case 'feed':
       return 'run the source on its battery';
     case 'wiring':
