@@ -51,7 +51,7 @@ describe('mistakes that people make', () => {
     ['laptop, 3 m, instrument input', 'right-shorted', 'care', 10],
     ['keyboard wall-wart, 3 m, active DI on battery, 20 m, mic', 'clips', 'stop', null],
     ['keyboard wall-wart, 3 m, passive economy, 20 m, mic', 'core-saturates', 'stop', null],
-    ['acoustic preamp, 3 m, passive DI, 20 m, line', 'too-quiet', 'care', null],
+    ['acoustic preamp, 3 m, passive DI, 20 m, line', 'too-quiet', 'stop', null],
     ['dynamic mic (nominal -60 dBu), 20 m, mic', 'much-gain', 'note', null],
     ['modular rack wall-wart, 3 m, active DI pad 10, 20 m, mic', 'too-hot', 'care', null],
     ['balanced line on Stage, 20 m, rca input', 'leg-on-shield', 'note', 6],

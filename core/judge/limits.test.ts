@@ -64,7 +64,7 @@ const LADDERS: readonly [
     'gain that is missing',
     MISSING,
     [
-      [20, 'stop', 'care'],
+      [12, 'stop', 'care'],
       [4, 'care', 'note']
     ]
   ],

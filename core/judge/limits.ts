@@ -58,7 +58,7 @@ export const LEAST_RAIL = 9;
 
 /** Gain that is missing, dB: a fader or a booster makes up for some of it, and no more than that. */
 export const MISSING: Ladder = [
-  [20, 'stop'],
+  [12, 'stop'],
   [4, 'care'],
   [-Infinity, 'note']
 ];

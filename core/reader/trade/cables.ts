@@ -25,7 +25,9 @@ export function cablesOf(
   const metres: (number | undefined)[] = Array.from({ length: slots });
   const kinds: (CableKindId | undefined)[] = Array.from({ length: slots });
   // A jack lead may be behind a box whose output is a jack.
-  const lastOut = modelOf(boxes[boxes.length - 1]?.model ?? source.model).ports.find((o) => o.way === 'out');
+  const lastOut = modelOf(boxes[boxes.length - 1]?.model ?? source.model).ports.find(
+    (o) => o.way === 'out' && o.id !== 'thru'
+  );
   const plugged = lastOut?.carries === 'unbalanced' || modelOf(source.model).ports[0].level === 'speaker';
   pieces.forEach((p, k) => {
     if (p.read.is !== 'length') return;

@@ -142,12 +142,23 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const best = found.sort((a, b) => b.weight - a.weight || a.at - b.at)[0] ?? null;
   const usual = instrument?.read.model ?? null;
   // A guitar or a bass "cab" and nothing else is what a microphone stands before.
+  const before = pieces.some(
+    (p, k) =>
+      p.read.is === 'amp' &&
+      /\b(?:mic|mics|mike|miked|mic'?d|microphone|mikro|mikrofon|micro)\b(?:\s+(?:on|at|in front of|before|am|vor|devant))?(?:\s+(?:the|an?|his|her|its))*$/i.test(
+        pieces
+          .slice(0, k)
+          .filter((o) => o.part === p.part)
+          .map((o) => o.text)
+          .join(' ')
+      )
+  );
   const cab =
     amp &&
     !best &&
     instrument &&
     ['guitar', 'bass-guitar', 'five-string-bass', 'organ'].includes(played ?? '') &&
-    pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from) &&
+    (before || pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from)) &&
     !pieces.some((p) => p.read.is === 'di');
   // A desk is where a bass goes, not what it comes from; but no microphone has a line output.
   const out = best !== null && /\bout/i.test(pieces.map((p) => (p.read.is === 'source' ? p.text : '')).join(' '));
@@ -158,6 +169,9 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // Nothing but the plug is known of it; or it is the amplifier's own output.
   const rig = pieces.find((p) => p.read.is === 'amp' && /bass/i.test(p.text));
   if (model === null && rig && pieces.some((p) => p.read.is === 'di')) model = 'bass-amp-out';
+  const cabinet = pieces.find((p) => p.read.is === 'amp');
+  const micd = model === null && cabinet && pieces.some((p) => /^(?:close )?(?:mic'?d|miked)/i.test(p.text));
+  if (micd) model = 'dynamic-mic';
   const plug = pieces.find(isOf('cable'))?.read.kind;
   const unnamed = instrument === null && (best === null || best.weight < 10);
   if (unnamed && plug === 'mini' && !/^(?:xlr|rca)/i.test(pieces.find(isOf('cable'))!.text)) model = 'headphone';
@@ -186,7 +200,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const back = pieces.some((p) => p.read.is === 'box' && ['reamp-box', 'reversed-di'].includes(p.read.model));
   if (back && assumed && ['guitar', 'bass-guitar', 'five-string-bass'].includes(played ?? '')) model = 'interface-out';
   const settings: Device['settings'] = {};
-  const of = (assumed ? null : best?.of) ?? played;
+  const of =
+    (assumed ? null : best?.of) ?? played ?? (micd ? (/bass/i.test(cabinet.text) ? 'bass-guitar' : 'guitar') : null);
   if (of && modelOf(model).signal && modelOf(model).signal!.instrument !== of) settings.instrument = of;
   const place: MicPlace | undefined = MICS.has(model) ? (amp ? 'cabinet' : instrument?.read.mic) : undefined;
   const level = place && micLevel(model, place);
@@ -197,7 +212,13 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   }
   // Nobody has to be told that keys have an output.
   const unsaid = assumed && (modelOf(model).signal?.nature !== 'resistive' || model === 'acoustic-preamp');
-  return { model, settings, at: best?.at ?? instrument?.from ?? null, instrument: of, assumed: unsaid };
+  return {
+    model,
+    settings,
+    at: best?.at ?? instrument?.from ?? (micd ? cabinet.from : null),
+    instrument: of,
+    assumed: unsaid
+  };
 }
 
 /** Where it goes; null where nobody said so. */
@@ -207,6 +228,8 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
   const speaker = modelOf(source.model).ports[0].level === 'speaker';
   const candidates = pieces.flatMap((p, k): { model: string; at: number; weight: number }[] => {
     const { read } = p;
+    // A receiver's pack is at the other end of its radio link.
+    if (read.is === 'input' && read.model === 'beltpack-in' && source.model === 'wireless-receiver') return [];
     if (read.is === 'input')
       return [{ model: read.model, at: p.from, weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) }];
     if (read.is === 'preamp' && !boxes.some((b) => b.model === 'preamp-di') && source.model !== 'acoustic-preamp')
