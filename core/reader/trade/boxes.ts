@@ -65,7 +65,11 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
       return;
     // To "re-amp" with a DI the wrong way round is what that DI does.
     if (read.is === 'box' && read.model === 'reamp-box' && /^re-?\s?amp$/i.test(p.text) && turnedDi) return;
-    if (read.is === 'box' && !(p.named && pieces.some((o) => !o.named && o.read.is === 'box')) && !isPlace(pieces, k)) {
+    if (
+      read.is === 'box' &&
+      !(p.named && pieces.some((o) => !o.named && (o.read.is === 'box' || o.read.is === 'di'))) &&
+      !isPlace(pieces, k)
+    ) {
       // "mixer out" behind a small mixer is the same one.
       if (!list.some((b) => b.model === read.model)) list.push({ model: read.model, settings: {}, at: p.from });
     }

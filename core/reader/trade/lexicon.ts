@@ -245,7 +245,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'acoustic-preamp',
     60,
-    'built in condenser microphones|built in microphones|built in mics|built in condenser mics|internal microphones|internal mics|internal mic|built in mic system|onboard preamp|on board preamp|built in preamp|builtin preamp|internal preamp|preamp inside|with preamp|w preamp|preamp on board|preamp onboard|own preamp|onboard eq|electro acoustic|electro acoustique|guitare electro acoustique|electroacoustique|electro acoustic guitar|electroacoustic|active acoustic|pickup with preamp|preamp built in|preamp pickup|pickup w onboard preamp|onboard electronics|factory preamp|integrated preamp|inbuilt preamp|active piezo'
+    'built in condenser microphones|built in microphones|built in mics|built in condenser mics|internal microphones|internal mics|internal mic|built in mic system|onboard preamp|on board preamp|built in preamp|builtin preamp|internal preamp|preamp inside|with preamp|w preamp|preamp on board|preamp onboard|own preamp|onboard eq|electro acoustic|electro acoustique|guitare electro acoustique|electroacoustique|electro acoustic guitar|electroacoustic|active acoustic|pickup with preamp|preamp built in|preamp pickup|pickup w onboard preamp|onboard electronics|factory preamp|integrated preamp|inbuilt preamp|built in pickups and preamp|built in pickup and preamp|internal pickup and preamp|pickup and preamp inside|piezo and preamp|piezo with preamp|undersaddle piezo and preamp|previo|previo incorporado|preamplificador|active piezo'
   ),
   [{ is: 'magnetic' }, 'magnetic|magnetic pickup|mag pickup|mag|magnetic pu'],
   // Microphones
@@ -272,7 +272,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'wireless-receiver',
     70,
-    'wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|funkhandsender|funk|inalambrico|radiomicrofono|micro sans fil|sans fil|draadloos|draadloze microfoon|wireless belt pack rx|wireless guitar|guitar wireless rx|bass wireless|radio rx|uhf rx|uhf receiver|beltpack rx|pack rx|belt pack rx|body pack rx|headset rx|headset pack rx|lav pack rx|dual receiver|twin receiver|quad receiver|radio mic pack|handheld rx|hh rx|headset mic rx|headset mic pack rx|hf mic|rf|receiver of wireless mic|wireless system|wireless rack|guitar wireless|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
+    'wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|funkhandsender|funk|inalambrico|radiomicrofono|micro sans fil|sans fil|draadloos|draadloze microfoon|wireless belt pack rx|wireless guitar|guitar wireless rx|bass wireless|radio rx|uhf rx|uhf receiver|beltpack rx|pack rx|belt pack rx|body pack rx|headset rx|headset pack rx|lav pack rx|dual receiver|twin receiver|quad receiver|radio mic pack|handheld rx|hh rx|headset mic rx|headset mic pack rx|hf mic|rf|receiver of wireless mic|wireless system|funkempfanger|empfanger|funkmikro empfanger|recepteur|receptor|ricevitore|ontvanger|micro inalambrico|recepteur hf|hf empfanger|wireless rack|guitar wireless|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
   ),
   source(
     'hi-z-mic',
@@ -316,7 +316,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'valve-amp',
     40,
-    'ext speaker out|speaker out|speaker output|speaker socket|ext speaker socket|extension speaker socket'
+    'ext speaker out|speaker out|speaker output|ext cab out|extension cab out|speaker cab out|speaker socket|ext speaker socket|extension speaker socket'
   ),
   source('headphone', 32, 'tv|television|tv set|monitor headphone out|projector audio'),
   source(
@@ -351,7 +351,11 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     14,
     'main output|main out|main outs|main mix output|balanced main output|aux out|aux outs|aux send|aux sends'
   ),
-  source('line-balanced', 14, 'desk|console|mixing desk|foh desk'),
+  source(
+    'line-balanced',
+    14,
+    'desk|console|mixing desk|pult|mischpult|mengtafel|mengpaneel|table de mixage|console de mixage|mesa de mezclas|mesa|foh desk'
+  ),
   source(
     'bass-amp-out',
     72,
@@ -526,7 +530,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'recorder-in',
-    'recorder|recorder in|recorder ins|recorder input|multitrack|multitrack recorder|field recorder|recorder line|recording interface in|stereo recorder|recorder inputs|audio recorder'
+    'recorder|recorder in|recorder ins|recorder input|multitrack|multitrack recorder|field recorder|recorder line|field recorder line in|field recorder in|multitrack line in|recorder line ins|recording interface in|stereo recorder|recorder inputs|audio recorder'
   ),
   input(
     'power-amp-in',

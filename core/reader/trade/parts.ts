@@ -74,8 +74,14 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const body = instruments.filter(
     (p) => !p.named && p.read.instrument !== 'programme' && !(electric(p) && instruments.some((o) => !electric(o)))
   );
+  // A "guitar" whose name says which.
+  const acoustic = instruments.find((p) => p.read.instrument === 'acoustic-guitar');
+  const bare =
+    body[0]?.read.instrument === 'guitar' &&
+    /^(?:guitar|gtr|git|gt|gitarre|guitare|guitarra|chitarra)$/i.test(body[0].text);
   const instrument =
     (five && bass ? five : null) ??
+    (bare ? acoustic : null) ??
     body[0] ??
     instruments.find((p) => p.read.instrument !== 'programme') ??
     instruments[0] ??
@@ -105,7 +111,13 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     const next = pieces[pieces.indexOf(p) + 1];
     return next?.read.is === 'input' && next.read.model === 'insert-return' && next.part === p.part;
   };
-  const sources = pieces.filter(isOf('source')).filter((p) => !behindMixer(p) && !where(p) && !inserted(p));
+  // An amplifier that a microphone stands before is no source, unless one of its outputs was said.
+  const mics = pieces.some((p) => p.read.is === 'source' && MICS.has(p.read.model));
+  const before = (p: Piece): boolean =>
+    mics && p.read.is === 'source' && p.read.model.endsWith('-amp') && !/out|line|socket|tap/i.test(p.text);
+  const sources = pieces
+    .filter(isOf('source'))
+    .filter((p) => !behindMixer(p) && !where(p) && !inserted(p) && !before(p));
   const found = sources.map((p) => ({
     model: p.read.model as string,
     weight: p.read.weight - (p.named ? NAMED : 0),
@@ -115,6 +127,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const also = (model: string, weight: number, at: number, of: InstrumentId | null = null): void =>
     void found.push({ model, weight, at, of });
   pieces.forEach((p, k) => {
+    if (p.read.is === 'source' && /^preamp out/i.test(p.text) && played !== null && ACOUSTIC.has(played))
+      also('acoustic-preamp', 56, p.from);
     if (p.read.is === 'magnetic')
       also(
         played === 'upright-bass'
@@ -142,7 +156,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const best = found.sort((a, b) => b.weight - a.weight || a.at - b.at)[0] ?? null;
   const usual = instrument?.read.model ?? null;
   // A guitar or a bass "cab" and nothing else is what a microphone stands before.
-  const before = pieces.some(
+  const micBefore = pieces.some(
     (p, k) =>
       p.read.is === 'amp' &&
       /\b(?:mic|mics|mike|miked|mic'?d|microphone|mikro|mikrofon|micro)\b(?:\s+(?:on|at|in front of|before|am|vor|devant))?(?:\s+(?:the|an?|his|her|its))*$/i.test(
@@ -158,7 +172,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     !best &&
     instrument &&
     ['guitar', 'bass-guitar', 'five-string-bass', 'organ'].includes(played ?? '') &&
-    (before || pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from)) &&
+    (micBefore || pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from)) &&
     !pieces.some((p) => p.read.is === 'di');
   // A desk is where a bass goes, not what it comes from; but no microphone has a line output.
   const out = best !== null && /\bout/i.test(pieces.map((p) => (p.read.is === 'source' ? p.text : '')).join(' '));
@@ -197,7 +211,12 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   }
   if (model === 'valve-amp' && /\b(?:solid.state|transistor|class d)\b/.test(told)) model = 'power-amp';
   // A guitar that is re-amped is a recording: what is played back comes from a line output.
-  const back = pieces.some((p) => p.read.is === 'box' && ['reamp-box', 'reversed-di'].includes(p.read.model));
+  const back = pieces.some(
+    (p) =>
+      p.read.is === 'box' &&
+      ['reamp-box', 'reversed-di'].includes(p.read.model) &&
+      !(p.named && pieces.some((o) => !o.named && o.read.is === 'di'))
+  );
   if (back && assumed && ['guitar', 'bass-guitar', 'five-string-bass'].includes(played ?? '')) model = 'interface-out';
   const settings: Device['settings'] = {};
   const of =

@@ -80,12 +80,11 @@ function turned(text: string, pieces: readonly Piece[], options: Options): Trade
   return { ...reading, pieces: all(reading.pieces), ignored: all(reading.ignored), guessed: all(reading.guessed) };
 }
 
-/** "aux 3 to the IEM sender": of two ends the first is where it comes from, and its number is no channel. */
+/** "aux 3 to the IEM sender": of two ends the aux is where it comes from, and its number is no channel. */
 function fromAux(pieces: readonly Piece[]): readonly Piece[] {
   const ends = pieces.filter((p) => !p.named && (p.read.is === 'input' || p.read.is === 'amp'));
-  const [aux] = ends;
-  if (ends.length < 2 || !/^aux$/i.test(aux.text) || pieces.some((p) => ['source', 'instrument'].includes(p.read.is)))
-    return pieces;
+  const aux = ends.find((p) => /^aux$/i.test(p.text));
+  if (ends.length < 2 || !aux || pieces.some((p) => ['source', 'instrument'].includes(p.read.is))) return pieces;
   const k = pieces.indexOf(aux);
   return pieces.map((p, n): Piece => {
     if (n === k) return { ...p, read: { is: 'source', model: 'line-balanced', weight: 55 } };

@@ -18,7 +18,7 @@ export const PHANTOM = at(
   String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:\s+power)?)(?:\s+(?:for the \w+))?\b(?:\s*(on|off|no))?(?![a-z])`
 );
 /** "48" and no more, said of a microphone that wants it. */
-export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo))`);
+export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
 export const CUT = at(
   String.raw`(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
 );
