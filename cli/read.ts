@@ -42,8 +42,10 @@ const lineOf = (spec: LineSpec, { metres, said }: Pick<TradeReading, 'metres' | 
     }
   };
 };
+/** What comes from a source of its own; what goes on by a thru is told beside it. */
+const linesOf = (reading: TradeReading) => reading.specs.filter((s) => !s.thru).map((s) => lineOf(s, reading));
 const told = (reading: TradeReading) => ({
-  lines: reading.specs.filter((s) => !s.thru).map((s) => lineOf(s, reading)),
+  lines: linesOf(reading),
   thru: reading.specs.filter((s) => s.thru).map((s) => lineOf(s, reading)),
   assumed: reading.assumed,
   ignored: reading.ignored.map((p) => p.text),
@@ -61,8 +63,5 @@ export const readFile = (path: string) =>
 /** A pasted list. */
 export function readListFile(path: string) {
   const { rows, unread } = readList(readFileSync(path, 'utf8'));
-  return {
-    lines: rows.flatMap((r) => r.reading.specs.filter((s) => !s.thru).map((s) => lineOf(s, r.reading))),
-    unread
-  };
+  return { lines: rows.flatMap((r) => linesOf(r.reading)), unread };
 }

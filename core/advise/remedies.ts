@@ -92,7 +92,7 @@ export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(nul
   const promising = singles.filter((r) => r.remedy.score > 0.05).sort(byScore);
   const better = promising.filter((r) => helps(r.remedy, before));
   // One change after which nothing is left but remarks is enough, unless two are better by more than one of them.
-  const [alone] = [...better].sort(byScore);
+  const [alone] = better;
   const enough = alone && rank(alone.remedy.severityAfter) < rank('care') ? alone.remedy.score : -Infinity;
   // What alone is not enough may be half of what is: a box lets the ground be lifted. A third change only where
   // two still leave something to be careful about.
@@ -129,11 +129,16 @@ export function remediesFor(plan: Plan, line: Line, stock: Stock = new Stock(nul
 function halves(singles: readonly Tried[], better: readonly Tried[]): Tried[] {
   if (better.length === 0 || !better.every(({ changes: [c] }) => c.what.code === 'shorter')) return [];
   return singles
-    .filter(({ remedy, changes: [c] }) => PUTS_IN.has(c.what.code) && remedy.score <= 0.05 && cures(remedy))
+    .filter(
+      ({ remedy, changes: [c] }) =>
+        PUTS_IN.has(c.what.code) && remedy.score <= 0.05 && eased(remedy.before, remedy.after)
+    )
     .sort(byScore)
     .slice(0, SEEDS);
 }
-const cures = ({ before, after }: Remedy): boolean => !after || rank(after.severity) < rank(before.severity);
+/** Whether a problem is gone, or less bad. */
+const eased = (before: Finding, after: Finding | null): boolean =>
+  !after || rank(after.severity) < rank(before.severity);
 
 /** Hum of another line that moves less than this is not told, dB. */
 const TOLD_DB = 3;
@@ -165,8 +170,7 @@ const MISSING = 8;
 
 /** It makes the worst problem itself less bad, or the line as a whole. */
 const helps = ({ what, before, after, severityAfter, leftAfter }: Remedy, line: LineReport): boolean =>
-  !after ||
-  rank(after.severity) < rank(before.severity) ||
+  eased(before, after) ||
   rank(severityAfter) < rank(line.severity) ||
   // Of remarks alone a switch may see to any.
   (what.every((w) => w.code === 'setting') &&
@@ -196,6 +200,7 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
   if (!next) return [];
   const report = judgeLine(draft, next, at);
   const [first] = problems(before);
+  const after = matching(first, report);
   const left = problems(report);
   const missing = at.stock.kit ? missingBeside(at.stock, at.beside, partsOf(draft, next.devices, next.cables)) : [];
   return [
@@ -204,7 +209,7 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
         what: changes.map((c) => c.what).sort((a, b) => WEIGHTY.indexOf(a.code) - WEIGHTY.indexOf(b.code)),
         ops,
         before: first,
-        after: matching(first, report),
+        after,
         severityAfter: report.severity,
         leftAfter: left.length,
         // Two changes cost more time on a stage than one, and a battery has to be watched.
@@ -217,7 +222,7 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
             0
           ) -
           missing.length * MISSING -
-          (first && !cured(first, report) && report.severity === before.severity ? FIRST : 0) -
+          (!eased(first, after) && report.severity === before.severity ? FIRST : 0) -
           batteries(changes) -
           quieter(before, report),
         missing,
@@ -230,10 +235,6 @@ function tryChange(plan: Plan, line: Line, before: LineReport, changes: Change[]
   ];
 }
 
-const cured = (first: Finding, report: LineReport): boolean => {
-  const after = matching(first, report);
-  return !after || rank(after.severity) < rank(first.severity);
-};
 /** What leaves the first problem as it is comes after what does not. */
 const FIRST = 4;
 

@@ -1,4 +1,4 @@
-import { defaultKind, kindFrom, modelOf } from '../gear/catalogue';
+import { defaultKind, kindFrom, mainOut, modelOf } from '../gear/catalogue';
 import type { CableKindId } from '../gear/cables';
 import type { Model, PortSpec, Settings } from '../gear/types';
 import type { Chain } from '../plan/chain';
@@ -176,7 +176,7 @@ function through(w: Wanted, { boxes, far, apart }: Middle, input: string): Chain
       ]
     };
   }
-  const out = modelOf(boxes[boxes.length - 1]).ports.find((p) => p.way === 'out' && p.id !== 'thru')!;
+  const out = mainOut(modelOf(boxes[boxes.length - 1]))!;
   const after: CableKindId = out.socket === 'xlr' ? runKind : out.socket === 'rca' ? 'rca' : 'instrument';
   return {
     devices,

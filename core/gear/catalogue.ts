@@ -41,7 +41,8 @@ export function portFor(model: Model, way: 'in' | 'out', kind: CableKindId): Por
 }
 
 /** The output that a line goes on by. */
-const mainOut = (model: Model): PortSpec | undefined => model.ports.find((p) => p.way === 'out' && p.id !== 'thru');
+export const mainOut = (model: Model): PortSpec | undefined =>
+  model.ports.find((p) => p.way === 'out' && p.id !== 'thru');
 
 /** From here on a balanced run is taken to be a pair of the multicore, metres. */
 const MULTICORE_FROM = 20;

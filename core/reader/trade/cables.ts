@@ -1,5 +1,5 @@
 import { type CableKindId, CABLES, MAX_METRES } from '../../gear/cables';
-import { modelOf, defaultKind } from '../../gear/catalogue';
+import { defaultKind, mainOut, modelOf } from '../../gear/catalogue';
 import type { PortSpec } from '../../gear/types';
 import { mates } from '../../gear/sockets';
 import type { CableSpec } from '../../plan/spec';
@@ -25,9 +25,7 @@ export function cablesOf(
   const metres: (number | undefined)[] = Array.from({ length: slots });
   const kinds: (CableKindId | undefined)[] = Array.from({ length: slots });
   // A jack lead may be behind a box whose output is a jack.
-  const lastOut = modelOf(boxes[boxes.length - 1]?.model ?? source.model).ports.find(
-    (o) => o.way === 'out' && o.id !== 'thru'
-  );
+  const lastOut = mainOut(modelOf(boxes[boxes.length - 1]?.model ?? source.model));
   const plugged = lastOut?.carries === 'unbalanced' || modelOf(source.model).ports[0].level === 'speaker';
   pieces.forEach((p, k) => {
     if (p.read.is !== 'length') return;

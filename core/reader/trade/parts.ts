@@ -177,7 +177,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // A desk is where a bass goes, not what it comes from; but no microphone has a line output.
   const out = best !== null && /\bout/i.test(pieces.map((p) => (p.read.is === 'source' ? p.text : '')).join(' '));
   const spoken = usual !== null && MICS.has(usual) && out;
-  const least = usual !== null && played !== 'programme' && !spoken ? 15 : spoken ? 8 : 10;
+  const least = spoken ? 8 : usual !== null && played !== 'programme' ? 15 : 10;
   let model: string | null =
     best && best.weight > least ? best.model : cab ? 'dynamic-mic' : (usual ?? best?.model ?? null);
   // Nothing but the plug is known of it; or it is the amplifier's own output.

@@ -1,4 +1,4 @@
-import { checkSetting, givesPhantom, hasTrait, modelOf, wantsPhantom } from '../../gear/catalogue';
+import { checkSetting, givesPhantom, hasTrait, mainOut, modelOf, wantsPhantom } from '../../gear/catalogue';
 import { type LineSpec, MOST_BOXES } from '../../plan/spec';
 import { cutText } from '../../text/well-formed';
 import { cut } from './cut';
@@ -128,9 +128,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         box.model = `${box.model.replace(/-(?:grounded|open)$/, '')}-${three.open ? 'open' : 'grounded'}`;
   const said = inputOf(pieces, source, list);
   const into = said && modelOf(said.model).ports[0].socket;
-  const out = modelOf(list[list.length - 1]?.model ?? source.model).ports.find(
-    (p) => p.way === 'out' && p.id !== 'thru'
-  )?.socket;
+  const out = mainOut(modelOf(list[list.length - 1]?.model ?? source.model))?.socket;
   // A lead from XLR to a 3.5 mm plug is what its two ends are.
   const ends = pieces.some((p) => p.read.is === 'cable' && /xlr to (?:mini|3)/i.test(p.text));
   if (ends && into === 'mini' && (out === 'xlr' || out === 'trs') && list.length + 2 <= MOST_BOXES) {
