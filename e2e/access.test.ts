@@ -63,6 +63,27 @@ test('what is clicked before the page can answer is done once it can', async ({ 
   await expect(page.getByRole('button', { name: 'Light theme' })).toBeVisible();
 });
 
+test('a list that is loaded anew does not take back the click on a show', async ({ page, path }) => {
+  await page.goto(path('/'));
+  const show = page.getByRole('link', { name: /^The Salt Road/ }).first();
+  const slowly = (at: RegExp, wait: number): Promise<void> =>
+    page.route(at, async (route) => {
+      await new Promise((done) => setTimeout(done, wait));
+      await route.continue();
+    });
+  // The copy is answered while the show is on its way.
+  await slowly(/\/api\/shows\/[^/]+\/copy$/, 400);
+  await slowly(/\/show\/[^/]+\/__data\.json/, 1500);
+  const copied = page.waitForResponse(/\/copy$/);
+  await page
+    .getByRole('button', { name: /^Duplicate The Salt Road/ })
+    .first()
+    .click();
+  await show.click();
+  await copied;
+  await expect(page).toHaveURL(/\/show\//);
+});
+
 test('on a phone nothing runs out of the screen, and a line can be mended by thumb', async ({ page, app, path }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(path('/'));

@@ -1,9 +1,12 @@
-// npm run mutate -- AREA …: plants small faults one by one and counts those that the tests of the area notice.
+// npm run mutate -- AREA[=PART/PARTS] …: plants small faults one by one and counts those that the tests of the area notice. `judge=2/6` takes every sixth
+// stretch of lines, from the second on: a sample in an hour instead of all in six, and the six samples together are all that stands within a stretch.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { main, Refusal, say } from './lib/say.mjs';
 import { DATA, ensurePackages, ROOT } from './lib/setup.mjs';
+
+const of = (folder, ...names) => names.map((name) => `${folder}/${name}.ts`);
 
 /**
  * What is changed, and which tests have to notice. Tables of texts and of data are left out: no test should repeat them. `without`: tests over so many
@@ -11,22 +14,22 @@ import { DATA, ensurePackages, ROOT } from './lib/setup.mjs';
  */
 const AREAS = {
   judge: {
-    mutate: ['core/judge/{across,balance,connector,ground,impedance,level,limits}.ts'],
+    mutate: of('core/judge', 'across', 'balance', 'connector', 'ground', 'impedance', 'level', 'limits'),
     tests: ['core/judge/{across,judge,limits,verdicts}.test.ts'],
     without: ['what a remedy promises', 'every line has a report']
   },
   linecheck: {
-    mutate: ['core/linecheck/{expected,explain,gates,hum,merge,pair}.ts'],
+    mutate: of('core/linecheck', 'expected', 'explain', 'gates', 'hum', 'merge', 'pair'),
     tests: ['core/linecheck/*.test.ts', 'core/judge/limits.test.ts', 'src/lib/show/check/*.test.ts']
   },
   trace: {
-    mutate: ['core/trace/{belief,cures,first-answers,infer,probes}.ts'],
+    mutate: of('core/trace', 'belief', 'cures', 'first-answers', 'infer', 'probes'),
     tests: ['core/trace/{belief,cures,first-answers,limits,trace}.test.ts'],
     without: ['their faults are found by evidence', 'has words for every cause']
   },
-  outbox: { mutate: ['src/lib/outbox/{lane.svelte,old-rows,outcome}.ts'], tests: ['src/lib/outbox/*.test.ts'] },
+  outbox: { mutate: of('src/lib/outbox', 'lane.svelte', 'old-rows', 'outcome'), tests: ['src/lib/outbox/*.test.ts'] },
   session: {
-    mutate: ['src/lib/show/session/{session.svelte,history,marks}.ts', 'src/lib/server/take.ts'],
+    mutate: [...of('src/lib/show/session', 'session.svelte', 'history', 'marks'), 'src/lib/server/take.ts'],
     tests: ['src/lib/show/session/*.test.ts']
   },
   access: {
@@ -35,13 +38,35 @@ const AREAS = {
   }
 };
 
+const STRETCH_LINES = 12;
+
+/** Every `parts`-th stretch of the lines of all `files` counted through, from number `part` (1 …) on, as `file:first-last`. */
+function stretches(files, part, parts) {
+  const found = [];
+  let index = 0;
+  for (const file of files) {
+    const lines = readFileSync(join(ROOT, file), 'utf8').split('\n').length;
+    for (let first = 1; first <= lines; first += STRETCH_LINES)
+      if (index++ % parts === part - 1) found.push(`${file}:${first}-${Math.min(lines, first + STRETCH_LINES - 1)}`);
+  }
+  return found;
+}
+
+/** An area as it is asked for: `judge` or `judge=2/6`. Throws Refusal. */
+function asked(text) {
+  const [, area, part = '1', parts = '1'] = /^(\w+)(?:=(\d+)\/(\d+))?$/.exec(text) ?? [];
+  if (!(area in AREAS))
+    throw new Refusal(`There is no area ${text}: ${Object.keys(AREAS).join(', ')}, or judge=2/6 for a part.`);
+  if (Number(part) < 1 || Number(part) > Number(parts)) throw new Refusal(`${text}: a part is from 1 to ${parts}.`);
+  return { area, part: Number(part), parts: Number(parts) };
+}
+
 await main(async () => {
   ensurePackages();
-  const asked = process.argv.slice(2);
-  const strange = asked.find((area) => !(area in AREAS));
-  if (strange) throw new Refusal(`There is no area ${strange}: ${Object.keys(AREAS).join(', ')}.`);
-  for (const area of asked.length > 0 ? asked : Object.keys(AREAS)) {
-    const { mutate, tests, without = [] } = AREAS[area];
+  const words = process.argv.slice(2);
+  for (const { area, part, parts } of (words.length > 0 ? words : Object.keys(AREAS)).map(asked)) {
+    const { mutate: whole, tests, without = [] } = AREAS[area];
+    const mutate = parts === 1 ? whole : stretches(whole, part, parts);
     const folder = join(DATA, 'mutate');
     mkdirSync(folder, { recursive: true });
     const config = join(ROOT, `vitest.mutate-${area}.config.ts`);
@@ -68,7 +93,7 @@ export default { ...base, test: { ...base.test, include: ${JSON.stringify(tests)
         timeoutMS: 30_000,
         ignorePatterns: ['!.svelte-kit', '.data', 'build', 'test-results'],
         tempDirName: '.data/mutate/sandbox',
-        reporters: ['clear-text', 'json'],
+        reporters: ['clear-text', 'json', 'progress-append-only'],
         clearTextReporter: { allowColor: false, reportTests: false, logTests: false },
         jsonReporter: { fileName: report }
       })
@@ -86,6 +111,8 @@ export default { ...base, test: { ...base.test, include: ${JSON.stringify(tests)
     const count = (...states) => all.filter((m) => states.includes(m.status)).length;
     const killed = count('Killed', 'Timeout');
     const counted = killed + count('Survived', 'NoCoverage');
-    say(`${area}: ${killed} of ${counted} noticed, ${((100 * killed) / counted).toFixed(1)} %`);
+    say(
+      `${area}${parts === 1 ? '' : `, part ${part} of ${parts}`}: ${killed} of ${counted} noticed, ${((100 * killed) / counted).toFixed(1)} %`
+    );
   }
 });

@@ -1,13 +1,14 @@
 <script lang="ts">
   import { counted } from '$core/words/screen/counted';
   import { pages as says } from '$core/words/screen/pages';
-  import { goto, invalidate } from '$app/navigation';
+  import { goto } from '$app/navigation';
   import { SEVERITIES } from '$core/judge/types';
   import { SEVERITY_NAMES } from '$core/words/names';
   import Dialog from '$lib/ui/Dialog.svelte';
   import Header from '$lib/ui/Header.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import LinkDialog from '$lib/crew/LinkDialog.svelte';
+  import { renew } from '$lib/ui/renew';
   import { send } from '$lib/ui/send';
   import { dateTime } from '$lib/ui/when';
   import { toast } from 'svelte-sonner';
@@ -30,7 +31,7 @@
     toast.error(sent.message);
     return null;
   }
-  const refresh = (): Promise<void> => invalidate('app:shows');
+  const refresh = (): Promise<void> => renew('app:shows');
   // What is still being computed is there in a moment.
   $effect(() => {
     if (!data.shows.some((s: (typeof data.shows)[number]) => s.look === 'computing')) return;

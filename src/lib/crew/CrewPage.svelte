@@ -1,6 +1,6 @@
 <script lang="ts">
   import { crew as says } from '$core/words/screen/crew';
-  import { invalidate } from '$app/navigation';
+  import { renew } from '$lib/ui/renew';
   import { dateTime } from '$lib/ui/when';
   import { send } from '$lib/ui/send';
   import { toast } from 'svelte-sonner';
@@ -35,7 +35,7 @@
     busy = true;
     const sent = await send<T>(method, path, body);
     busy = false;
-    await invalidate('app:crew');
+    await renew('app:crew');
     if (sent.ok) return sent.answer;
     toast.error(sent.message);
     return null;

@@ -7,7 +7,7 @@
   import { rowsOfSheet, sheetName, sheetOf } from '$core/paper/sheets';
   import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
   import type { LineReport } from '$core/judge/judge';
-  import { invalidate } from '$app/navigation';
+  import { renew } from '$lib/ui/renew';
   import { page } from '$app/state';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -44,7 +44,7 @@
   const ticked = untrack(() => new Ticks(show.id, ticks, show.rows));
   onMount(() => {
     void ticked.open(show.feed);
-    const stop = show.feed.on('prints', ({ show: id }) => id === show.id && void invalidate(() => true));
+    const stop = show.feed.on('prints', ({ show: id }) => id === show.id && void renew(() => true));
     return () => {
       stop();
       ticked.close();
@@ -94,7 +94,7 @@
     else {
       const { revision: at } = (await answer.json()) as { revision: number };
       toast(says.revisionIsNotedAsPrintedWhat(at));
-      await invalidate(() => true);
+      await renew(() => true);
     }
   }
 
