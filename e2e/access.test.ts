@@ -66,11 +66,12 @@ test('what is clicked before the page can answer is done once it can', async ({ 
 test('a list that is loaded anew does not take back the click on a show', async ({ page, path }) => {
   await page.goto(path('/'));
   const show = page.getByRole('link', { name: /^The Salt Road/ }).first();
-  const slowly = (at: RegExp, wait: number): Promise<void> =>
-    page.route(at, async (route) => {
+  const slowly = async (at: RegExp, wait: number): Promise<void> => {
+    await page.route(at, async (route) => {
       await new Promise((done) => setTimeout(done, wait));
       await route.continue();
     });
+  };
   // The copy is answered while the show is on its way.
   await slowly(/\/api\/shows\/[^/]+\/copy$/, 400);
   await slowly(/\/show\/[^/]+\/__data\.json/, 1500);

@@ -7,6 +7,7 @@ import { CAUTION_TEXTS } from '../words/check';
 import { modelName } from '../words/names';
 import { nameOf, settingsText } from '../words/paper';
 import { linesOf } from './patch';
+import { byPair, listed } from './pairs';
 import type { Group, PaperInput, Row, Sheet } from './types';
 
 /** From act to act: what is unplugged, what moves, what is plugged in, with the gates before each. */
@@ -28,13 +29,11 @@ function stepsOf(
   out: readonly { line: Line; tag: string }[],
   into: readonly { line: Line; tag: string }[]
 ): Step[] {
-  const list = (lines: readonly { line: Line; tag: string }[]): string =>
-    lines.map(({ line, tag }) => `${tag} ${nameOf(line)}`).join(', ');
   const steps: Step[] = [];
   const put = (step: string, what: string): void => void (what !== '' && steps.push({ step, what }));
-  put(says.mute, list([...out, ...into]));
-  put(says.phantomOff, list(out.filter(({ line }) => phantom(plan, line))));
-  for (const l of out) put(says.unplug, list([l]));
+  put(says.mute, listed([...out, ...into]));
+  put(says.phantomOff, listed(out.filter(({ line }) => phantom(plan, line))));
+  for (const l of byPair(out)) put(says.unplug, listed(l));
   const free = out.flatMap(({ line }) =>
     boxesOf(plan, line).map((id) => ({ model: plan.devices[id].model, from: line }))
   );
@@ -49,9 +48,9 @@ function stepsOf(
       } else put(says.bring, says.forSetTo(modelName(device.model), tag, nameOf(line), set));
     }
   }
-  for (const l of into) put(says.plug, list([l]));
-  put(says.phantomOn, list(into.filter(({ line }) => phantom(plan, line))));
-  put(says.unmute, into.length > 0 ? says.oneAfterTheOtherGainFrom(list(into)) : '');
+  for (const l of byPair(into)) put(says.plug, listed(l));
+  put(says.phantomOn, listed(into.filter(({ line }) => phantom(plan, line))));
+  put(says.unmute, into.length > 0 ? says.oneAfterTheOtherGainFrom(listed(into)) : '');
   return steps;
 }
 

@@ -31,6 +31,7 @@ export function gainSheet({ plan, reports }: PaperInput): Sheet {
         const db = (value: number): string => `${formatNumber(value, 0, true)}\u202FdB`;
         return {
           key: line.id,
+          line: line.id,
           cells: [
             tag,
             nameOf(line),

@@ -53,6 +53,30 @@ describe('the patch sheet', () => {
     ]));
 });
 
+it('a pair that is alike on both sides is told once on every sheet that goes by lines; sides that differ are told each', () => {
+  const side = (name: string, channel: number, box: string): [string, { pair: string; act: string }] => [
+    `${name}: keyboard, 4 m, ${box}, 20 m, mic ${channel}`,
+    { pair: 'Keys', act: 'One' }
+  ];
+  const sheets =
+    (...lines: readonly ReturnType<typeof side>[]) =>
+    (id: 'patch' | 'places' | 'boxes' | 'phantom' | 'gain' | 'changeover') =>
+      rows(sheetOf(id, input(show(['Voice: dynamic mic, 20 m, mic 1', { act: 'First' }], ...lines))));
+  const alike = sheets(side('Keys L', 7, 'passive DI'), side('Keys R', 8, 'passive DI'));
+  for (const id of ['patch', 'places', 'boxes', 'phantom', 'gain'] as const) {
+    const keys = alike(id).filter((cells) => /Keys/.test(cells[1]));
+    expect([id, ...keys.map((cells) => cells.slice(0, 2))]).toEqual([id, ['7/8', 'Keys']]);
+  }
+  expect(
+    alike('changeover')
+      .filter((cells) => cells[1] === 'Plug')
+      .map((cells) => cells[2])
+  ).toEqual(['7/8 Keys']);
+  const apart = sheets(side('Keys L', 7, 'passive DI'), side('Keys R', 8, 'passive DI lifted'));
+  expect(apart('patch').map((cells) => cells[0])).toEqual(['1', '7', '8']);
+  expect(apart('phantom').map((cells) => cells[0])).toEqual(['1', '7/8']);
+});
+
 it('small things are counted with the lines that want them, a shared one once, spares on top', () => {
   const plan = show(
     ['Bass: active bass guitar, 3 m, active DI on battery, 20 m, mic 1'],

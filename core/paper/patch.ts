@@ -35,6 +35,7 @@ function patchRow(plan: Plan, { line, tag }: { line: Line; tag: string }): Row {
   const phantom = plan.devices[line.id].settings.phantom === 'on' ? '48 V' : '';
   return {
     key: line.id,
+    line: line.id,
     cells: [
       tag,
       [nameOf(line), line.info?.note].filter(Boolean).join(' · '),
@@ -85,6 +86,7 @@ export const placesSheet = ({ plan }: PaperInput): Sheet => ({
 /** One box as it is to be set: every switch with all its positions. */
 export interface Card {
   readonly device: string;
+  readonly line: string;
   readonly place: string;
   readonly tag: string;
   readonly name: string;
@@ -106,6 +108,7 @@ export function cardsOf({ plan }: Pick<PaperInput, 'plan'>): Card[] {
       return [
         {
           device: id,
+          line: line.id,
           place: placeOf(plan, line),
           tag,
           name: nameOf(line),
@@ -143,6 +146,7 @@ export const boxesSheet = (input: PaperInput): Sheet => ({
     (c) => c.place,
     (c) => ({
       key: c.device,
+      line: c.line,
       cells: [c.tag, c.name, c.model, settingsText(input.plan.devices[c.device]) || says.asItComes]
     })
   )
@@ -179,6 +183,7 @@ export function phantomSheet({ plan, reports }: PaperInput): Sheet {
         const drawn = reports.get(line.id)?.phantomAmpere ?? 0;
         return {
           key: line.id,
+          line: line.id,
           cells: [tag, nameOf(line), on ? 'on' : 'off', fed.join(', '), on ? mA(drawn) : '']
         };
       }

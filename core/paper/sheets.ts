@@ -3,6 +3,7 @@ import { boxesSheet, patchSheet, phantomSheet, placesSheet } from './patch';
 import { cablesSheet } from './cables';
 import { changeoverSheet } from './changeover';
 import { gainSheet } from './gain';
+import { foldPairs } from './pairs';
 import { packingSheet } from './packing';
 import { smallSheet } from './small';
 import { dangersOf, tonightSheet } from './tonight';
@@ -30,7 +31,8 @@ export const sheetName = (id: SheetId): string => SHEETS[id][0];
 /** One sheet of a show. @param printed what was printed before: rows that differ from it are marked */
 export function sheetOf(id: SheetId, input: PaperInput, printed?: PaperInput): Sheet {
   const [, make] = SHEETS[id];
-  const sheet = printed ? marked(make(input), make(printed)) : make(input);
+  const made = (of: PaperInput): Sheet => foldPairs(of.plan, make(of));
+  const sheet = printed ? marked(made(input), made(printed)) : made(input);
   const dangers = LED_BY_DANGERS.includes(id) ? dangersOf(input) : [];
   return dangers.length > 0 ? { ...sheet, dangers } : sheet;
 }

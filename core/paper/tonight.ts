@@ -4,6 +4,7 @@ import { sentence } from '../words/findings';
 import { nameOf } from '../words/paper';
 import { sheets as says } from '../words/sheets';
 import { why } from '../words/why';
+import { foldRows } from './pairs';
 import { linesOf } from './patch';
 import type { Group, PaperInput, Row, Sheet } from './types';
 
@@ -23,15 +24,17 @@ export const dangersOf = (input: PaperInput): string[] =>
 
 /** All that is as bad as that, line by line. What is dangerous or does not work says why; what is to be watched is one sentence. */
 function told({ plan, reports }: PaperInput, severity: Severity): Row[] {
-  return linesOf(plan).flatMap(({ line, tag }) => {
+  const rows = linesOf(plan).flatMap(({ line, tag }) => {
     const report = reports.get(line.id);
     return (report ? problems(report) : [])
       .filter((f) => f.severity === severity)
       .map((f, k) => ({
         key: `${line.id} ${f.code} ${f.at} ${k}`,
+        line: line.id,
         cells: [tag, nameOf(line), sentence(f), severity === 'care' ? '' : why(f).reason]
       }));
   });
+  return foldRows(plan, rows);
 }
 
 export function tonightSheet(input: PaperInput): Sheet {

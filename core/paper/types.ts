@@ -12,6 +12,8 @@ interface Column {
 /** One row; its key tells it again in another revision. */
 export interface Row {
   readonly key: string;
+  /** Of rows that begin with a line's tag and name: whose. */
+  readonly line?: string;
   readonly cells: readonly string[];
   /** What became of it since a printed revision. */
   readonly mark?: 'new' | 'changed';

@@ -15,9 +15,10 @@
   import { SvelteSet } from 'svelte/reactivity';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
+  import { pairRows, type ProposedRow } from './pair-rows';
   import { Advising } from './advising.svelte';
   import { useShow } from '$lib/show/session/context';
-  import { lineName, setInfo, useProposal } from '$lib/show/session/edits';
+  import { lineName, setLocked, useProposal } from '$lib/show/session/edits';
   import Strip from '$lib/show/board/Strip.svelte';
 
   const show = useShow();
@@ -35,6 +36,11 @@
   const accepted = $derived(new Set(changed.map((a) => a.lineId).filter((id) => !refused.has(id))));
   const names = $derived(new Map(resolve(plan).lines.map((l) => [l.id, lineName(l)])));
   const nameOf = (id: string): string => names.get(id) ?? id;
+  const pairOf = (id: string): string | undefined => plan.lines[id]?.pair;
+  const told = (a: Allotment): string => `${wayShort(a.route)}\n${reason(a)}\n${secondText(a)}`;
+  const changedRows = $derived(pairRows(changed, pairOf, told));
+  const keptRows = $derived(pairRows(kept, pairOf, (a) => `${told(a)}\n${a.locked}`));
+  const rowName = ({ ids }: ProposedRow): string => (ids.length > 1 ? (pairOf(ids[0]) ?? '') : nameOf(ids[0]));
   const reportsBefore = $derived(new Map(proposal?.before.map((r) => [r.id, r])));
   const reportsAfter = $derived(new Map(proposal?.after.map((r) => [r.id, r])));
   const KIT_NAMES = { crew: says.theCrewsKit, own: says.theShowsOwnList, any: says.anythingThatCanBeHad } as const;
@@ -79,10 +85,10 @@
     propose();
   }
 
-  function lock(id: string): void {
-    const line = resolve(plan).line(id);
-    if (!line) return;
-    session.do(setInfo(plan, line, { locked: line.info?.locked ? undefined : true }));
+  /** Locks one side or both, in one step of undo. */
+  function lock(ids: readonly string[]): void {
+    const lines = ids.flatMap((id) => resolve(plan).line(id) ?? []);
+    session.do(setLocked(plan, lines, !lines.every((l) => l.info?.locked)));
     propose();
   }
 
@@ -151,7 +157,8 @@
       </div>
     {/if}
     <ol aria-label={says.proposedChanges}>
-      {#each changed as a (a.lineId)}
+      {#each changedRows as row (row.first.lineId)}
+        {@const a = row.first}
         {@const is = reportsAfter.get(a.lineId)}
         <li
           class="propose-row border-b border-base-300 py-2 {refused.has(a.lineId) ? 'opacity-60' : ''}"
@@ -162,9 +169,10 @@
               type="checkbox"
               class="checkbox checkbox-sm checkbox-primary"
               checked={!refused.has(a.lineId)}
-              onchange={(event) => (event.currentTarget.checked ? refused.delete(a.lineId) : refused.add(a.lineId))}
+              onchange={(event) =>
+                row.ids.forEach((id) => (event.currentTarget.checked ? refused.delete(id) : refused.add(id)))}
             />
-            <span class="truncate">{nameOf(a.lineId)}</span>
+            <span class="truncate">{rowName(row)}</span>
           </label>
           <div class="strip-cell"><Strip plan={draftOf(a)} line={a.route.report} report={is ?? a.route.report} /></div>
           <div class="min-w-0 leading-snug">
@@ -177,13 +185,13 @@
             <a
               class="btn btn-ghost btn-sm"
               href="/show/{show.id}/compare/{a.lineId}"
-              aria-label={says.allWaysOf(nameOf(a.lineId))}>{says.ways}</a
+              aria-label={says.allWaysOf(rowName(row))}>{says.ways}</a
             >
             <button
               type="button"
               class="btn btn-ghost btn-sm"
-              onclick={() => lock(a.lineId)}
-              aria-label={says.lockAsItIs2(nameOf(a.lineId))}>{says.lock2}</button
+              onclick={() => lock(row.ids)}
+              aria-label={says.lockAsItIs2(rowName(row))}>{says.lock2}</button
             >
           </span>
         </li>
@@ -216,11 +224,12 @@
       <section>
         <h2 class="heading">{says.stayAsTheyAre}</h2>
         <ul>
-          {#each kept as a (a.lineId)}
+          {#each keptRows as row (row.first.lineId)}
+            {@const a = row.first}
             {@const is = reportsAfter.get(a.lineId)}
             <li class="flex items-center gap-2 border-base-300 py-1 [&+li]:border-t">
               <Mark severity={is?.severity ?? 'clean'} />
-              <span class="font-semibold">{nameOf(a.lineId)}</span>
+              <span class="font-semibold">{rowName(row)}</span>
               <span class="truncate text-quiet"
                 >{a.locked ? 'locked; ' : ''}{is ? verdict(is) : ''}{is &&
                 rank(is.severity) >= rank('care') &&
@@ -231,8 +240,8 @@
               <button
                 type="button"
                 class="ml-auto text-quiet underline hover:text-base-content"
-                onclick={() => lock(a.lineId)}
-                aria-label="{a.locked ? says.unlock : says.lock2} {nameOf(a.lineId)}"
+                onclick={() => lock(row.ids)}
+                aria-label="{a.locked ? says.unlock : says.lock2} {rowName(row)}"
                 >{a.locked ? says.unlockIt : says.lockIt}</button
               >
             </li>

@@ -217,3 +217,13 @@ export const setInfo = (plan: Plan, line: Line, change: Partial<LineInfo>): Edit
       if (next[name] === undefined || next[name] === '') delete next[name];
     draft.lines[line.id] = next;
   });
+
+/** Keeps lines as they are, whatever is proposed; or lets them go. @returns null where nothing changes */
+export const setLocked = (plan: Plan, lines: readonly Line[], locked: boolean): Edit | null =>
+  set(plan, lines.map(lineName).join(', '), (draft) => {
+    for (const line of lines) {
+      const info = draft.lines[line.id] ?? { name: lineName(line), exposure: 'normal' };
+      const { locked: _, ...rest } = info;
+      draft.lines[line.id] = locked ? { ...info, locked: true } : rest;
+    }
+  });
