@@ -15,7 +15,7 @@ const of = (folder, ...names) => names.map((name) => `${folder}/${name}.ts`);
 const AREAS = {
   judge: {
     mutate: of('core/judge', 'across', 'balance', 'connector', 'ground', 'impedance', 'level', 'limits'),
-    tests: ['core/judge/{across,judge,limits,verdicts}.test.ts'],
+    tests: ['core/judge/{across,examples,judge,limits,verdicts}.test.ts'],
     without: ['what a remedy promises', 'every line has a report']
   },
   linecheck: {
