@@ -15,6 +15,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
+    // What a service worker fetches, a test cannot hold up: only the tests of it have one.
+    serviceWorkers: 'block',
     actionTimeout: 60_000,
     navigationTimeout: 60_000,
     launchOptions: {

@@ -7,6 +7,8 @@ export default {
   compilerOptions: { runes: true },
   kit: {
     adapter: adapter({ out: 'build' }),
+    // Registered by the page itself, once it is ready: a browser that refuses it works on without.
+    serviceWorker: { register: false },
     alias: { $core: 'core' },
     csp: {
       mode: 'auto',

@@ -83,7 +83,7 @@ export const test = base.extend<Fixtures & { troubles: { found: string[]; meant:
   device: async ({ browser, troubles }, use) => {
     const made: BrowserContext[] = [];
     await use(async (options) => {
-      const context = await browser.newContext(options);
+      const context = await browser.newContext({ serviceWorkers: 'block', ...options });
       listenTo(context, troubles.found);
       made.push(context);
       return context;

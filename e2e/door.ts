@@ -33,13 +33,22 @@ export const sender = (api: APIRequestContext, url: string) => (method: string, 
 
 /** A browser of its own in which an invitation has been accepted by a new account. */
 export async function joined(browser: Browser, url: string, invite: string, name: string): Promise<BrowserContext> {
-  const context = await browser.newContext();
+  return accepted(await browser.newContext({ serviceWorkers: 'block' }), url, invite, name);
+}
+
+/** The same in a browser that is there. */
+export async function accepted(
+  context: BrowserContext,
+  url: string,
+  invite: string,
+  name: string
+): Promise<BrowserContext> {
   const send = sender(context.request, url);
   const email = `${name.toLowerCase()}@example.org`;
   const up = await send('POST', '/api/auth/sign-up/email', { name, email, password: PASSWORD, invite });
   expect(up.status(), await up.text()).toBe(200);
-  const accepted = await send('POST', '/api/crew/accept', { token: invite });
-  expect(accepted.status(), await accepted.text()).toBe(200);
+  const taken = await send('POST', '/api/crew/accept', { token: invite });
+  expect(taken.status(), await taken.text()).toBe(200);
   return context;
 }
 

@@ -24,7 +24,7 @@ const AREAS = {
   },
   trace: {
     mutate: of('core/trace', 'belief', 'cures', 'first-answers', 'infer', 'probes'),
-    tests: ['core/trace/{belief,cures,first-answers,limits,trace}.test.ts'],
+    tests: ['core/trace/{belief,cures,examples,first-answers,limits,trace}.test.ts'],
     without: ['their faults are found by evidence', 'has words for every cause']
   },
   outbox: { mutate: of('src/lib/outbox', 'lane.svelte', 'old-rows', 'outcome'), tests: ['src/lib/outbox/*.test.ts'] },

@@ -1,6 +1,7 @@
 <script lang="ts">
   import '../app.css';
   import { showLengthsIn } from '$core/units/lengths';
+  import { keepProgram } from '$lib/offline/device';
   import { onMount } from 'svelte';
   import { Toaster } from 'svelte-sonner';
 
@@ -9,7 +10,10 @@
   // svelte-ignore state_referenced_locally
   showLengthsIn(data.lengths);
   // The last to be mounted: from now on everything answers (see static/early.js).
-  onMount(() => void window.dispatchEvent(new Event('page-ready')));
+  onMount(() => {
+    window.dispatchEvent(new Event('page-ready'));
+    keepProgram();
+  });
 </script>
 
 {@render children()}

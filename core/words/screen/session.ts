@@ -31,6 +31,7 @@ export const session = {
   redone: 'Redone',
   saved: 'Saved',
   saving: 'Saving …',
+  noNetwork: 'No network',
   notSavedRetrying: 'Not saved, retrying',
   notSavedSignedOut: 'Not saved: signed out',
   thisShowWasDeleted: 'This show was deleted',

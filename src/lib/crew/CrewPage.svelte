@@ -2,6 +2,7 @@
   import { crew as says } from '$core/words/screen/crew';
   import { renew } from '$lib/ui/renew';
   import { dateTime } from '$lib/ui/when';
+  import { forgetAll } from '$lib/offline/device';
   import { send } from '$lib/ui/send';
   import { toast } from 'svelte-sonner';
   import Devices from './Devices.svelte';
@@ -70,6 +71,7 @@
   }
   async function signOut(): Promise<void> {
     await send('POST', '/api/auth/sign-out', {});
+    await forgetAll();
     location.assign('/sign-in');
   }
   async function goTo(crewId: string): Promise<void> {

@@ -11,6 +11,7 @@ const UNSEEN = 10_000;
 export class Feed {
   readonly #heard = new Map<LiveKind, Set<(event: never) => void>>();
   readonly #opened = new Set<() => void>();
+  readonly #lost = new Set<() => void>();
   #source: EventSource | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -27,6 +28,12 @@ export class Feed {
     this.#opened.add(opened);
     if (this.#source?.readyState === EventSource.OPEN) opened();
     return () => this.#opened.delete(opened);
+  }
+
+  /** Each time the line breaks. @returns ends it */
+  onLost(lost: () => void): () => void {
+    this.#lost.add(lost);
+    return () => this.#lost.delete(lost);
   }
 
   open(): void {
@@ -53,8 +60,10 @@ export class Feed {
     source.addEventListener('open', () => this.#opened.forEach((opened) => opened()));
     source.addEventListener('live', ({ data }) => this.#take(data as string));
     source.addEventListener('error', () => {
+      if (source !== this.#source) return;
+      this.#lost.forEach((lost) => lost());
       // While the network is away a browser tries by itself; an answer that is no stream ends it.
-      if (source !== this.#source || source.readyState !== EventSource.CLOSED) return;
+      if (source.readyState !== EventSource.CLOSED) return;
       this.#timer = setTimeout(() => this.#connect(), AGAIN);
     });
   }

@@ -2,6 +2,7 @@
   import { pages as says } from '$core/words/screen/pages';
   import AccountForm from '$lib/crew/AccountForm.svelte';
   import Door from '$lib/crew/Door.svelte';
+  import { forgetAll } from '$lib/offline/device';
   import { send } from '$lib/ui/send';
 
   const { data } = $props();
@@ -16,6 +17,7 @@
   }
   async function signOut(): Promise<void> {
     await send('POST', '/api/auth/sign-out', {});
+    await forgetAll();
     location.reload();
   }
 </script>

@@ -10,6 +10,7 @@
   import { Feed } from '$lib/live/feed';
   import { Presence } from '$lib/live/presence.svelte';
   import Whereabouts from '$lib/live/Whereabouts.svelte';
+  import { keepPlan, keepShow, keptPlan } from '$lib/offline/device';
   import { browserRows } from '$lib/outbox/browser-rows';
   import { editText } from '$core/words/faults';
   import { page } from '$app/state';
@@ -22,6 +23,11 @@
   import StopBanner from './StopBanner.svelte';
   import { Stops } from './stops.svelte';
   import type { SentEdit } from '$lib/protocol/edits';
+
+  /** A plan is kept once nobody has changed it for so long, milliseconds. */
+  const KEEP_AFTER_MS = 800;
+  /** A network that is gone for less than this is not worth a word, milliseconds. */
+  const AWAY_AFTER_MS = 2500;
 
   interface Props {
     data: {
@@ -48,6 +54,9 @@
     if (answer.ok) crewKit = ((await answer.json()) as { kit: Kit }).kit;
   });
   let judging = $state.raw<Judging>();
+  /** Nothing is heard of the server. */
+  let away = $state(false);
+  const unheard = $derived(away && session.save === 'saved');
   let help = $state.raw<(() => void) | null>(null);
   /** The line that is open in the view that is shown. */
   let at = $state<string | null>(null);
@@ -91,12 +100,21 @@
 
   onMount(() => {
     judging = new Judging();
-    void session.open(feed);
+    void openSession();
     if (!data.guest) {
       kitNews.follow(feed, 'kit', () => true);
       presence.open();
     }
     void stops.follow(feed);
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    feed.onOpen(() => {
+      clearTimeout(soon);
+      away = false;
+    });
+    feed.onLost(() => {
+      clearTimeout(soon);
+      soon = setTimeout(() => (away = true), AWAY_AFTER_MS);
+    });
     feed.open();
     // The other views are at hand when the server is not.
     void Promise.allSettled(
@@ -112,6 +130,7 @@
     });
     return () => {
       stop();
+      clearTimeout(soon);
       session.close();
       presence.close();
       stops.close();
@@ -132,6 +151,20 @@
     session.trouble = null;
   });
 
+  /** What this device has kept may be newer than a page that it has kept as well. */
+  async function openSession(): Promise<void> {
+    const kept = data.guest ? null : await keptPlan(data.id);
+    if (kept) session.takeKept(kept);
+    await session.open(feed);
+    if (!data.guest) void keepShow(data.id);
+  }
+  $effect(() => {
+    const { ground } = session;
+    if (data.guest) return;
+    const soon = setTimeout(() => void keepPlan(data.id, ground), KEEP_AFTER_MS);
+    return () => clearTimeout(soon);
+  });
+
   function announce(what: string | null, how: string): void {
     if (what) toast(`${how}: ${what}`);
     else toast(says.nothingMoreThere);
@@ -141,8 +174,10 @@
 <Header
   show={{ id: data.id, name: data.name }}
   guest={data.guest}
-  status={data.mayChange ? STATUS[session.save] : says.lookingOnly}
-  statusTone={['retrying', 'signed-out', 'gone'].includes(session.save) ? 'text-warning font-semibold' : 'text-quiet'}
+  status={unheard ? says.noNetwork : data.mayChange ? STATUS[session.save] : says.lookingOnly}
+  statusTone={unheard || ['retrying', 'signed-out', 'gone'].includes(session.save)
+    ? 'text-warning font-semibold'
+    : 'text-quiet'}
   onhelp={help ?? undefined}
 >
   {#snippet extra()}

@@ -91,6 +91,19 @@ export class ShowSession {
     return this.#lane.aside;
   }
 
+  /** The plan as the server has it, as far as it is known here. */
+  get ground(): { readonly revision: number; readonly plan: Plan } {
+    return { revision: this.revision, plan: this.#ground };
+  }
+  /** Takes a plan of the server that this device has kept, where it is newer than the page: that was kept, too, then. Before `open`. */
+  takeKept({ revision, plan }: { readonly revision: number; readonly plan: Plan }): void {
+    if (revision <= this.revision) return;
+    this.plan = this.#ground = plan;
+    this.revision = revision;
+    // Newer than the server it is only where a backup was brought back.
+    void this.#catching.now();
+  }
+
   /** Takes up unsent edits of an earlier visit and listens to what others do. */
   async open(feed?: Feed): Promise<void> {
     for (const sent of await this.#lane.earlier()) {
