@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, type BrowserContext, type BrowserContextOptions, expect, type Page } from '@playwright/test';
 import { freePort } from '../scripts/lib/ports.mjs';
-import { startServer, stopServer } from '../scripts/lib/server.mjs';
+import { isTls, startServer, stopServer } from '../scripts/lib/server.mjs';
 
 /** The built app on a port of its own, with the means to kill it and bring it back. */
 export class App {
@@ -27,7 +27,7 @@ export class App {
     }
   }
   get url(): string {
-    return `http://${this.host}:${this.port}`;
+    return `${isTls(this.host) ? 'https' : 'http'}://${this.host}:${this.port}`;
   }
   /** As a power cut would: no farewell. */
   async kill(): Promise<void> {

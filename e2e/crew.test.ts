@@ -144,7 +144,7 @@ test('on an address that others reach, nobody is in before the first account, an
   const { app, sql, end } = await ownApp('127.0.0.2');
   try {
     const { url } = app;
-    const { request } = await device();
+    const { request } = await device({ ignoreHTTPSErrors: true });
     const send = sender(request, url);
     expect((await send('GET', '/kit')).headers().location).toMatch(/^\/sign-in/);
     expect((await send('GET', '/api/kit')).status()).toBe(401);

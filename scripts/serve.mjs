@@ -1,7 +1,32 @@
 // The server process. It must not outlive the command that started it, however that one ends.
+import { certificateFor } from './lib/certificate.mjs';
+import { isTls } from './lib/server.mjs';
+import { serveTls } from './lib/tls-server.mjs';
+
 process.on('disconnect', () => process.kill(process.pid, 'SIGTERM'));
 // The channel alone must not keep a server alive that has closed everything else.
 process.channel?.unref();
-const { server } = await import('../build/index.js');
 // A picture over a poor network takes its time; what takes longer than this sends nothing, and is closed.
-server.server.requestTimeout = 1000 * Number(process.env.REQUEST_TIMEOUT ?? 120);
+const requestTimeout = 1000 * Number(process.env.REQUEST_TIMEOUT ?? 120);
+const host = process.env.HOST ?? '127.0.0.1';
+
+if (isTls(host)) {
+  const { handler } = await import('../build/handler.js');
+  const server = await serveTls(handler, await certificateFor(host), {
+    host,
+    port: Number(process.env.PORT),
+    headersTimeout: 1000 * Number(process.env.HEADERS_TIMEOUT ?? 20),
+    requestTimeout
+  });
+  let ending = false;
+  const end = (reason) => {
+    if (ending) return;
+    ending = true;
+    server.close(() => process.emit('sveltekit:shutdown', reason));
+    setTimeout(() => server.closeAllConnections(), 1000 * Number(process.env.SHUTDOWN_TIMEOUT ?? 3)).unref();
+  };
+  for (const signal of ['SIGTERM', 'SIGINT']) process.on(signal, () => end(signal));
+} else {
+  const { server } = await import('../build/index.js');
+  server.server.requestTimeout = requestTimeout;
+}

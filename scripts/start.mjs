@@ -1,9 +1,10 @@
 // npm start: everything that is needed, then the server, until Ctrl-C. Uses nothing but Node.
 import { announce, dropLock, lockHolder, takeLock } from './lib/lock.mjs';
+import { certificateFor, fingerprintOf, outside } from './lib/certificate.mjs';
 import { portFrom } from './lib/ports.mjs';
 import { appDatabase } from './lib/postgres.mjs';
 import { main, Refusal, say } from './lib/say.mjs';
-import { checkPublicOrigin, hostFromEnv, sleep, startServer, stopServer } from './lib/server.mjs';
+import { checkPublicOrigin, hostFromEnv, isTls, sleep, startServer, stopServer } from './lib/server.mjs';
 import { checkMachine, ensureBuild, ensurePackages } from './lib/setup.mjs';
 
 const DEFAULT_PORT = 4710;
@@ -64,6 +65,7 @@ await main(async () => {
       }
       announce(server.origin);
       say(run === 0 ? `Guanxi is at ${server.origin}   (Ctrl-C stops it)` : 'Started again.');
+      if (run === 0 && isTls(host)) await sayWhere(host, port);
       await server.ended;
       if (stopping) return;
       say('The server ended unexpectedly.');
@@ -73,6 +75,18 @@ await main(async () => {
     await stop(1);
   }
 });
+
+/** Where phones find it: a code to scan, and what to compare. */
+async function sayWhere(host, port) {
+  const { authority } = await certificateFor(host);
+  const [address = host] = ['0.0.0.0', '::'].includes(host) ? outside() : [host];
+  const at = `${address.includes(':') ? `[${address}]` : address}:${port}`;
+  const page = authority ? `http://${at}/trust` : `https://${at}`;
+  const { toString } = await import('qrcode');
+  say(`\nOn this network it is at https://${at}`);
+  say(await toString(page, { type: 'terminal', small: true }));
+  if (authority) say(`Scan to trust it first, at ${page}. Fingerprint, SHA-256:\n${fingerprintOf(authority)}\n`);
+}
 
 /** Looks after the private database: one that ended is started again where it was. */
 async function keepUp(database, stopping) {

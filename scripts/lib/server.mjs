@@ -1,6 +1,8 @@
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import http from 'node:http';
+import https from 'node:https';
 import { isIP } from 'node:net';
 import { join } from 'node:path';
 import { Refusal } from './say.mjs';
@@ -28,6 +30,10 @@ export function checkPublicOrigin() {
     throw new Refusal(`PUBLIC_ORIGIN=${given} is not an address like https://shows.example.`);
 }
 
+/** Loopback needs no TLS; on a network there is none without, but where PUBLIC_ORIGIN says that something in front of it does that, or TLS=off that it has to be. */
+export const isTls = (host) =>
+  !['127.0.0.1', '::1', 'localhost'].includes(host) && !process.env.PUBLIC_ORIGIN && process.env.TLS !== 'off';
+
 /** What sessions are signed with: AUTH_SECRET, which several servers on one database must share, or one of this folder's own. */
 function secret() {
   const given = process.env.AUTH_SECRET;
@@ -50,7 +56,8 @@ const PATIENCE = 120_000;
 /** Starts the built server and waits until it and its database answer. It ends when this process ends. */
 export async function startServer({ host = '127.0.0.1', port, databaseUrl, quiet = false }) {
   const near = ANY.includes(host) ? '127.0.0.1' : host;
-  const origin = `http://${near.includes(':') ? `[${near}]` : near}:${port}`;
+  const tls = isTls(host);
+  const origin = `${tls ? 'https' : 'http'}://${near.includes(':') ? `[${near}]` : near}:${port}`;
   const child = spawn(process.execPath, [join(ROOT, 'scripts/serve.mjs')], {
     cwd: ROOT,
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
@@ -65,19 +72,33 @@ export async function startServer({ host = '127.0.0.1', port, databaseUrl, quiet
       // The head of a request comes at once or from nobody who means it.
       HEADERS_TIMEOUT: process.env.HEADERS_TIMEOUT ?? '20',
       DATABASE_URL: databaseUrl,
-      AUTH_SECRET: secret()
+      AUTH_SECRET: secret(),
+      SERVED_OVER: tls ? 'https' : 'http'
     }
   });
   const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
   const until = Date.now() + PATIENCE;
   for (;;) {
     if (child.exitCode !== null) throw new Refusal('The server ended before it answered, see above.');
-    const answer = await fetch(`${origin}/healthz`).catch(() => null);
-    if (answer?.ok) return { child, origin, ended };
+    if (await isUp(`${origin}/healthz`)) return { child, origin, ended };
     if (Date.now() > until) throw new Refusal(`The server did not answer within ${PATIENCE / 1000} seconds.`);
     await sleep(40);
   }
 }
+
+/** Whether a server answers. Whose its certificate is does not matter: it is this machine's own. */
+const isUp = (url) =>
+  new Promise((done) => {
+    const asked = (url.startsWith('https:') ? https : http).get(
+      url,
+      { rejectUnauthorized: false, agent: false },
+      (answer) => {
+        answer.resume();
+        done(answer.statusCode === 200);
+      }
+    );
+    asked.on('error', () => done(false));
+  });
 
 /** Asks a server to end and waits for it. */
 export async function stopServer({ child, ended }) {

@@ -97,7 +97,8 @@ const make = () =>
     },
     advanced: {
       cookiePrefix: 'guanxi',
-      useSecureCookies: process.env.PUBLIC_ORIGIN?.startsWith('https://') ?? false,
+      useSecureCookies:
+        process.env.SERVED_OVER === 'https' || (process.env.PUBLIC_ORIGIN?.startsWith('https://') ?? false),
       ipAddress: { ipAddressHeaders: [CLIENT_ADDRESS] }
     },
     hooks: { before: onlyInvited },

@@ -71,7 +71,7 @@ export function originOf(request: Request): string {
   const set = process.env.PUBLIC_ORIGIN;
   // A proxy may put its own idea of the name in place of it.
   if (set && (new URL(set).host === host || isLoopback(hostName(host)))) return new URL(set).origin;
-  return `http://${host}`;
+  return `${process.env.SERVED_OVER === 'https' ? 'https' : 'http'}://${host}`;
 }
 
 /** The same for another device, whose loopback is its own; null when no other device can reach this server. */
