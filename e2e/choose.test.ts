@@ -46,7 +46,7 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
   await expect(page.locator('[data-tally="now stop"]')).toHaveText(/5 stop/);
   await expect(page.locator('[data-tally="then stop"]')).toHaveCount(0);
   await expect(page.locator('[data-tally="then danger"]')).toHaveCount(0);
-  await expect(changes.filter({ hasText: 'Theremin' })).toContainText('Second choice');
+  await expect(changes.filter({ hasText: 'Theremin' })).toContainText('Next best');
   await expectAccessible(page);
 
   await page.getByRole('button', { name: 'Lock Electric bouzouki as it is' }).click();
@@ -64,6 +64,27 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
   await expect(page.locator('[data-verdict="stop"]')).toHaveCount(5);
   await page.keyboard.press('Control+Shift+z');
   await expect(page.locator('[data-verdict="stop"]')).toHaveCount(0);
+});
+
+test('a unit fails on the night: the plan with what is left, whoever loses least goes without', async ({
+  page,
+  app
+}) => {
+  await freshShow(page, app.url, 'The Salt Road');
+  await page.getByRole('link', { name: 'Propose' }).click();
+  const changes = page.getByRole('list', { name: 'Proposed changes' }).getByRole('listitem');
+  await expect(changes.first()).toBeVisible();
+  const whole = await changes.allTextContents();
+  const select = page.getByLabel('If one fails');
+  const active = select.locator('option', { hasText: /^Active DI, 10 MΩ$/i });
+  await select.selectOption({ label: (await active.textContent())! });
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^What is left without one active DI, 10 MΩ/i);
+  await expect(page.getByRole('button', { name: /^Accept/ })).toBeVisible();
+  await expect.poll(() => changes.allTextContents()).not.toEqual(whole);
+  await expect(page.locator('[data-tally="then danger"]')).toHaveCount(0);
+  await expectAccessible(page);
+  await select.selectOption({ label: 'nothing does' });
+  await expect.poll(() => changes.allTextContents()).toEqual(whole);
 });
 
 test('schools side by side; choosing one is an edit and decides the proposal', async ({ page, app }) => {

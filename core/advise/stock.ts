@@ -182,7 +182,7 @@ export function usedOf(plan: Plan, kit: Kit): Use {
   return { list: [...list.values()], used, short: [...short.values()] };
 }
 
-const partOfItem = (item: Kit[string]): Part =>
+export const partOfItem = (item: Kit[string]): Part =>
   item.kind === 'lead'
     ? { what: leadKey(item.cable, item.plugs), metres: item.metres }
     : { what: item.kind === 'device' ? item.model : 'battery', metres: 0 };

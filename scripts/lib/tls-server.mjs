@@ -68,9 +68,7 @@ const trustPage = (name, authority) => `<!doctype html>
 <p>It runs on a machine in this room and makes its own certificate. Once this phone trusts it, the microphone, working without a network and a screen that stays awake are there.</p>
 <ol>
 <li>Get the <a href="/guanxi.crt">certificate</a>.</li>
-<li><strong>iPhone, iPad:</strong> Settings, General, VPN &amp; Device Management: install it. Then Settings, General, About, Certificate Trust Settings: switch it on.<br>
-<strong>Android:</strong> Settings, Security, Encryption &amp; credentials, Install a certificate, CA certificate.<br>
-<strong>A computer:</strong> open it, and trust it for web sites.</li>
+<li>Open it and install it: in the settings, under security or profiles, as a certificate of an authority (CA). Some phones want it switched on as well, under About, certificate trust.</li>
 <li>Compare its SHA-256 fingerprint with the one that the machine has printed:<br><code>${fingerprintOf(authority)}</code></li>
 <li>Open <a href="https://${name}/">https://${name}</a>.</li>
 </ol>

@@ -47,7 +47,12 @@
   });
   let converting = $state(false);
   onMount(() => tinykeys(window, { u: unlessBusy(() => (converting = true)) }));
+  let nav = $state<HTMLElement>();
   const here = $derived(places.find(({ views }) => views.some(([href]) => page.url.pathname === href)));
+  // On a phone not all of them fit: where one is has to be in sight.
+  $effect(() => {
+    if (here) nav?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+  });
 </script>
 
 <header
@@ -62,6 +67,7 @@
     <a href="/show/{show.id}" class="min-w-0 truncate font-bold">{show.name}</a>
   {/if}
   <nav
+    bind:this={nav}
     aria-label={show ? says.show : says.crew}
     class="flex min-w-0 gap-1 overflow-x-auto max-sm:order-last max-sm:-mx-2 max-sm:w-full"
   >

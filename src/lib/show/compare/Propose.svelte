@@ -3,7 +3,8 @@
   import { compare as says } from '$core/words/screen/compare';
   import { resolve } from '$core/plan/resolved';
   import { type Allotment, opsOf, type Proposal } from '$core/advise/allocate';
-  import { kitFor } from '$core/advise/stock';
+  import { inUse, withoutOne } from '$core/advise/failing';
+  import { kitFor, type Part } from '$core/advise/stock';
   import { rank, type Severity, SEVERITIES } from '$core/judge/types';
   import { applyEdit } from '$core/plan/edit';
   import { verdict } from '$core/words/findings';
@@ -24,7 +25,18 @@
   const show = useShow();
   const { session } = show;
   const plan = $derived(session.plan);
-  const kit = $derived(kitFor(plan, show.crewKit));
+  const whole = $derived(kitFor(plan, show.crewKit));
+  /** What is thought to fail. It stays so, even when nothing uses it any more. */
+  let failed = $state.raw<Part | null>(null);
+  const sameAs =
+    (a: Part | null) =>
+    (b: Part): boolean =>
+      a?.what === b.what && a.metres === b.metres;
+  const couldFail = $derived.by((): readonly Part[] => {
+    const used = whole ? inUse(plan, whole) : [];
+    return failed && !used.some(sameAs(failed)) ? [...used, failed] : used;
+  });
+  const kit = $derived(whole && failed ? withoutOne(whole, failed) : whole);
   const search = new Advising<Proposal>();
   /** The plan that the proposal on screen is about. */
   let about = $state.raw<typeof plan | null>(null);
@@ -108,15 +120,37 @@
         ? says.whichHas(partName({ what, metres: 0 }), nameOf(by))
         : says.whichIsNotInTheKit(partName({ what, metres: 0 }))
     );
-    const much = verdict(route.report);
-    return says.secondChoice(wayShort(route), much, gone.length > 0 ? says.itWouldTakeA(gone.join(says.andA)) : '');
+    const takes = gone.length > 0 ? says.itWouldTakeA(gone.join(says.andA)) : '';
+    const is = reportsAfter.get(a.lineId) ?? a.route.report;
+    return rank(route.report.severity) > rank(is.severity)
+      ? says.nextBestBut(wayShort(route), verdict(route.report), takes)
+      : says.nextBest(wayShort(route), takes);
   }
 </script>
 
 <main class="pb-24">
   <div class="flex flex-wrap items-baseline gap-x-4 px-5 pt-4 max-sm:px-3.5">
-    <h1 class="text-[1.35em] font-bold">{says.aPlanFrom(KIT_NAMES[plan.policy.kit ?? 'any'])}</h1>
+    <h1 class="text-[1.35em] font-bold">
+      {failed ? says.withoutOne(partName(failed)) : says.aPlanFrom(KIT_NAMES[plan.policy.kit ?? 'any'])}
+    </h1>
     <a class="text-primary underline" href="/show/{show.id}/kit">{says.whatMayBeUsed2}</a>
+    {#if couldFail.length > 0}
+      <label class="flex items-center gap-2 text-quiet"
+        >{says.ifOneFails}<select
+          class="select w-auto select-sm"
+          onchange={(event) => {
+            failed = couldFail[Number(event.currentTarget.value)] ?? null;
+            propose();
+          }}
+        >
+          <option value={-1} selected={!failed}>{says.nothingFails}</option>
+          {#each couldFail as part, k (`${part.what} ${part.metres}`)}<option value={k} selected={sameAs(failed)(part)}
+              >{partName(part)}</option
+            >{/each}
+        </select></label
+      >
+      {#if failed}<span class="text-quiet">{says.whoGoesWithout}</span>{/if}
+    {/if}
     {#if search.progress !== null}
       <span class="ml-auto flex items-center gap-3" role="status">
         <progress class="progress w-40 progress-primary" value={search.progress} max="1" aria-label={says.shareDone}

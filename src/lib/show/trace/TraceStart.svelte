@@ -31,10 +31,10 @@
         <li>
           <button
             type="button"
-            class="btn h-auto min-h-14 w-full justify-between gap-3 px-4 py-2"
+            class="btn h-auto min-h-14 w-full justify-between gap-3 px-4 py-2 text-left"
             onclick={() => onpick(l.id)}
-            ><span>{l.info?.channel ? `${l.info.channel}  ` : ''}{lineName(l)}</span>{#if hum}<span
-                class="num text-[0.86em] font-normal text-quiet"
+            ><span class="min-w-0">{l.info?.channel ? `${l.info.channel}  ` : ''}{lineName(l)}</span>{#if hum}<span
+                class="num shrink-0 text-[0.86em] font-normal text-quiet max-sm:w-[18ch]"
                 >{says.humForeseenDbUnder(formatNumber(hum.below))}</span
               >{/if}</button
           >
