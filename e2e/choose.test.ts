@@ -14,6 +14,11 @@ test('all ways of a line: compared, one put in by its key, undone', async ({ pag
   // The way it is planned on lost, and says by what.
   await expect(page.locator('[data-route="passive"] [data-standing]').first()).toHaveText(/^bass −1\d/);
   await expect(page.locator('[data-school="active"]')).toContainText('active DI, 1 MΩ');
+  // The best and the one there is, on top of each other; a third one can be laid over them.
+  const over = page.locator('[data-overlay]');
+  await expect(over.locator('[data-most]')).toHaveText(/^Furthest apart at \d+ Hz: \d+(\.\d)? dB\.$/);
+  await page.getByRole('checkbox', { name: /^Lay option 2 over the others/ }).check();
+  await expect(over.getByRole('img')).toHaveAccessibleName(/1 {2}active DI, 10 MΩ, 2 {2}/);
   const folded = await ways.count();
   await page.getByRole('button', { name: 'Show them', exact: true }).click();
   expect(await ways.count()).toBeGreaterThan(folded);
@@ -58,6 +63,7 @@ test('a plan from the kit: no stop is left, one line locked, one refused, all un
   await expect(page.getByText(`${count - 1} lines changed.`)).toBeVisible();
   await page.getByRole('link', { name: 'Lines', exact: true }).click();
   await settled(page);
+  await expect(row(page, 'Electric bouzouki').getByText('locked')).toBeVisible();
   await expect(page.locator('[data-verdict="stop"], [data-verdict="danger"]')).toHaveCount(0);
   await expect(row(page, 'Electric bouzouki').locator('[data-verdict]')).toHaveAttribute('data-verdict', 'note');
   await page.keyboard.press('Control+z');

@@ -58,6 +58,8 @@ export const board = {
   pair: (pair: Shown) => `Pair “${pair}”`,
   pair2: (pair: Shown) => `Pair ${pair}`,
   nameAndChannelOf: (name: Shown) => `Name and channel of ${name}`,
+  locked: 'locked',
+  lockedStays: 'No proposal changes this line',
   leftRight: 'L R',
   showBothSides: (pair: Shown) => `Show left and right of ${pair} as two lines`,
   asOneRow: (pair: Shown) => `Show ${pair} as one line`,

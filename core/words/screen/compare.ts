@@ -83,6 +83,7 @@ export const compare = {
   noOtherWayWasWorthA: 'No other option came close.',
   whichHas: (partName: Shown, name: Shown) => `${partName}, which ${name} has`,
   whichIsNotInTheKit: (partName: Shown) => `${partName}, which is not in the kit`,
+  whichOneHas: (name: Shown) => `, which ${name} has`,
   nextBest: (wayShort: Shown, what: Shown) => `Next best, and as good here: ${wayShort}${what}.`,
   nextBestBut: (wayShort: Shown, much: Shown, what: Shown) => `Next best: ${wayShort}, but ${much}${what}.`,
   ifOneFails: 'If one fails',
@@ -123,5 +124,10 @@ export const compare = {
   aListOfItsOwn: 'a list of its own',
   theComputingPartOfThisPage: 'The computing part of this page failed to load. Reload the page.',
   unlockIt: 'unlock',
+  onTopOfEachOther: 'On top of each other, equally loud',
+  layOver: (what: Shown, wayName: Shown) => `Lay option ${what} over the others: ${wayName}`,
+  soundAlike: 'Within half a decibel of each other wherever it plays: nobody hears a difference in response.',
+  furthestApart: (hertz: Shown, decibels: Shown) => `Furthest apart at ${hertz}: ${decibels} dB.`,
+  tickTwo: 'Tick two to four options to see them on top of each other.',
   lockIt: 'lock'
 };

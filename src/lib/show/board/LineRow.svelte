@@ -121,6 +121,8 @@
         onclick={() => board.split(pair)}>{says.leftRight}</button
       >
     {/if}
+    {#if line.info?.locked}<span class="flex-none text-[0.86em] text-quiet" title={says.lockedStays}>{says.locked}</span
+      >{/if}
   </div>
   <div class="strip-cell">
     <div class="strip">

@@ -20,7 +20,11 @@
   import { Advising } from './advising.svelte';
   import { useShow } from '$lib/show/session/context';
   import { lineName, setInfo, useRoute } from '$lib/show/session/edits';
+  import RouteOverlay from './RouteOverlay.svelte';
   import RouteRow from './RouteRow.svelte';
+
+  /** As many ways as are still told apart on one chart. */
+  const MOST_LAID = 4;
 
   interface Props {
     lineId: string;
@@ -55,6 +59,18 @@
   const rest = $derived(routes.filter((r) => !top.includes(r)));
   const beaten = $derived(rest.filter((r) => r.beatenBy !== null).length);
   const shown = $derived(all ? [...top, ...rest] : top);
+  /** Keys of the ways that are laid over each other: the best and the one there is, until somebody chooses. */
+  let chosen = $state.raw<readonly string[] | null>(null);
+  const laidKeys = $derived(
+    chosen ?? [...new Set([shown[0], shown.find((r) => r.present) ?? shown[1]].flatMap((r) => r?.key ?? []))]
+  );
+  const laid = $derived(
+    shown.flatMap((route, place) => (laidKeys.includes(route.key) && route.report.response ? [{ route, place }] : []))
+  );
+  function lay(key: string, on: boolean): void {
+    // One more than there is room for takes the place of the one that was ticked first.
+    chosen = on ? [...laidKeys, key].slice(-MOST_LAID) : laidKeys.filter((k) => k !== key);
+  }
   const metres = $derived(line ? line.cables.reduce((sum, id) => sum + plan.cables[id].metres, 0) : 0);
   const notes = $derived(line ? settingsAt(plan, line.devices[0]).notes : null);
 
@@ -187,6 +203,8 @@
               current={current === place}
               onpick={() => (current = place)}
               onuse={() => use(route)}
+              laid={laidKeys.includes(route.key)}
+              onlay={(on) => lay(route.key, on)}
             />
           </li>
         {/each}
@@ -200,6 +218,7 @@
         </p>
       {/if}
     {/if}
+    {#if laid.length > 0}<RouteOverlay ways={laid} />{/if}
     {#if line && routes.length > 0}
       <section class="px-5 pt-2 max-sm:px-3.5" aria-labelledby="schools">
         <h2 class="heading" id="schools">{says.whatTheSchoolsSay}</h2>

@@ -120,7 +120,14 @@
         ? says.whichHas(partName({ what, metres: 0 }), nameOf(by))
         : says.whichIsNotInTheKit(partName({ what, metres: 0 }))
     );
-    const takes = gone.length > 0 ? says.itWouldTakeA(gone.join(says.andA)) : '';
+    // What is the way itself is not named twice.
+    const [only] = taken;
+    const itself = taken.length === 1 && only.by && partName({ what: only.what, metres: 0 }) === wayShort(route);
+    const takes = itself
+      ? says.whichOneHas(nameOf(only.by!))
+      : gone.length > 0
+        ? says.itWouldTakeA(gone.join(says.andA))
+        : '';
     const is = reportsAfter.get(a.lineId) ?? a.route.report;
     return rank(route.report.severity) > rank(is.severity)
       ? says.nextBestBut(wayShort(route), verdict(route.report), takes)
@@ -137,7 +144,7 @@
     {#if couldFail.length > 0}
       <label class="flex items-center gap-2 text-quiet"
         >{says.ifOneFails}<select
-          class="select w-auto select-sm"
+          class="select w-auto pr-8 select-sm"
           onchange={(event) => {
             failed = couldFail[Number(event.currentTarget.value)] ?? null;
             propose();

@@ -19,8 +19,11 @@
     current: boolean;
     onpick: () => void;
     onuse: () => void;
+    /** Whether it is laid over others. */
+    laid: boolean;
+    onlay: (on: boolean) => void;
   }
-  const { plan, route, place, fromKit, current, onpick, onuse }: Props = $props();
+  const { plan, route, place, fromKit, current, onpick, onuse, laid, onlay }: Props = $props();
 
   const draft = $derived.by(() => {
     const next = applyEdit(plan, { ops: [...route.ops] });
@@ -40,7 +43,15 @@
     data-way={place}>{place + 1}</button
   >
   <div class="strip-cell"><Strip plan={draft} line={report} {report} /></div>
-  <div class="wide"><Spark {report} /></div>
+  <div class="flex items-center gap-2">
+    <input
+      type="checkbox"
+      class="checkbox checkbox-xs"
+      checked={laid}
+      onchange={(event) => onlay(event.currentTarget.checked)}
+      aria-label={says.layOver(place + 1, wayName(route))}
+    /><span class="min-w-0 max-[1200px]:hidden"><Spark {report} /></span>
+  </div>
   <span class="num wide text-right" title={says.averageLevelAtTheInputDbu}>{show(report.arrives)}</span>
   <span class="num wide text-right" title={says.gainToTheWorkingLevelDb}>{show(report.gain)}</span>
   <span class="num wide text-right" title={says.leastRoomBetweenPeakAndClip}>{show(report.room)}</span>

@@ -1,110 +1,17 @@
 import { line as says } from '$core/words/screen/line';
 import type { LineReport } from '$core/judge/judge';
 import type { Tolerance } from '$core/judge/tolerance';
-import { formatHz, formatNumber } from '$core/units/format';
-import {
-  Chart,
-  Filler,
-  Legend,
-  LinearScale,
-  LineController,
-  LineElement,
-  LogarithmicScale,
-  type Plugin,
-  PointElement,
-  Tooltip
-} from 'chart.js';
+import { formatNumber } from '$core/units/format';
+import { type Curve, FrequencyChart, token } from './frequency-chart';
 
-Chart.register(Filler, LineController, LineElement, PointElement, LinearScale, LogarithmicScale, Legend, Tooltip);
-
-const DECADES = [20, 100, 1000, 10000];
 const MARGIN_DB = 3;
-
-const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-
-interface Band {
-  low: number;
-  high: number;
-  colour: string;
-  text: string;
-}
-
-/** Shades the notes the source plays, behind the curves. */
-const bandPlugin = (band: () => Band | null): Plugin<'line'> => ({
-  id: 'notes',
-  beforeDatasetsDraw({ ctx, chartArea, scales }) {
-    const b = band();
-    if (!b) return;
-    const left = scales.x.getPixelForValue(b.low);
-    const right = scales.x.getPixelForValue(b.high);
-    ctx.save();
-    ctx.globalAlpha = 0.13;
-    ctx.fillStyle = b.colour;
-    ctx.fillRect(left, chartArea.top, right - left, chartArea.height);
-    ctx.restore();
-    ctx.save();
-    ctx.fillStyle = b.text;
-    ctx.font = `11px ${token('--font-sans')}`;
-    const text = says.notesItPlays;
-    const x = Math.min(left + 5, chartArea.right - ctx.measureText(text).width - 4);
-    ctx.fillText(text, x, chartArea.bottom - 6);
-    ctx.restore();
-  }
-});
 
 /** The chart of a line's response, kept and redrawn as the line changes. */
 export class ResponseView {
-  readonly #chart: Chart<'line', { x: number; y: number }[]>;
-  #band: Band | null = null;
+  readonly #chart: FrequencyChart;
 
   constructor(canvas: HTMLCanvasElement) {
-    this.#chart = new Chart(canvas, {
-      type: 'line',
-      data: { datasets: [] },
-      plugins: [bandPlugin(() => this.#band)],
-      options: {
-        animation: false,
-        responsive: true,
-        maintainAspectRatio: false,
-        parsing: false,
-        normalized: true,
-        interaction: { mode: 'index', intersect: false },
-        elements: { point: { radius: 0, hitRadius: 0 }, line: { borderJoinStyle: 'round' } },
-        scales: {
-          x: {
-            type: 'logarithmic',
-            min: 20,
-            max: 20000,
-            afterBuildTicks: (axis) => (axis.ticks = DECADES.map((value) => ({ value }))),
-            ticks: {
-              callback: (value) => (Number(value) >= 1000 ? `${Number(value) / 1000}k` : String(value)),
-              autoSkip: false
-            }
-          },
-          y: {
-            afterBuildTicks: (axis) => {
-              const step = axis.max - axis.min > 45 ? 20 : 10;
-              axis.ticks = [0, 1, 2, 3, 4, 5, 6].map((k) => ({ value: -k * step })).filter((t) => t.value >= axis.min);
-            },
-            ticks: { callback: (value) => formatNumber(Number(value)), autoSkip: false }
-          }
-        },
-        plugins: {
-          legend: {
-            align: 'end',
-            labels: { boxWidth: 18, boxHeight: 0, padding: 6, filter: (item) => item.text !== '' }
-          },
-          tooltip: {
-            displayColors: false,
-            filter: (item) => item.dataset.label !== '',
-            callbacks: {
-              title: ([item]) => formatHz(item.parsed.x ?? 0),
-              label: (item) => says.db3(item.dataset.label ?? '', formatNumber(item.parsed.y ?? 0, 1))
-            }
-          }
-        }
-      }
-    });
+    this.#chart = new FrequencyChart(canvas);
   }
 
   /** Draws a report: the response as planned, set level with the ideal one where both are at their best. */
@@ -116,7 +23,6 @@ export class ResponseView {
     const best = Math.max(...response.db.filter((_, k) => played(k)));
     const idealBest = Math.max(...response.ideal.filter((_, k) => played(k)));
     const xy = (values: readonly number[], zero: number) => response.hz.map((x, k) => ({ x, y: values[k] - zero }));
-    const ink = token('--color-base-content');
     const quiet = token('--color-secondary');
     const bad = severity === 'stop' || severity === 'danger';
     const line = bad
@@ -124,15 +30,9 @@ export class ResponseView {
       : severity === 'care'
         ? token('--color-warning')
         : token('--color-primary');
-    this.#band = notes && {
-      low: notes.low,
-      high: notes.high,
-      colour: token('--color-accent'),
-      text: token('--color-accent')
-    };
     const asPlanned = xy(response.db, best);
     const low = Math.min(...asPlanned.filter((p) => p.x >= 40 && p.x <= 15000).map((p) => p.y));
-    this.#chart.data.datasets = [
+    const curves: Curve[] = [
       {
         label: says.asPlanned(Math.abs(best) < 1 ? '' : says.n0AtU202fdb(formatNumber(best))),
         data: asPlanned,
@@ -148,15 +48,11 @@ export class ResponseView {
       },
       ...(tolerance ? this.#tolerance(tolerance, line) : [])
     ];
-    const { scales, plugins } = this.#chart.options;
-    Object.assign(scales!.y!, { min: Math.max(Math.floor((low - MARGIN_DB) / 10) * 10, -60), max: MARGIN_DB });
-    for (const scale of [scales!.x!, scales!.y!]) {
-      Object.assign(scale.grid ?? (scale.grid = {}), { color: token('--color-base-300') });
-      Object.assign(scale.border ?? (scale.border = {}), { display: false });
-      Object.assign(scale.ticks!, { color: quiet, font: { family: token('--font-mono'), size: 10.5 } });
-    }
-    Object.assign(plugins!.legend!.labels!, { color: ink, font: { family: token('--font-sans'), size: 11 } });
-    this.#chart.update('none');
+    this.#chart.draw(curves, {
+      low: Math.max(Math.floor((low - MARGIN_DB) / 10) * 10, -60),
+      high: MARGIN_DB,
+      band: notes
+    });
   }
 
   /** The edges between which nine tenths of the draws lie, filled. */
