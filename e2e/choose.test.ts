@@ -18,7 +18,7 @@ test('all ways of a line: compared, one put in by its key, undone', async ({ pag
   const over = page.locator('[data-overlay]');
   await expect(over.locator('[data-most]')).toHaveText(/^Furthest apart at \d+\sHz: \d+(\.\d)?\sdB\.$/);
   await page.getByRole('checkbox', { name: /^Lay option 2 over the others/ }).check();
-  await expect(over.getByRole('img')).toHaveAccessibleName(/1 {2}active DI, 10 MΩ, 2 {2}/);
+  await expect(over.getByRole('img')).toHaveAccessibleName(/1 active DI, 10 MΩ, 2 /);
   const folded = await ways.count();
   await page.getByRole('button', { name: 'Show them', exact: true }).click();
   expect(await ways.count()).toBeGreaterThan(folded);
