@@ -23,7 +23,7 @@ test('all ways of a line: compared, one put in by its key, undone', async ({ pag
   await page.getByRole('button', { name: 'Show them', exact: true }).click();
   expect(await ways.count()).toBeGreaterThan(folded);
   await expectAccessible(page);
-  await page.keyboard.press('j');
+  // The box that was ticked is in the second row.
   await page.keyboard.press('k');
   await expect(page.getByRole('button', { name: /^Option 1:/ })).toBeFocused();
   await page.keyboard.press('1');
