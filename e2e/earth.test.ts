@@ -179,3 +179,29 @@ test('metal that touches metal: a ring of its own, drawn, cured by keeping it ap
   await page.reload();
   await expect(page.getByRole('heading', { name: '3 ground loops will be heard' })).toBeVisible();
 });
+
+test('a cable that is not for sound: joined, heard as a loop, made without its shield, brought back', async ({
+  page,
+  app
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/earth`);
+  await page.getByRole('button', { name: 'Cue laptop, two-pin' }).click();
+  const panel = page.getByRole('region', { name: 'Cue laptop' });
+  await panel.getByText('Cables that are not for sound').click();
+  await panel.getByLabel('Kind').selectOption({ label: 'HDMI' });
+  await panel.getByLabel('To', { exact: true }).selectOption({ label: 'metal earthed at Stage left' });
+  await panel.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('heading', { name: '3 ground loops will be heard' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Cue laptop is joined by HDMI' })).toBeVisible();
+  await page
+    .getByRole('region', { name: 'Ground loops' })
+    .getByRole('button', { name: /Cue laptop/ })
+    .click();
+  await expectAccessibleInBoth(page);
+  await page.getByRole('button', { name: /^Apply fix \d: Take HDMI over fibre/ }).click();
+  await expect(page.getByRole('heading', { name: '2 ground loops will be heard' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await panel.getByRole('button', { name: 'Take out HDMI to metal earthed at Stage left' }).click();
+  await expect(page.getByRole('heading', { name: '2 ground loops will be heard' })).toBeVisible();
+});

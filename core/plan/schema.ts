@@ -1,4 +1,5 @@
 // Plan: the show document, its reversible edits and the tracing of lines. Knows models by their table, computes nothing electrical.
+import { LINKS } from '../gear/links';
 import * as z from 'zod';
 import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
 import { PLUGS } from '../gear/sockets';
@@ -138,10 +139,15 @@ const PolicySchema = z.strictObject({
   /** What may be used: the crew's kit, the show's own list, or whatever can be had. */
   kit: z.enum(['any', 'crew', 'own']).optional()
 });
-/** Metal that touches metal: a chassis or a cable's far plug, and a chassis or what is earthed at a supply. Of what is gone it says nothing. */
+/**
+ * Metal that touches metal: a chassis or a cable's far plug, and a chassis or what is earthed at a supply; or a cable that is not for sound and joins two
+ * grounds. Of what is gone it says nothing.
+ */
 const TouchSchema = z.strictObject({
   a: z.string().regex(/^(device|cable):[a-z0-9-]{1,40}$/),
-  b: z.string().regex(/^(device|host|supply):[a-z0-9-]{1,40}$/)
+  b: z.string().regex(/^(device|host|supply):[a-z0-9-]{1,40}$/),
+  /** What joins them, where they do not just touch. */
+  by: z.enum(LINKS).optional()
 });
 /** Raised when what a plan says is said otherwise; older ones are upgraded on their way in. */
 const PLAN_VERSION = 2;

@@ -1,3 +1,4 @@
+import type { Link } from '../gear/links';
 import { candidates } from '../advise/changes';
 import type { RemedyWhat } from '../advise/change';
 import { costOf } from '../gear/cost';
@@ -17,7 +18,8 @@ import type { EarthRing } from './map';
 export type CureWhat =
   | RemedyWhat
   | { readonly code: 'host-supply'; readonly host: string; readonly name: string }
-  | { readonly code: 'insulate' };
+  | { readonly code: 'insulate' }
+  | { readonly code: 'unlink'; readonly by: Link };
 
 export interface Cure {
   readonly what: readonly CureWhat[];
@@ -187,11 +189,17 @@ function changesFor(plan: Plan, ring: EarthRing): Change[] {
       }))
   );
   const apart = ring.touches.map((id): Change => ({
-    what: [{ code: 'insulate' }],
+    what: [linkOf(plan, id)],
     line: ring.worst?.line ?? null,
     apply: (draft) => void delete draft.touches?.[id]
   }));
   return [...singles, ...hosts, ...apart];
+}
+
+/** Metal is kept apart; a link that is wanted is made without its shield. */
+function linkOf(plan: Plan, id: string): CureWhat {
+  const by = plan.touches?.[id]?.by;
+  return by ? { code: 'unlink', by } : { code: 'insulate' };
 }
 
 const liftsOn = (plan: Plan, lineId: string | null): Change[] => {

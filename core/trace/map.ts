@@ -1,5 +1,6 @@
 // Trace: where hum comes from. The earths of a rig as a map, cures over all of it, and finding a cause by evidence. Solves variants of the plan.
 
+import type { Link } from '../gear/links';
 import type { Feed } from '../gear/types';
 import type { LineReport } from '../judge/judge';
 import { heardSeverity } from '../judge/heard';
@@ -43,6 +44,8 @@ export interface Contact {
   readonly from: string | null;
   /** A chassis of the map, or `supply:…`. */
   readonly to: string;
+  /** A cable that joins them; null where they touch. */
+  readonly by: Link | null;
 }
 
 /** A ring with the line it is heard on most. */
@@ -156,7 +159,7 @@ function threadsOf(plan: Plan, line: Line, take: (device: string, line: string) 
 }
 
 function contactsOf(plan: Plan, lines: readonly Line[], points: ReadonlyMap<string, EarthPoint>): Contact[] {
-  return Object.entries(plan.touches ?? {}).flatMap(([id, { a, b }]) => {
+  return Object.entries(plan.touches ?? {}).flatMap(([id, { a, b, by }]) => {
     const [kind, of] = a.split(':');
     const line = lines.find((l) => (kind === 'cable' ? l.cables : l.devices).includes(of));
     if (!line) return [];
@@ -165,7 +168,7 @@ function contactsOf(plan: Plan, lines: readonly Line[], points: ReadonlyMap<stri
     const there = far && (other === 'supply' ? to in plan.supplies : points.has(far));
     if (!there) return [];
     const near = kind === 'device' ? pointOf(plan, of) : '';
-    return [{ id, line: line.id, from: points.has(near) ? near : null, to: far }];
+    return [{ id, line: line.id, from: points.has(near) ? near : null, to: far, by: by ?? null }];
   });
 }
 

@@ -1,3 +1,4 @@
+import type { Link } from '../gear/links';
 import type { Plan } from '../plan/schema';
 import type { CureWhat } from '../trace/cures';
 import type { EarthPoint } from '../trace/map';
@@ -10,8 +11,30 @@ export function cureText(what: readonly CureWhat[]): string {
   const [first] = what;
   if (first.code === 'host-supply') return `Power the ${first.host} from ${first.name}`;
   if (first.code === 'insulate') return 'Put something dry and insulating between the metal that touches';
-  return remedyText(what.flatMap((w) => (w.code === 'host-supply' || w.code === 'insulate' ? [] : [w])));
+  if (first.code === 'unlink') return UNLINK_TEXTS[first.by];
+  return remedyText(
+    what.flatMap((w) => (w.code === 'host-supply' || w.code === 'insulate' || w.code === 'unlink' ? [] : [w]))
+  );
 }
+
+/** What joins two grounds, as it stands in a list. */
+export const LINK_NAMES: Readonly<Record<Link, string>> = {
+  usb: 'USB',
+  hdmi: 'HDMI',
+  network: 'shielded network cable',
+  dmx: 'DMX',
+  antenna: 'antenna cable',
+  rails: 'rack rails'
+};
+/** How its signal goes on while its shield does not. */
+const UNLINK_TEXTS: Readonly<Record<Link, string>> = {
+  usb: 'Put a USB isolator in the cable',
+  hdmi: 'Take HDMI over fibre, so that no shield joins the two',
+  network: 'Take a network cable without a shield',
+  dmx: 'Put a DMX splitter with isolated outputs between',
+  antenna: 'Put an isolator for both conductors in the antenna cable',
+  rails: 'Mount it with insulating washers; its mains earth stays'
+};
 
 /** How a chassis hangs on the mains. */
 export function feedText({ feed, unearthed }: Pick<EarthPoint, 'feed' | 'unearthed'>): string {

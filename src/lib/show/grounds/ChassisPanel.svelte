@@ -1,15 +1,17 @@
 <script lang="ts">
   import { grounds as says } from '$core/words/screen/grounds';
   import { modelAt } from '$core/plan/devices';
+  import { type Link, LINKS } from '$core/gear/links';
   import { choicesOf, DeviceSettings } from '$core/gear/catalogue';
   import { MAX_METRES } from '$core/gear/cables';
   import type { EarthMap, EarthPoint } from '$core/trace/map';
   import type { Edit, Plan } from '$core/plan/schema';
   import { CABLE_NAMES, choiceName, modelName } from '$core/words/names';
-  import { EARTH_STAYS, feedText } from '$core/words/trace';
+  import { EARTH_STAYS, feedText, LINK_NAMES } from '$core/words/trace';
+  import { untrack } from 'svelte';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import { setCable, setDevice, setHostSupply, setSupply, setTouch } from '$lib/show/session/edits';
+  import { addLink, dropLink, setCable, setDevice, setHostSupply, setSupply, setTouch } from '$lib/show/session/edits';
 
   interface Props {
     plan: Plan;
@@ -52,11 +54,20 @@
     ...supplies.map(({ value, text }) => ({ value: `supply:${value}`, text: says.metalEarthedAt(text) })),
     ...map.points.filter((p) => p.id !== point.id).map((p) => ({ value: p.id, text: nameOf(p.id) }))
   ]);
-  const touched = (what: string): string => Object.values(plan.touches ?? {}).find((t) => t.a === what)?.b ?? '';
+  const touched = (what: string): string =>
+    Object.values(plan.touches ?? {}).find((t) => t.a === what && !t.by)?.b ?? '';
+  /** Of this chassis, cables that are not for sound. */
+  const links = $derived(Object.entries(plan.touches ?? {}).filter(([, t]) => t.a === point.id && t.by));
+  const otherName = (to: string): string => others.find(({ value }) => value === to)?.text ?? to;
+  let linkBy = $state<Link>('usb');
+  let linkTo = $state('');
+  let linking = $state(false);
   let refused = $state(false);
   $effect(() => {
-    void point.id;
+    void id;
     refused = false;
+    linkTo = '';
+    linking = untrack(() => links.length > 0);
   });
 </script>
 
@@ -123,6 +134,49 @@
           onset={(other) => onedit(setTouch(plan, what, name, other))}
         />
       {/each}
+    </details>
+  {/if}
+  {#if kind === 'device'}
+    <details class="py-1" bind:open={linking}>
+      <summary class="cursor-pointer py-1">{says.otherCables}</summary>
+      <ul>
+        {#each links as [link, { by, b }] (link)}
+          <li class="flex items-center justify-between gap-3 py-1">
+            <span>{upper(LINK_NAMES[by!])} → {otherName(b)}</span>
+            <button
+              type="button"
+              class="px-1 text-quiet underline hover:text-base-content"
+              onclick={() => onedit(dropLink(plan, link, name))}
+              aria-label={says.takeOut(LINK_NAMES[by!], otherName(b))}>{says.remove}</button
+            >
+          </li>
+        {/each}
+      </ul>
+      <form
+        class="flex flex-wrap items-end gap-2 py-1"
+        onsubmit={(event) => {
+          event.preventDefault();
+          if (linkTo && onedit(addLink(plan, point.id, name, linkBy, linkTo))) linkTo = '';
+        }}
+      >
+        <label class="grow"
+          ><span class="block text-[0.93em] text-quiet">{says.what}</span><select
+            class="select w-full select-sm"
+            aria-label={says.what}
+            bind:value={linkBy}
+            >{#each LINKS as by (by)}<option value={by}>{LINK_NAMES[by]}</option>{/each}</select
+          ></label
+        >
+        <label class="grow"
+          ><span class="block text-[0.93em] text-quiet">{says.to}</span><select
+            class="select w-full select-sm"
+            aria-label={says.to}
+            bind:value={linkTo}
+            >{#each others as { value, text } (value)}<option {value}>{value ? text : ''}</option>{/each}</select
+          ></label
+        >
+        <button class="btn btn-outline btn-sm" disabled={!linkTo}>{says.add}</button>
+      </form>
     </details>
   {/if}
   {#if point.feed === 'mains-1'}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LINK_NAMES } from '$core/words/trace';
   import { grounds as says } from '$core/words/screen/grounds';
   import type { EarthMap, EarthPoint } from '$core/trace/map';
   import type { Plan } from '$core/plan/schema';
@@ -197,8 +198,9 @@
     {#each view.contacts as c (c.id)}
       {@const lit = chosen !== null && c.ring?.key === chosen.key}
       {@const [x1, y1, x2, y2] = c.ends}
-      <g role="img" aria-label={says.touchesMetal(nameOf(c.line))} class={lit ? 'stroke-error' : 'stroke-warning'}>
-        <title>{says.touchesMetal(nameOf(c.line))}</title>
+      {@const said = c.by ? says.joinedBy(nameOf(c.line), LINK_NAMES[c.by]) : says.touchesMetal(nameOf(c.line))}
+      <g role="img" aria-label={said} class={lit ? 'stroke-error' : 'stroke-warning'}>
+        <title>{said}</title>
         <path d={c.path} class="fill-none" stroke-width={lit ? 3 : 2} stroke-dasharray={lit ? undefined : '2 4'} />
         <circle cx={x1} cy={y1} r="3.5" class="fill-base-100" stroke-width="2" />
         <circle cx={x2} cy={y2} r="3.5" class="fill-base-100" stroke-width="2" />

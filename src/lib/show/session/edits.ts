@@ -1,3 +1,4 @@
+import type { Link } from '$core/gear/links';
 import { cutText } from '$core/text/well-formed';
 import { session as says } from '$core/words/screen/session';
 import { uuid } from '$lib/uuid';
@@ -132,10 +133,22 @@ export const setHostSupply = (plan: Plan, host: string, supply: string): Edit | 
 export const setTouch = (plan: Plan, what: string, subject: string, other: string): Edit | null =>
   set(plan, subject, (draft) => {
     const touches = { ...draft.touches };
-    const known = Object.keys(touches).find((k) => touches[k].a === what);
+    const known = Object.keys(touches).find((k) => touches[k].a === what && !touches[k].by);
     if (known) delete touches[known];
     if (other) touches[`t${id().slice(0, 8)}`] = { a: what, b: other };
     if (Object.keys(touches).length > 0) draft.touches = touches;
+    else delete draft.touches;
+  });
+
+/** A cable that is not for sound, from a chassis to another or to what is earthed at a supply. */
+export const addLink = (plan: Plan, what: string, subject: string, by: Link, other: string): Edit | null =>
+  set(plan, subject, (draft) => {
+    draft.touches = { ...draft.touches, [`t${id().slice(0, 8)}`]: { a: what, b: other, by } };
+  });
+export const dropLink = (plan: Plan, link: string, subject: string): Edit | null =>
+  set(plan, subject, (draft) => {
+    const { [link]: _, ...rest } = draft.touches ?? {};
+    if (Object.keys(rest).length > 0) draft.touches = rest;
     else delete draft.touches;
   });
 
