@@ -37,7 +37,7 @@ describe('metal that touches metal', () => {
     expect(map.rings).toHaveLength(1);
     expect(map.rings[0].touches).toEqual(['t']);
     expect([...map.rings[0].supplies].sort()).toEqual(['annex', 'stage']);
-    expect(map.contacts).toEqual([{ id: 't', line: 'l0-in', from: 'device:l0-src', to: 'supply:stage' }]);
+    expect(map.contacts).toEqual([{ id: 't', line: 'l0-in', from: 'device:l0-src', to: 'supply:stage', by: null }]);
     expect(hum(touched, 'l0-in')).toBeGreaterThan(hum(plan, 'l0-in') + 20);
     // Where the desk is earthed as well there is no EMF to drive anything.
     expect(hum(withTouch(plan, 'device:l0-src', 'supply:annex'), 'l0-in')).toBeLessThan(hum(touched, 'l0-in') - 20);
@@ -62,7 +62,7 @@ describe('metal that touches metal', () => {
     const touched = withTouch(plan, 'device:l0-src', 'device:l1-src');
     expect(domainsOf(touched)).toHaveLength(1);
     const { map } = mapOf(touched);
-    expect(map.contacts).toEqual([{ id: 't', line: 'l0-in', from: 'device:l0-src', to: 'device:l1-src' }]);
+    expect(map.contacts).toEqual([{ id: 't', line: 'l0-in', from: 'device:l0-src', to: 'device:l1-src', by: null }]);
     // The rail brings the stage's earth to the rack, whose shield then carries current to the desk.
     const ring = (m: typeof map, cable: string): number => m.rings.find((r) => r.cables.includes(cable))?.ampere ?? 0;
     const cable = Object.keys(plan.cables).find((c) => c.startsWith('l1-'))!;

@@ -502,7 +502,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'line-in',
-    'camera xlr in set to line|camcorder xlr in set to line|xlr in set to line|unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|line return|tape return|recorder line in'
+    'camera xlr in set to line|camcorder xlr in set to line|xlr in set to line|unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|mixer jack in|mixer jack input|mixer line in|mixer line input|mixer channel in|desk jack input|desk jack in|line return|tape return|recorder line in'
   ),
   input(
     'combo-in',

@@ -106,10 +106,15 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
         between.every((b) => b.read.is === 'filler' || b.read.is === 'ohm')
       );
     });
-  // A "compressor insert" is where it goes.
+  // A "compressor insert" is where it goes, and so is an "interface inst in".
   const inserted = (p: Piece): boolean => {
     const next = pieces[pieces.indexOf(p) + 1];
-    return next?.read.is === 'input' && next.read.model === 'insert-return' && next.part === p.part;
+    if (next?.read.is !== 'input' || next.part !== p.part) return false;
+    const others = pieces.some((o) => o !== p && (o.read.is === 'source' || o.read.is === 'instrument'));
+    return (
+      next.read.model === 'insert-return' ||
+      (others && isOf('source')(p) && p.read.model === 'interface-out' && !/out/i.test(p.text))
+    );
   };
   // An amplifier that a microphone stands before is no source, unless one of its outputs was said.
   const mics = pieces.some((p) => p.read.is === 'source' && MICS.has(p.read.model));
@@ -117,7 +122,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     mics && p.read.is === 'source' && p.read.model.endsWith('-amp') && !/out|line|socket|tap/i.test(p.text);
   const sources = pieces
     .filter(isOf('source'))
-    .filter((p) => !behindMixer(p) && !where(p) && !inserted(p) && !before(p));
+    .filter((p) => !behindMixer(p) && !where(p) && !inserted(p) && !before(p) && !isReamped(pieces, p));
   const found = sources.map((p) => ({
     model: p.read.model as string,
     weight: p.read.weight - (p.named ? NAMED : 0),
@@ -240,6 +245,13 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   };
 }
 
+/** An amplifier behind a re-amping box is where it goes, unless one of its outputs was said. */
+const isReamped = (pieces: readonly Piece[], p: Piece): boolean =>
+  p.read.is === 'source' &&
+  p.read.model.endsWith('-amp') &&
+  !/out|line|socket|tap/i.test(p.text) &&
+  pieces.some((o) => o.from < p.from && o.read.is === 'box' && o.read.model === 'reamp-box');
+
 /** Where it goes; null where nobody said so. */
 export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonly Device[]): Device | null {
   // An amplifier's own output, too, is what stands there and not where it goes.
@@ -249,6 +261,10 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     const { read } = p;
     // A receiver's pack is at the other end of its radio link.
     if (read.is === 'input' && read.model === 'beltpack-in' && source.model === 'wireless-receiver') return [];
+    // A "hi-z DI" is a DI.
+    if (read.is === 'input' && HI_Z.test(p.text) && pieces[k + 1]?.read.is === 'di' && pieces[k + 1].part === p.part)
+      return [];
+    if (isReamped(pieces, p)) return [{ model: 'amp-in', at: p.from, weight: 2 }];
     if (read.is === 'input')
       return [{ model: read.model, at: p.from, weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) }];
     if (read.is === 'preamp' && !boxes.some((b) => b.model === 'preamp-di') && source.model !== 'acoustic-preamp')
@@ -277,6 +293,7 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     best.model = 'amp-in';
   return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
 }
+const HI_Z = /^hi(?:gh)?[\s-]?(?:z|imp(?:edance)?)$/i;
 const channelled = (pieces: readonly Piece[], k: number): boolean => pieces[k + 1]?.read.is === 'channels';
 
 /** The input one takes to be meant: a microphone input of the desk, or where a line has no box a line input. */

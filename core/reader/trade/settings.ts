@@ -117,7 +117,11 @@ export function applySettings(
       const said = pieces.flatMap((p) => (p.read.is === 'sensitivity' ? [p.read.volts] : []));
       const volts = (said[0] ?? USUAL_SENSITIVITY[source.model]) * 10 ** ((read.db - 94) / 20);
       put(piece, source, 'nominal', volts);
-    } else if (read.is === 'ohm' && read.ohm !== 10e6) {
+    } else if (
+      read.is === 'ohm' &&
+      read.ohm !== 10e6 &&
+      !(read.ohm === 1e6 && boxes.some((b) => b.model === 'active-di'))
+    ) {
       // Said of an output or an input: of whichever stands nearest before it.
       const before = pieces
         .slice(0, k)

@@ -103,7 +103,9 @@ export const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'sou
 export const SIDES = at(
   String.raw`l\s*[\/+&-]\s*r\b|l\s+(?:and\s+)?r\b(?!\s*only)|lr\b|left\s*(?:\/|\+|-|and|&|et|und)?\s*right\b|links\s*(?:\/|\+|und|en)?\s*rechts\b|gauche\s*(?:\/|\+|et)?\s*droite\b`
 );
-export const TIMES = at(String.raw`(\d{1,2})\s?[x×](?!\d|lr)(?=$|[^a-z]|[a-z]{2})|[x×]\s?(\d{1,2})(?![\d.,]|\s*m\b)`);
+export const TIMES = at(
+  String.raw`(\d{1,2})\s?[x×](?!\d|lr)(?=$|[^a-z]|[a-z]{2})|[x×]\s?(\d{1,2})(?!\d|[.,]\d|\s*m\b)`
+);
 export const RATIO = at(String.raw`\d{1,2}:\d{1,2}(?!\d)`);
 export const UP = at(
   String.raw`-?10\s*(?:dbv)?\s*(?:to|->|>|\/)\s*\+?4\s*(?:dbu)?(?:\s+(?:converter|box|interface|amp))?`
@@ -122,8 +124,8 @@ export const CHANNELS = at(
 );
 export const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
 export const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
-/** "3 DI 20-22" at the end of all that was typed. */
-export const RANGE = at(String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*$)`);
+/** "3 DI 20-22" at the end of all that was typed, but for the phantom on them. */
+export const RANGE = at(String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*(?:(?:\+?48\s?v?|p48|(?:ph|f)antom)(?:\s+on)?)?\s*$)`);
 export const HASH = at(String.raw`#\s*(\d{1,3})(?:\s*[\/+-]\s*(\d{1,3}))?`);
 export const LEADING =
   /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|\t|\s+(?:[-–—|]+|\/\/)(?=\s)|$)/i;

@@ -421,5 +421,15 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['micro HF main récepteur XLR boitier 1', '1|wireless-receiver|-|mic-in|-|-|1'],
   ['contrebasse micro statique clip 48V voie 6', '1|condenser-mic|-|?|-|phantom=on|6'],
   ['bajo eléctrico pasivo cable 5 m DI activa canal 3', '1|passive-bass|active-di|?|5|-|3'],
-  ['voz principal micro inalámbrico receptor XLR canal 1', '1|wireless-receiver|-|?|-|-|1']
+  ['voz principal micro inalámbrico receptor XLR canal 1', '1|wireless-receiver|-|?|-|-|1'],
+  ['harp pickup passive, hi-z DI 10M, 30m', '1|piezo|active-di-10m|mic-in|30|-|-'],
+  ['ukulele passive piezo 3m -> mixer jack input', '1|piezo|-|line-in|3|-|-'],
+  ['mandolin contact mic straight into interface inst in', '1|contact-disc|-|instrument-in|-|-|-'],
+  ['bass straight into interface hi-z', '1|passive-bass|-|instrument-in|-|-|-'],
+  ['electric piano passive, active DI 1M', '1|electric-piano|active-di|mic-in|-|-|-'],
+  ['choir mics x4, 20m, 13-16 phantom', '4|condenser-mic|-|mic-in|20|phantom=on|13'],
+  ['overheads x2, 15 m, 9-10 +48', '2|condenser-mic|-|mic-in|15|phantom=on|9'],
+  ['reamp: interface out 4, reamp box, 5 m, valve combo', '1|interface-out|reamp-box|amp-in|5|-|-'],
+  ['keys rig stereo out -> 2 passive DIs -> snake 11+12', '2|line-unbalanced|passive-di|mic-in|-|-|11'],
+  ['violin piezo, wireless bodypack, receiver XLR, mic in, no phantom', '1|wireless-receiver|-|mic-in|-|phantom=off|-']
 ];
