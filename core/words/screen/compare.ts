@@ -126,7 +126,8 @@ export const compare = {
   unlockIt: 'unlock',
   onTopOfEachOther: 'On top of each other, equally loud',
   layOver: (what: Shown, wayName: Shown) => `Lay option ${what} over the others: ${wayName}`,
-  soundAlike: 'Within half a decibel of each other wherever it plays: nobody hears a difference in response.',
+  soundAlike: 'Within half a decibel of each other wherever it plays.',
+  linesAlone: 'This is what the lines do; a microphone hears the instrument otherwise than its pickup.',
   furthestApart: (hertz: Shown, decibels: Shown) => `Furthest apart at ${hertz}: ${decibels} dB.`,
   tickTwo: 'Tick two to four options to see them on top of each other.',
   lockIt: 'lock'

@@ -62,8 +62,14 @@
   const shown = $derived(all ? [...top, ...rest] : top);
   /** Keys of the ways that are laid over each other: the best and the one there is, until somebody chooses. */
   let chosen = $state.raw<readonly string[] | null>(null);
+  // What a microphone hears is not what a pickup does: only where both take the same sound is the rest a matter of the line.
+  const sameSource = (a: Route, b: Route): boolean => a.way.source === b.way.source;
   const laidKeys = $derived(
-    chosen ?? [...new Set([shown[0], shown.find((r) => r.present) ?? shown[1]].flatMap((r) => r?.key ?? []))]
+    chosen ??
+      [
+        shown[0],
+        shown.find((r, k) => k > 0 && r.present) ?? shown.find((r, k) => k > 0 && sameSource(shown[0], r))
+      ].flatMap((r) => r?.key ?? [])
   );
   const laid = $derived(
     shown.flatMap((route, place) => (laidKeys.includes(route.key) && route.report.response ? [{ route, place }] : []))

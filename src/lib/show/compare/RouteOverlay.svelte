@@ -25,6 +25,8 @@
         : says.furthestApart(formatHz(overlay.most.hz), formatNumber(overlay.most.db, 1)))
   );
 
+  const otherSources = $derived(ways.some(({ route }) => route.way.source !== ways[0].route.way.source));
+
   onMount(() => {
     let gone = false;
     import('./overlay-view')
@@ -45,7 +47,7 @@
 
 <section class="px-5 py-3 max-sm:px-3.5" aria-labelledby="overlay" data-overlay>
   <h2 class="heading" id="overlay">{says.onTopOfEachOther}</h2>
-  <p data-most>{most ?? says.tickTwo}</p>
+  <p data-most>{most ?? says.tickTwo} {otherSources ? says.linesAlone : ''}</p>
   <div role="img" aria-label="{says.onTopOfEachOther}: {names.join(', ')}. {most ?? ''}" class="h-[210px] w-full">
     {#if failed}<p class="text-quiet">{says.theComputingPartOfThisPage}</p>{/if}
     <canvas bind:this={canvas} aria-hidden="true"></canvas>
