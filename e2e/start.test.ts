@@ -139,7 +139,13 @@ plain('where others reach it, it prints the one invitation there is; at this mac
   expect(open.out()).toContain('everybody at this machine is in without a password');
   await end(open.child);
   // Loopback too, but a name of its own: as a network's address would be.
-  const reached = start({ HOST: '127.0.0.2', PORT: String(await freePort()) });
+  const secure = start({ HOST: '127.0.0.2', PORT: String(await freePort()) });
+  await secure.until(/Guanxi is at https:\/\/127\.0\.0\.2/);
+  await secure.until(
+    /Scan to trust it first, at http:\/\/127\.0\.0\.2:\d+\/trust\. Fingerprint, SHA-256:\n([0-9A-F]{2}:){31}[0-9A-F]{2}/
+  );
+  await end(secure.child);
+  const reached = start({ HOST: '127.0.0.2', TLS: 'off', PORT: String(await freePort()) });
   const [, at] = await reached.until(/The first one is made at {2}(http:\/\/127\.0\.0\.2:\d+\/invite\/\S+)/);
   await reached.until(/Guanxi is at http:\/\/127\.0\.0\.2/);
   expect(await (await fetch(at)).text()).toContain('Join Rope Works');
