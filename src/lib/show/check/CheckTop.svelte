@@ -21,6 +21,18 @@
   /** How far the check is, and what of it is still on its way. */
   const { lines, current, standing, readings, done, listed, onlist }: Props = $props();
   const show = useShow();
+  /** What is on its way for a moment is not told: a line that comes and goes above would move every button under the thumb that presses it. */
+  const TOLD_AFTER_MS = 1500;
+  let told = $state(false);
+  const waits = $derived(readings.waiting > 0);
+  $effect(() => {
+    if (!waits) {
+      told = false;
+      return;
+    }
+    const soon = setTimeout(() => (told = true), TOLD_AFTER_MS);
+    return () => clearTimeout(soon);
+  });
 </script>
 
 <div class="flex items-center justify-between text-quiet">
@@ -38,7 +50,7 @@
     ></span>
   {/each}
 </div>
-{#if readings.waiting > 0}
+{#if waits && told}
   <p class="pb-2 text-warning" role="status">
     {readings.waiting}
     {readings.waiting === 1 ? says.readingOrPictureWaits : says.readingsAndPicturesWait}
