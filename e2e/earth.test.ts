@@ -1,3 +1,4 @@
+import type { Locator, Page } from '@playwright/test';
 import { expect, expectAccessibleInBoth, freshShow, row, settled, test } from './app';
 
 test('the tape loops’ ring is seen, predicted, cured in two keys, and the board agrees; the mains earth stays', async ({
@@ -153,14 +154,19 @@ test('by keyboard alone: from ring to ring, a cure applied and taken back, a cha
   await expect(page.getByRole('heading', { name: '2 ground loops will be heard' })).toBeVisible();
 });
 
+/** A laptop on a two-pin charger, looked at on the map of a fresh show. */
+async function cueLaptop(page: Page, url: string): Promise<Locator> {
+  const id = await freshShow(page, url, 'The Salt Road');
+  await page.goto(`${url}/show/${id}/earth`);
+  await page.getByRole('button', { name: 'Cue laptop, two-pin' }).click();
+  return page.getByRole('region', { name: 'Cue laptop' });
+}
+
 test('metal that touches metal: a ring of its own, drawn, cured by keeping it apart, brought back', async ({
   page,
   app
 }) => {
-  const id = await freshShow(page, app.url, 'The Salt Road');
-  await page.goto(`${app.url}/show/${id}/earth`);
-  await page.getByRole('button', { name: 'Cue laptop, two-pin' }).click();
-  const panel = page.getByRole('region', { name: 'Cue laptop' });
+  const panel = await cueLaptop(page, app.url);
   await panel.getByText('What touches metal').click();
   await panel.getByLabel('Its chassis').selectOption({ label: 'metal earthed at Stage left' });
   await expect(page.getByRole('heading', { name: '3 ground loops will be heard' })).toBeVisible();
@@ -184,10 +190,7 @@ test('a cable that is not for sound: joined, heard as a loop, made without its s
   page,
   app
 }) => {
-  const id = await freshShow(page, app.url, 'The Salt Road');
-  await page.goto(`${app.url}/show/${id}/earth`);
-  await page.getByRole('button', { name: 'Cue laptop, two-pin' }).click();
-  const panel = page.getByRole('region', { name: 'Cue laptop' });
+  const panel = await cueLaptop(page, app.url);
   await panel.getByText('Cables that are not for sound').click();
   await panel.getByLabel('Kind').selectOption({ label: 'HDMI' });
   await panel.getByLabel('To', { exact: true }).selectOption({ label: 'metal earthed at Stage left' });

@@ -1,6 +1,5 @@
 // The server process. It must not outlive the command that started it, however that one ends.
 import { certificateFor } from './lib/certificate.mjs';
-import { isTls } from './lib/server.mjs';
 import { serveTls } from './lib/tls-server.mjs';
 
 process.on('disconnect', () => process.kill(process.pid, 'SIGTERM'));
@@ -10,7 +9,8 @@ process.channel?.unref();
 const requestTimeout = 1000 * Number(process.env.REQUEST_TIMEOUT ?? 120);
 const host = process.env.HOST ?? '127.0.0.1';
 
-if (isTls(host)) {
+// Whoever starts it has decided: see lib/server.
+if (process.env.SERVED_OVER === 'https') {
   const { handler } = await import('../build/handler.js');
   const server = await serveTls(handler, await certificateFor(host), {
     host,

@@ -1,10 +1,10 @@
 // npm start: everything that is needed, then the server, until Ctrl-C. Uses nothing but Node.
 import { announce, dropLock, lockHolder, takeLock } from './lib/lock.mjs';
-import { certificateFor, fingerprintOf, outside } from './lib/certificate.mjs';
+import { addressesOf, certificateFor, fingerprintOf } from './lib/certificate.mjs';
 import { portFrom } from './lib/ports.mjs';
 import { appDatabase } from './lib/postgres.mjs';
 import { main, Refusal, say } from './lib/say.mjs';
-import { checkPublicOrigin, hostFromEnv, isTls, sleep, startServer, stopServer } from './lib/server.mjs';
+import { checkPublicOrigin, hostAndPort, hostFromEnv, isTls, sleep, startServer, stopServer } from './lib/server.mjs';
 import { checkMachine, ensureBuild, ensurePackages } from './lib/setup.mjs';
 
 const DEFAULT_PORT = 4710;
@@ -79,8 +79,8 @@ await main(async () => {
 /** Where phones find it: a code to scan, and what to compare. */
 async function sayWhere(host, port) {
   const { authority } = await certificateFor(host);
-  const [address = host] = ['0.0.0.0', '::'].includes(host) ? outside() : [host];
-  const at = `${address.includes(':') ? `[${address}]` : address}:${port}`;
+  const [address = host] = addressesOf(host);
+  const at = hostAndPort(address, port);
   const page = authority ? `http://${at}/trust` : `https://${at}`;
   const { toString } = await import('qrcode');
   say(`\nOn this network it is at https://${at}`);

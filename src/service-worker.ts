@@ -8,8 +8,8 @@ import {
   isKeptPage,
   isLetOut,
   isVisit,
+  KEPT,
   KEPT_PAGES,
-  KEPT_PLANS,
   PATIENCE_MS,
   pathsAbove,
   type WorkerOrder
@@ -47,8 +47,7 @@ self.addEventListener('fetch', (event) => {
 });
 
 self.addEventListener('message', (event) => {
-  const order = event.data as WorkerOrder;
-  event.waitUntil(fetchPages(order.urls));
+  event.waitUntil(fetchPages((event.data as WorkerOrder).urls));
 });
 
 async function part(request: Request, path: string): Promise<Response> {
@@ -83,8 +82,7 @@ async function keep(url: string, response: Response): Promise<void> {
   const pages = await caches.open(KEPT_PAGES);
   if (isKeptPage(response)) return pages.put(url, response.clone());
   if (isGone(response)) await pages.delete(url);
-  if (isLetOut(response) && (await pages.match(url)))
-    await Promise.all([caches.delete(KEPT_PAGES), caches.delete(KEPT_PLANS)]);
+  if (isLetOut(response) && (await pages.match(url))) await Promise.all(KEPT.map((name) => caches.delete(name)));
 }
 
 async function fetchPages(urls: readonly string[]): Promise<void> {

@@ -1,7 +1,7 @@
 import type { Line } from '../plan/lines';
-import { resolve } from '../plan/resolved';
 import type { Plan } from '../plan/schema';
-import { nameOf, tagOf } from '../words/paper';
+import { nameOf } from '../words/paper';
+import { linesOf } from './patch';
 import type { Row, Sheet } from './types';
 
 /** A pair is one thing on paper too: one row, where both sides are plugged and set alike. Sides that differ keep their rows. */
@@ -11,9 +11,8 @@ interface Side {
   readonly tag: string;
 }
 
-/** Lines by id, with the tag that each has on every sheet. */
-const sidesOf = (plan: Plan): Map<string, Side> =>
-  new Map(resolve(plan).lines.map((line, k) => [line.id, { line, tag: tagOf(line, k) }]));
+type Sides = ReadonlyMap<string, Side>;
+const sidesOf = (plan: Plan): Sides => new Map(linesOf(plan).map((side) => [side.line.id, side]));
 
 /** `7/8`. */
 const bothTags = (a: Side, b: Side): string => `${a.tag}/${b.tag}`;
@@ -25,7 +24,7 @@ const isPair = (a: Side | undefined, b: Side | undefined): boolean =>
 const beside = ({ line }: Side, cell: string): string => cell.slice(nameOf(line).length);
 
 /** Two rows as one; null where they say something different of the two sides. */
-function joined(a: Row, b: Row, sides: ReadonlyMap<string, Side>): Row | null {
+function joined(a: Row, b: Row, sides: Sides): Row | null {
   const [one, two] = [a.line, b.line].map((id) => sides.get(id ?? ''));
   if (!one || !two || !isPair(one, two)) return null;
   const [note, other] = [beside(one, a.cells[1]), beside(two, b.cells[1])];
@@ -45,8 +44,9 @@ function blocksOf(rows: readonly Row[]): Row[][] {
 }
 
 /** Rows of which pairs that say the same of both sides are told once. */
-export function foldRows(plan: Plan, rows: readonly Row[]): Row[] {
-  const sides = sidesOf(plan);
+export const foldRows = (plan: Plan, rows: readonly Row[]): Row[] => folded(rows, sidesOf(plan));
+
+function folded(rows: readonly Row[], sides: Sides): Row[] {
   const out: Row[][] = [];
   for (const block of blocksOf(rows)) {
     const before = out.at(-1);
@@ -58,10 +58,10 @@ export function foldRows(plan: Plan, rows: readonly Row[]): Row[] {
 }
 
 /** A sheet on which pairs that are alike are told once. Rows that name their line begin with its tag and its name. */
-export const foldPairs = (plan: Plan, sheet: Sheet): Sheet => ({
-  ...sheet,
-  groups: sheet.groups.map((g) => ({ ...g, rows: foldRows(plan, g.rows) }))
-});
+export function foldPairs(plan: Plan, sheet: Sheet): Sheet {
+  const sides = sidesOf(plan);
+  return { ...sheet, groups: sheet.groups.map((g) => ({ ...g, rows: folded(g.rows, sides) })) };
+}
 
 /** Lines one by one, the two sides of a pair together. */
 export function byPair<T extends Side>(lines: readonly T[]): T[][] {

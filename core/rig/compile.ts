@@ -1,5 +1,5 @@
 // Rig: turns a plan into one network of hot, cold and shield, and reads answers off it.
-import { linkOhm } from '../gear/links';
+import { LINK_OHM } from '../gear/links';
 import { Network, type Node } from '../solver/network';
 import { portOf, type DeviceSettings } from '../gear/catalogue';
 import type { Model, PortNodes, PortSpec } from '../gear/types';
@@ -64,7 +64,7 @@ function stampTouch(b: Builder, id: string, touch: Touch): void {
   const [kind, of] = touch.a.split(':');
   const from = kind === 'device' ? b.chassis.get(of)! : farShield(b, of);
   const to = touch.b.startsWith('device:') ? b.chassis.get(touch.b.slice(7))! : net.node(touch.b);
-  net.resistor(`touch:${id}/contact`, from, to, touch.by ? linkOhm(touch.by) : TOUCH_OHM);
+  net.resistor(`touch:${id}/contact`, from, to, touch.by ? LINK_OHM[touch.by] : TOUCH_OHM);
   b.grounds.push({ a: from, b: to, what: { touch: id } });
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Link, linkOhm, LINKS } from '../gear/links';
+import { type Link, LINK_OHM, LINKS } from '../gear/links';
 import { judgeWhole } from '../judge/judge';
 import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { loadPlan } from '../plan/load';
@@ -46,7 +46,7 @@ describe('a cable that is not for sound', () => {
   });
   it('carries what the voltage drives through all that is in the ring: its own ohms are in series with the rest', () => {
     const perAmpere = (by: Link): number => 1 / look(rig(by)).ring!.ampere;
-    const slope = (a: Link, b: Link): number => (perAmpere(a) - perAmpere(b)) / (linkOhm(a) - linkOhm(b));
+    const slope = (a: Link, b: Link): number => (perAmpere(a) - perAmpere(b)) / (LINK_OHM[a] - LINK_OHM[b]);
     expect(slope('network', 'usb')).toBeCloseTo(slope('usb', 'rails'), 0);
     // The voltage between the two supplies, volts.
     expect(1 / slope('network', 'rails')).toBeGreaterThan(0.2);
@@ -69,6 +69,6 @@ describe('a cable that is not for sound', () => {
       rails: [0.001, 0.01]
     };
     for (const by of LINKS)
-      expect([by, linkOhm(by) >= within[by][0] && linkOhm(by) <= within[by][1]]).toEqual([by, true]);
+      expect([by, LINK_OHM[by] >= within[by][0] && LINK_OHM[by] <= within[by][1]]).toEqual([by, true]);
   });
 });

@@ -1,9 +1,10 @@
 import { createPrivateKey, X509Certificate } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { explain, Refusal } from './say.mjs';
+import { ANY, writeForOwner } from './server.mjs';
 import { DATA } from './setup.mjs';
 
 /**
@@ -18,20 +19,20 @@ const AUTHORITY_DAYS = 3650;
 const SIGNED_DAYS = 397;
 /** One that ends within this is made anew. */
 const LEFT_DAYS = 30;
-const ANY = ['0.0.0.0', '::'];
 
 /** Addresses of this machine on its networks, those of version 4 first. */
-export const outside = () =>
+const outside = () =>
   Object.values(networkInterfaces())
     .flatMap((list) => list ?? [])
     .filter((a) => !a.internal && !(a.family === 'IPv6' && a.address.startsWith('fe80')))
     .sort((a, b) => (a.family < b.family ? -1 : 1))
     .map((a) => a.address);
 
-/** Names that a server on this host is reached by. */
-const namesFor = (host) => [
-  ...new Set([...(ANY.includes(host) ? outside() : [host]), '127.0.0.1', 'localhost', hostname().toLowerCase()])
-];
+/** Addresses that others reach a server on this host by. */
+export const addressesOf = (host) => (ANY.includes(host) ? outside() : [host]);
+
+/** Names that it is reached by, from here and from elsewhere. */
+const namesFor = (host) => [...new Set([...addressesOf(host), '127.0.0.1', 'localhost', hostname().toLowerCase()])];
 
 /**
  * Key and certificate to serve a host with: those of TLS_KEY and TLS_CERT, or ones made here. Throws Refusal.
@@ -97,14 +98,9 @@ async function kept(name, does, make) {
     }
   }
   const made = await make();
-  write(keyFile, made.key);
-  write(certFile, made.cert);
+  writeForOwner(keyFile, made.key);
+  writeForOwner(certFile, made.cert);
   return made;
-}
-
-function write(file, text) {
-  writeFileSync(`${file}.new`, text, { mode: 0o600 });
-  renameSync(`${file}.new`, file);
 }
 
 async function make(commonName, days, rest) {

@@ -11,7 +11,7 @@ import { DATA, ROOT } from './setup.mjs';
 export const sleep = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Addresses that stand for all of this machine's own. */
-const ANY = ['0.0.0.0', '::'];
+export const ANY = ['0.0.0.0', '::'];
 
 /** The address to serve on: loopback unless told otherwise. */
 export function hostFromEnv() {
@@ -34,6 +34,15 @@ export function checkPublicOrigin() {
 export const isTls = (host) =>
   !['127.0.0.1', '::1', 'localhost'].includes(host) && !process.env.PUBLIC_ORIGIN && process.env.TLS !== 'off';
 
+/** Address and port as they stand in a link. */
+export const hostAndPort = (address, port) => `${address.includes(':') ? `[${address}]` : address}:${port}`;
+
+/** Writes what nobody else may read, whole or not at all. */
+export function writeForOwner(file, text) {
+  writeFileSync(`${file}.new`, text, { mode: 0o600 });
+  renameSync(`${file}.new`, file);
+}
+
 /** What sessions are signed with: AUTH_SECRET, which several servers on one database must share, or one of this folder's own. */
 function secret() {
   const given = process.env.AUTH_SECRET;
@@ -44,8 +53,7 @@ function secret() {
   const file = join(DATA, 'auth-secret');
   if (!existsSync(file)) {
     mkdirSync(DATA, { recursive: true });
-    writeFileSync(`${file}.new`, randomBytes(32).toString('base64url'), { mode: 0o600 });
-    renameSync(`${file}.new`, file);
+    writeForOwner(file, randomBytes(32).toString('base64url'));
   }
   return readFileSync(file, 'utf8');
 }
@@ -57,7 +65,7 @@ const PATIENCE = 120_000;
 export async function startServer({ host = '127.0.0.1', port, databaseUrl, quiet = false }) {
   const near = ANY.includes(host) ? '127.0.0.1' : host;
   const tls = isTls(host);
-  const origin = `${tls ? 'https' : 'http'}://${near.includes(':') ? `[${near}]` : near}:${port}`;
+  const origin = `${tls ? 'https' : 'http'}://${hostAndPort(near, port)}`;
   const child = spawn(process.execPath, [join(ROOT, 'scripts/serve.mjs')], {
     cwd: ROOT,
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],

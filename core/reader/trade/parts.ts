@@ -118,8 +118,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   };
   // An amplifier that a microphone stands before is no source, unless one of its outputs was said.
   const mics = pieces.some((p) => p.read.is === 'source' && MICS.has(p.read.model));
-  const before = (p: Piece): boolean =>
-    mics && p.read.is === 'source' && p.read.model.endsWith('-amp') && !/out|line|socket|tap/i.test(p.text);
+  const before = (p: Piece): boolean => mics && isBareAmp(p);
   const sources = pieces
     .filter(isOf('source'))
     .filter((p) => !behindMixer(p) && !where(p) && !inserted(p) && !before(p) && !isReamped(pieces, p));
@@ -245,12 +244,13 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   };
 }
 
+/** An amplifier of which no output was said. */
+const isBareAmp = ({ read, text }: Piece): boolean =>
+  read.is === 'source' && read.model.endsWith('-amp') && !/out|line|socket|tap/i.test(text);
+
 /** An amplifier behind a re-amping box is where it goes, unless one of its outputs was said. */
 const isReamped = (pieces: readonly Piece[], p: Piece): boolean =>
-  p.read.is === 'source' &&
-  p.read.model.endsWith('-amp') &&
-  !/out|line|socket|tap/i.test(p.text) &&
-  pieces.some((o) => o.from < p.from && o.read.is === 'box' && o.read.model === 'reamp-box');
+  isBareAmp(p) && pieces.some((o) => o.from < p.from && o.read.is === 'box' && o.read.model === 'reamp-box');
 
 /** Where it goes; null where nobody said so. */
 export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonly Device[]): Device | null {

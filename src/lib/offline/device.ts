@@ -1,6 +1,6 @@
 import type { Plan } from '$core/plan/schema';
 import { loadPlan } from '$core/plan/load';
-import { addressesOf, KEPT_PAGES, KEPT_PLANS, type WorkerOrder } from './rules';
+import { addressesOf, KEPT, KEPT_PLANS, type WorkerOrder } from './rules';
 
 /** What this device keeps for a start without a network. A browser that keeps nothing, as on an address without a certificate, works as before. */
 
@@ -34,7 +34,7 @@ export async function keptPlan(show: string): Promise<KeptPlan | null> {
 /** Nothing of a crew stays on a device that has signed out. */
 export async function forgetAll(): Promise<void> {
   if (typeof caches === 'undefined') return;
-  await Promise.allSettled([caches.delete(KEPT_PAGES), caches.delete(KEPT_PLANS)]);
+  await Promise.allSettled(KEPT.map((name) => caches.delete(name)));
 }
 
 /** Begins to keep the program itself. */
@@ -47,5 +47,5 @@ export function keepProgram(): void {
 export async function keepShow(show: string): Promise<void> {
   if (!('serviceWorker' in navigator)) return;
   const { active } = await navigator.serviceWorker.ready;
-  active?.postMessage({ do: 'keep', urls: addressesOf(show) } satisfies WorkerOrder);
+  active?.postMessage({ urls: addressesOf(show) } satisfies WorkerOrder);
 }

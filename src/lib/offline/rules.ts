@@ -2,13 +2,14 @@
 
 export const KEPT_PAGES = 'kept-pages';
 export const KEPT_PLANS = 'kept-plans';
+/** All that belongs to a crew. */
+export const KEPT = [KEPT_PAGES, KEPT_PLANS] as const;
 
 /** As long as a server is waited for that has answered before, milliseconds: then what is kept is shown. */
 export const PATIENCE_MS = 4000;
 
 /** What a page asks of its service worker. */
 export interface WorkerOrder {
-  readonly do: 'keep';
   readonly urls: readonly string[];
 }
 

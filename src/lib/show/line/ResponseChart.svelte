@@ -4,31 +4,9 @@
   import type { Tolerance } from '$core/judge/tolerance';
   import { interpolate } from '$core/rig/grid';
   import { formatHz, formatNumber } from '$core/units/format';
-  import { onMount } from 'svelte';
-  import type { ResponseView } from './response-view';
+  import ChartCanvas from '$lib/ui/ChartCanvas.svelte';
 
   const { report, band = null }: { report: LineReport; band?: Tolerance | null } = $props();
-  let canvas: HTMLCanvasElement;
-  let view: ResponseView | undefined = $state();
-  let failed = $state(false);
-
-  onMount(() => {
-    let gone = false;
-    // The chart library is large: it comes with the first opened line.
-    import('./response-view')
-      .then(({ ResponseView: View }) => {
-        if (!gone) view = new View(canvas);
-      })
-      .catch(() => (failed = true));
-    const redraw = (): void => view?.draw(report, band);
-    window.addEventListener('themechange', redraw);
-    return () => {
-      gone = true;
-      window.removeEventListener('themechange', redraw);
-      view?.destroy();
-    };
-  });
-  $effect(() => view?.draw(report, band));
 
   const told = $derived.by(() => {
     const r = report.response!;
@@ -38,7 +16,10 @@
   });
 </script>
 
-<div role="img" aria-label={says.responseOfTheLineReThe(told)} class="h-[168px] w-full">
-  {#if failed}<p class="text-quiet">{says.theChartCouldNotBeLoaded(told)}</p>{/if}
-  <canvas bind:this={canvas} aria-hidden="true"></canvas>
-</div>
+<ChartCanvas
+  load={async () => (await import('./response-view')).ResponseView}
+  draw={(view) => view.draw(report, band)}
+  label={says.responseOfTheLineReThe(told)}
+  failure={says.theChartCouldNotBeLoaded(told)}
+  height="h-[168px]"
+/>

@@ -136,9 +136,13 @@ export const setTouch = (plan: Plan, what: string, subject: string, other: strin
     const known = Object.keys(touches).find((k) => touches[k].a === what && !touches[k].by);
     if (known) delete touches[known];
     if (other) touches[`t${id().slice(0, 8)}`] = { a: what, b: other };
-    if (Object.keys(touches).length > 0) draft.touches = touches;
-    else delete draft.touches;
+    putTouches(draft, touches);
   });
+/** A plan in which nothing touches has no such table. */
+function putTouches(draft: Plan, touches: NonNullable<Plan['touches']>): void {
+  if (Object.keys(touches).length > 0) draft.touches = touches;
+  else delete draft.touches;
+}
 
 /** A cable that is not for sound, from a chassis to another or to what is earthed at a supply. */
 export const addLink = (plan: Plan, what: string, subject: string, by: Link, other: string): Edit | null =>
@@ -148,8 +152,7 @@ export const addLink = (plan: Plan, what: string, subject: string, by: Link, oth
 export const dropLink = (plan: Plan, link: string, subject: string): Edit | null =>
   set(plan, subject, (draft) => {
     const { [link]: _, ...rest } = draft.touches ?? {};
-    if (Object.keys(rest).length > 0) draft.touches = rest;
-    else delete draft.touches;
+    putTouches(draft, rest);
   });
 
 /** Where it is played: what is heard there, and in the open what a leak to earth may do. */
@@ -222,21 +225,19 @@ export function ownId(plan: Plan): string {
 }
 
 export const setInfo = (plan: Plan, line: Line, change: Partial<LineInfo>): Edit | null =>
-  set(plan, lineName(line), (draft) => {
-    const old = draft.lines[line.id] ?? { name: lineName(line), exposure: 'normal' };
-    const next = { ...old, ...change };
-    if (next.channel === undefined) delete next.channel;
-    for (const name of ['micMetres', 'want', 'pair', 'act', 'locked', 'loudness', 'asLoudAs', 'place'] as const)
-      if (next[name] === undefined || next[name] === '') delete next[name];
-    draft.lines[line.id] = next;
-  });
+  set(plan, lineName(line), (draft) => inform(draft, line, change));
+
+function inform(draft: Plan, line: Line, change: Partial<LineInfo>): void {
+  const old = draft.lines[line.id] ?? { name: lineName(line), exposure: 'normal' };
+  const next = { ...old, ...change };
+  if (next.channel === undefined) delete next.channel;
+  for (const name of ['micMetres', 'want', 'pair', 'act', 'locked', 'loudness', 'asLoudAs', 'place'] as const)
+    if (next[name] === undefined || next[name] === '') delete next[name];
+  draft.lines[line.id] = next;
+}
 
 /** Keeps lines as they are, whatever is proposed; or lets them go. @returns null where nothing changes */
 export const setLocked = (plan: Plan, lines: readonly Line[], locked: boolean): Edit | null =>
   set(plan, lines.map(lineName).join(', '), (draft) => {
-    for (const line of lines) {
-      const info = draft.lines[line.id] ?? { name: lineName(line), exposure: 'normal' };
-      const { locked: _, ...rest } = info;
-      draft.lines[line.id] = locked ? { ...info, locked: true } : rest;
-    }
+    for (const line of lines) inform(draft, line, { locked: locked || undefined });
   });

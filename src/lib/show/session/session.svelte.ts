@@ -96,12 +96,8 @@ export class ShowSession {
     return { revision: this.revision, plan: this.#ground };
   }
   /** Takes a plan of the server that this device has kept, where it is newer than the page: that was kept, too, then. Before `open`. */
-  takeKept({ revision, plan }: { readonly revision: number; readonly plan: Plan }): void {
-    if (revision <= this.revision) return;
-    this.plan = this.#ground = plan;
-    this.revision = revision;
-    // Newer than the server it is only where a backup was brought back.
-    void this.#catching.now();
+  takeKept(kept: { readonly revision: number; readonly plan: Plan }): void {
+    if (kept.revision > this.revision) this.#hear({ ...kept, edits: [] });
   }
 
   /** Takes up unsent edits of an earlier visit and listens to what others do. */
