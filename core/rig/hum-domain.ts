@@ -25,7 +25,8 @@ export interface DomainHum {
 
 /**
  * Places in a harmonic's numbers: admittance between boundaries (k·k), transfer from boundaries to inputs (m·k), amperes
- * pushed out at boundaries (k for each kind of stray source), volts at inputs with boundaries held (m for each kind).
+ * pushed out at boundaries (k for each group of stray sources), volts at inputs with boundaries held (m for each group).
+ * The groups are the kinds, where nothing else is said.
  */
 export class Layout {
   readonly k: number;
@@ -34,13 +35,13 @@ export class Layout {
   readonly pushed: number;
   readonly direct: number;
   readonly size: number;
-  constructor({ bounds, outs }: Pick<DomainHum, 'bounds' | 'outs'>) {
+  constructor({ bounds, outs }: Pick<DomainHum, 'bounds' | 'outs'>, groups: number = STRAYS.length) {
     this.k = bounds.length;
     this.m = outs.length;
     this.h = 2 * this.k * this.k;
     this.pushed = this.h + 2 * this.m * this.k;
-    this.direct = this.pushed + 2 * STRAYS.length * this.k;
-    this.size = this.direct + 2 * STRAYS.length * this.m;
+    this.direct = this.pushed + 2 * groups * this.k;
+    this.size = this.direct + 2 * groups * this.m;
   }
 }
 
@@ -57,11 +58,17 @@ interface Drives {
   readonly capacitive: boolean;
 }
 
+/** Stray sources of one kind, told apart from all others. */
+interface Group {
+  readonly kind: HumSource['kind'];
+  readonly sources: readonly HumSource[];
+}
+
 const PHASES: readonly Phase[] = [1, 2, 3];
-/** Stray EMFs as currents across the parts they are in series with, by kind and phase: amperes for a volt, over ω where the part is a capacitor. */
-function drivesOf(hums: readonly HumSource[], like: Solution): Drives[][] {
-  return STRAYS.map((kind) => {
-    const all = hums.filter((s) => s.kind === kind).flatMap((s) => s.parts.map((part) => ({ ...part, m2: s.m2 })));
+/** Stray EMFs as currents across the parts they are in series with, by group and phase: amperes for a volt, over ω where the part is a capacitor. */
+function drivesOf(groups: readonly Group[], like: Solution): Drives[][] {
+  return groups.map(({ kind, sources }) => {
+    const all = sources.flatMap((s) => s.parts.map((part) => ({ ...part, m2: s.m2 })));
     const field = kind === 'winding' || kind === 'cable';
     return PHASES.flatMap((phase) => {
       const parts = all.filter((part) => (part.phase ?? 1) === phase);
@@ -106,32 +113,82 @@ function sum(
   data[at + 1] += ampere * s + reactive * c;
 }
 
+/** Inputs to read, by device, with the nodes between which they stand. */
+type Outs = readonly (readonly [string, readonly [Node, Node]])[];
+
 /**
  * Solves a piece for all harmonics of the mains: one adjoint solve for each boundary and each input gives its answer to
  * everything. Exact, not an approximation: the rest of the rig sees it through its boundaries only (Schur complement).
  * @param rig compiled with earths held
- * @param outs inputs to read, by device, with the nodes between which they stand
  * @throws CircuitError
  */
-export function domainHum(
+export function domainHum(plan: Plan, rig: Rig, system: System, outs: Outs): DomainHum {
+  return solveGroups(
+    plan,
+    rig,
+    system,
+    outs,
+    STRAYS.map((kind) => ({ kind, sources: rig.hums.filter((s) => s.kind === kind) }))
+  );
+}
+
+/**
+ * As `domainHum`, for stray sources of any strength, solved once: all of it is a sum over the sources.
+ * @returns the piece with each source so many times as strong as it is
+ * @throws CircuitError
+ */
+export function humBySource(
   plan: Plan,
   rig: Rig,
   system: System,
-  outs: readonly (readonly [string, readonly [Node, Node]])[]
-): DomainHum {
-  const { bounds, hums } = rig;
+  outs: Outs
+): (times: (source: HumSource) => number) => DomainHum {
+  const { hums } = rig;
+  const each = solveGroups(
+    plan,
+    rig,
+    system,
+    outs,
+    hums.map((source) => ({ kind: source.kind, sources: [source] }))
+  );
+  const from = new Layout(each, hums.length);
+  const to = new Layout(each);
+  const kinds = hums.map(({ kind }) => STRAYS.indexOf(kind));
+  return (times) => {
+    const data = new Float64Array(to.size * HARMONICS);
+    const strengths = hums.map(times);
+    for (let harmonic = 0; harmonic < HARMONICS; harmonic++) {
+      if (!each.sounds[harmonic]) continue;
+      const source = harmonic * from.size;
+      const base = harmonic * to.size;
+      data.set(each.data.subarray(source, source + from.pushed), base);
+      /** One row of numbers for each source becomes one for each kind. */
+      const add = (at: number, into: number, width: number): void =>
+        strengths.forEach((strength, s) => {
+          for (let k = 0; k < 2 * width; k++)
+            data[into + 2 * kinds[s] * width + k] += strength * each.data[at + 2 * s * width + k];
+        });
+      add(source + from.pushed, base + to.pushed, from.k);
+      add(source + from.direct, base + to.direct, from.m);
+    }
+    return { ...each, data };
+  };
+}
+
+function solveGroups(plan: Plan, rig: Rig, system: System, outs: Outs, groups: readonly Group[]): DomainHum {
+  const { bounds } = rig;
   const shape = {
     bounds,
     outs: outs.map(([id]) => id),
     sounds: Uint8Array.from({ length: HARMONICS }, (_, k) => (sounds(plan, k + 1) ? 1 : 0))
   };
-  const layout = new Layout(shape);
+  const layout = new Layout(shape, groups.length);
   const { k, m } = layout;
   const data = new Float64Array(layout.size * HARMONICS);
   const adjoint: Solution = system.blank();
-  const drives = drivesOf(hums, adjoint);
+  const drives = drivesOf(groups, adjoint);
   const branches = bounds.map((bound) => adjoint.branch(`bound:${bound}`));
-  const volts = new Float64Array(STRAYS.length);
+  const volts = new Float64Array(groups.length);
   /** Writes what each boundary's volts make at the adjoint's output, and what each kind of stray does, `step` places apart. */
   const read = (h: number, byBound: number, sign: number, byKind: number, step: number): void => {
     for (let j = 0; j < k; j++) {
@@ -146,7 +203,7 @@ export function domainHum(
     if (!shape.sounds[h - 1]) continue;
     const base = (h - 1) * layout.size;
     system.at(plan.policy.mainsHz * h);
-    STRAYS.forEach((kind, g) => (volts[g] = strayVolts(plan.policy, kind, 1, h)));
+    groups.forEach(({ kind }, g) => (volts[g] = strayVolts(plan.policy, kind, 1, h)));
     for (let i = 0; i < k; i++) {
       system.solveAdjointCurrent(`bound:${bounds[i]}`, adjoint);
       // What leaves through a boundary is what the others receive; its answer to their volts is an admittance.

@@ -35,7 +35,8 @@ function stagesOf(plan: Plan): Stage[] {
       return {
         line,
         report: judgeLine(plan, line, { around, perOctave: 3 }),
-        rest: new EarthSum(plan, around.hums)
+        rest: new EarthSum(plan, around.hums),
+        networks: new Map()
       };
     });
 }

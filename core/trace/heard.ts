@@ -3,13 +3,13 @@ import type { LineReport } from '../judge/judge';
 import type { Node } from '../solver/network';
 import { System } from '../solver/system';
 import { portOf } from '../gear/catalogue';
-import { type Line, lineScope } from '../plan/lines';
+import { type Line, lineScope, scopeKey } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { Rig } from '../rig/builder';
 import { compileRig, signalNodes } from '../rig/compile';
 import type { EarthSum } from '../rig/earth-sum';
 import { RigHum } from '../rig/hum';
-import { domainHum } from '../rig/hum-domain';
+import { humBySource, sounds } from '../rig/hum-domain';
 import { shieldAmpere } from '../rig/loops';
 import { aWeight } from '../rig/noise';
 import { shapeOf } from '../rig/solve';
@@ -61,6 +61,15 @@ export interface Stage {
   readonly line: Line;
   readonly report: LineReport;
   readonly rest: EarthSum;
+  /** Networks compiled so far, each by what its numbers depend on: most tests make no other of most causes. */
+  readonly networks: Map<string, Network>;
+}
+interface Network {
+  readonly rig: Rig;
+  readonly system: System;
+  /** Nodes where the input is read. */
+  readonly sense: readonly [Node, Node];
+  readonly hum: ReturnType<typeof humBySource>;
 }
 
 const SHORT_OHM = 0.05;
@@ -71,27 +80,14 @@ const RIPPLE = Array.from({ length: HARMONICS }, (_, k) => (k % 2 === 1 ? 2 / (k
 export function heard(stage: Stage, at: Situation): Heard {
   const { plan } = at;
   const { line } = stage;
-  const { rig, system } = networkOf(plan, line, at);
-  const boost = at.boost;
-  const driven: Rig = boost
-    ? {
-        ...rig,
-        hums: rig.hums.map((source) => {
-          const times = boost(source);
-          return times === 1
-            ? source
-            : { ...source, parts: source.parts.map((p) => ({ ...p, share: (p.share ?? 1) * times })) };
-        })
-      }
-    : rig;
-  const sense = senseOf(plan, rig, line.cables[line.cables.length - 1]);
-  const own = domainHum(plan, driven, system, [[line.id, sense]]);
+  const network = networkFor(stage, at);
+  const own = network.hum(at.boost ?? (() => 1));
   const rigHum = new RigHum(plan, [own], stage.rest);
   const hum = rigHum.at(own, line.id, shapeOf(plan, line));
   const weighted = (spectrum: ArrayLike<number>): number[] =>
     Array.from({ length: HARMONICS }, (_, k) => (spectrum[k] * aWeight(plan.policy.mainsHz * (k + 1))) ** 2);
   const byHarmonic = weighted(hum.spectrum);
-  const pin = at.pin && pinSpectrum(stage, at, { rig: driven, system }, rigHum, sense);
+  const pin = at.pin && pinSpectrum(stage, at, network, rigHum);
   if (pin) weighted(pin).forEach((p, k) => (byHarmonic[k] += p));
   if (at.own && !isCutOff(line, at, at.own.at) && stage.report.arrives !== null) {
     const volts = DBU_VOLTS * 10 ** ((stage.report.arrives + at.own.db) / 20);
@@ -125,10 +121,9 @@ const pinCable = (line: Line, device: string): string =>
 /** What a shield's current does in a device where it shares some ohms with the signal: an EMF in series with its output, harmonic by harmonic, volts at the input. */
 function pinSpectrum(
   { line }: Stage,
-  { plan, pin, shortedAt }: Situation,
-  { rig, system }: { rig: Rig; system: System },
-  rigHum: RigHum,
-  sense: readonly [Node, Node]
+  { plan, pin, shortedAt, boost }: Situation,
+  { rig, system, sense }: Network,
+  rigHum: RigHum
 ): number[] | null {
   const { device, ohm } = pin!;
   const cable = pinCable(line, device);
@@ -136,7 +131,7 @@ function pinSpectrum(
   // A plug in the device itself, or beyond it, has taken the cable away.
   if (core?.kind !== 'R' || shortedAt === line.id) return null;
   const { mainsHz } = plan.policy;
-  const volts = ohm * shieldAmpere(rig, system.at(mainsHz), rigHum, cable);
+  const volts = ohm * shieldAmpere(boost ? boosted(rig, boost) : rig, system.at(mainsHz), rigHum, cable);
   const adjoint = system.blank();
   return Array.from({ length: HARMONICS }, (_, k) => {
     const share = emfSpectrum(k + 1, false);
@@ -159,6 +154,29 @@ function hissOf({ line, report }: Stage, { shortedAt, openAt, dead, hissDb = 0 }
   if (dead !== undefined) drop(line.devices.indexOf(dead) + 1);
   const left = report.noise.shares.filter((s) => !gone.has(s.of)).reduce((sum, s) => sum + s.share, 0);
   return (DBU_VOLTS * 10 ** ((report.noise.weightedDbu + hissDb) / 20)) ** 2 * left;
+}
+
+const boosted = (rig: Rig, boost: NonNullable<Situation['boost']>): Rig => ({
+  ...rig,
+  hums: rig.hums.map((source) => ({
+    ...source,
+    parts: source.parts.map((p) => ({ ...p, share: (p.share ?? 1) * boost(source) }))
+  }))
+});
+
+/** The network of a situation, solved once. How strong the supplies' EMFs are is no matter of it, only which harmonics they have. @throws CircuitError */
+function networkFor({ line, networks }: Stage, at: Situation): Network {
+  const { plan, shortedAt, openAt, dead } = at;
+  const supplies = Object.entries(plan.supplies).map(([id, { ohm, phase }]) => [id, ohm, phase]);
+  const shared = [plan.policy, plan.hosts, plan.touches, supplies, sounds(plan, 2), shortedAt, openAt, dead];
+  const key = scopeKey(plan, lineScope(plan, line), JSON.stringify(shared));
+  let known = networks.get(key);
+  if (!known) {
+    const { rig, system } = networkOf(plan, line, at);
+    const sense = senseOf(plan, rig, line.cables[line.cables.length - 1]);
+    networks.set(key, (known = { rig, system, sense, hum: humBySource(plan, rig, system, [[line.id, sense]]) }));
+  }
+  return known;
 }
 
 function networkOf(plan: Plan, line: Line, { shortedAt, openAt, dead }: Situation): { rig: Rig; system: System } {

@@ -338,7 +338,7 @@ function chance(db: number, is: Change): number {
 function stageOf(plan: Plan, line: Line, whole: SolvedRig): Stage {
   const around = whole.around(line);
   const report: LineReport = judgeLine(plan, line, { around, perOctave: 3 });
-  return { line, report, rest: new EarthSum(plan, around.hums) };
+  return { line, report, rest: new EarthSum(plan, around.hums), networks: new Map() };
 }
 
 /** Which lines a cause is heard on: those of the building's earths on many, all others on their own. */

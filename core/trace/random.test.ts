@@ -61,7 +61,7 @@ describe('over random rigs', () => {
           if (!report.hum || report.points.length === 0) continue;
           // Other lines of its piece have sources of their own, which a trace of this line leaves out.
           if (whole.domains.find((d) => d.lines.some((l) => l.id === line.id))!.lines.length > 1) continue;
-          const stage = { line, report, rest: new EarthSum(plan, whole.around(line).hums) };
+          const stage = { line, report, rest: new EarthSum(plan, whole.around(line).hums), networks: new Map() };
           const at = heard(stage, { plan });
           const weighted = report.hum.spectrum.reduce(
             (sum, dbu, k) => sum + (10 ** (dbu / 20) * aWeight(plan.policy.mainsHz * (k + 1))) ** 2,

@@ -17,8 +17,11 @@ const MOST_ASKS = 12;
 /** A question that tells less than this is not asked, bits. */
 export const LEAST_BITS = 0.03;
 /** Goes through a trace by what tells most, with somebody who answers. */
-export function traced(rig: FaultyRig, hand: Stagehand = new Stagehand(rig)): Traced {
-  const trace = new Trace(rig.plan, rig.line);
+export function traced(
+  rig: FaultyRig,
+  hand: Stagehand = new Stagehand(rig),
+  trace: Trace = new Trace(rig.plan, rig.line)
+): Traced {
   const answers: Answer[] = [];
   const skipped = new Set<Ask>();
   const asks: Ask[] = [];
