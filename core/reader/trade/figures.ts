@@ -71,7 +71,11 @@ export function without(place: Place): { length: number; read: Read } | null {
   const not = matchAt(place, NOT);
   if (!not) return null;
   const there = { ...place, i: place.i + not[0].length };
-  const phrase = phraseAt(place.lower, there.i, false);
+  const whole = phraseAt(place.lower, there.i, false);
+  // "no preamp DI" has a DI and no preamp.
+  const first = /^[^\s,;/]+/.exec(place.lower.slice(there.i))?.[0].length ?? 0;
+  const word = phraseAt(place.lower.slice(0, there.i + first), there.i, false);
+  const phrase = whole?.sense.is === 'di' && word && word.sense.is !== 'di' && MISSED.has(word.sense.is) ? word : whole;
   const made = figure(there) ?? (phrase && { length: phrase.length, read: phrase.sense });
   if (!made || !MISSED.has(made.read.is)) return null;
   return { length: not[0].length + made.length, read: { is: 'without', what: made.read } };
@@ -149,7 +153,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(CABINET), () => ({ is: 'cabinet-on' })) ??
     of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
     of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
-    of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? 80) })) ??
+    of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? m[2] ?? 80) })) ??
     of(match(JOINED), () => ({ is: 'lift', lifted: false })) ??
     of(match(LIFT), (m) => ({ is: 'lift', lifted: !['off', 'closed', 'out'].includes(m[1]) })) ??
     of(match(POLARITY), () => ({ is: 'polarity' })) ??

@@ -1,7 +1,7 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
 import type { Device, Source } from './parts';
-import { counted } from './sides';
+import { channelRun, counted } from './sides';
 
 export const sideName = (sides: number, count: number, k: number): string =>
   sides > 1 && count <= 3 ? ['L', 'R', 'click'][k] : String(k + 1);
@@ -16,9 +16,16 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
   if (!first) return [];
   // What follows on "into", "with" or "without" is no name any more.
   const ends = pieces.find((p) => p.part === first.part && p.from > first.from && ENDS.test(p.text));
+  const channels = channelRun(pieces);
+  // "sax & trumpet" are both in the name.
+  const parts = new Set([first.part]);
+  const at = pieces.indexOf(first);
+  const next = pieces[at + 1];
+  if (next?.read.is === 'instrument' && next.part === first.part + 1 && next.from - first.to <= 3) parts.add(next.part);
   return pieces.filter(
     (p) =>
-      p.part === first.part &&
+      parts.has(p.part) &&
+      !channels.includes(p) &&
       !(ends && p.from > ends.from) &&
       begins(p) &&
       ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&

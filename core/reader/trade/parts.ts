@@ -199,6 +199,9 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const clip = pieces.some((p) => p.read.is === 'note' && /^clip$/i.test(p.text));
   const taken = pieces.some((p) => p.read.is === 'di' || p.read.is === 'box' || p.read.is === 'amp');
   if (clip && !taken && model !== null && model === usual && !MICS.has(model)) model = 'condenser-mic';
+  // Without a preamp an acoustic instrument is what is glued under its saddle.
+  if (model === 'acoustic-preamp' && pieces.some((p) => p.read.is === 'without' && p.read.what.is === 'preamp'))
+    model = 'piezo';
   if (model === null) return null;
   const assumed = best === null || best.weight <= least;
   const text =
@@ -279,6 +282,9 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     const alone = read.is === 'filler' && !p.named && pieces.filter((o) => o.part === p.part).length === 1;
     const bareInput = alone && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;
     if (bareInput) return [{ model: bareInput, at: p.from, weight: 1 }];
+    // Behind a desk's output it is a power amplifier.
+    if (read.is === 'amp' && read.model === 'amp-in' && source.model === 'line-balanced' && DESK_AMP.test(p.text))
+      return boxes.some((b) => b.model === 'reamp-box') ? [] : [{ model: 'power-amp-in', at: p.from, weight: 2 }];
     // An amplifier is what a microphone stands before; for all else it is where it goes.
     if (read.is === 'amp' && !mic && !p.named && p.from > (source.at ?? -1))
       return [{ model: read.model, at: p.from, weight: read.model === 'cabinet' && !speaker ? 0.5 : 2 }];
@@ -293,6 +299,7 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     best.model = 'amp-in';
   return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
 }
+const DESK_AMP = /^(?:amps?|amplifiers?)$/i;
 const HI_Z = /^hi(?:gh)?[\s-]?(?:z|imp(?:edance)?)$/i;
 const channelled = (pieces: readonly Piece[], k: number): boolean => pieces[k + 1]?.read.is === 'channels';
 

@@ -40,6 +40,29 @@ describe('phrases of engineers', () => {
   });
 });
 
+describe('two takes of one thing, and two things in one line', () => {
+  it.each([
+    ['bass DI and mic, ch 9 10', 'Bass DI: passive-bass 9, Bass mic: dynamic-mic 10'],
+    ['Bass DI/mic 9/10', 'Bass DI: passive-bass 9, Bass mic: dynamic-mic 10'],
+    ['gtr amp mic and DI, 13/14', 'Gtr mic: dynamic-mic 13, Gtr DI: single-coil 14'],
+    ['cello piezo plus condenser, 11, 12', 'Cello pickup: piezo 11, Cello mic: condenser-mic 12'],
+    ['fiddle: clip mic and pickup both', 'Fiddle mic: condenser-mic, Fiddle pickup: piezo'],
+    ['upright w/ piezo and mic, both, 19+20', 'Upright pickup: piezo 19, Upright mic: condenser-mic 20'],
+    ['vox mic and guitar DI 3 4', 'Vox mic: dynamic-mic 3, Guitar: single-coil 4'],
+    ['kick and bass DI 1/2', 'Kick: dynamic-mic 1, Bass: passive-bass 2'],
+    ['keys and synth DI 7/8', 'Keys: line-unbalanced 7, Synth: line-unbalanced 8'],
+    ['sax & trumpet clip mics 5 6', 'Sax: condenser-mic 5, Trumpet: condenser-mic 6'],
+    // One channel is one line, and both are in its name; a microphone cable is no microphone.
+    ['fiddle/mandolin DI ch 4', 'Fiddle mandolin: piezo 4'],
+    ['bass di and 5 m mic cable sb 5', 'Bass: passive-bass 5'],
+    ['bass DI, mic in 5', 'Bass: passive-bass 5']
+  ])('%s', (text, lines) => {
+    const { specs, ignored } = readTrade(text);
+    const told = specs.map((s) => `${s.name}: ${s.source.model}${s.channel ? ` ${s.channel}` : ''}`);
+    expect([told.join(', '), ignored.map((p) => p.text)]).toEqual([lines, []]);
+  });
+});
+
 describe('what the screens call a thing', () => {
   it('reads back as that thing', () => {
     const wrongs = MODELS.flatMap((m) =>

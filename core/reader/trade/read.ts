@@ -4,8 +4,10 @@ import { cutText } from '../../text/well-formed';
 import { cut } from './cut';
 import type { Piece } from './pieces';
 import { boxesOf } from './boxes';
-import { type Device, inputOf, MICS, sourceOf, usualInput } from './parts';
+import { type Device, inputOf, sourceOf, usualInput } from './parts';
 import { cablesOf } from './cables';
+import { fromAux } from './aux';
+import { bothOf } from './both';
 import { nameOf, namePieces, plain, sideName } from './names';
 import { applySettings } from './settings';
 import type { Assumed, TradeReading } from './reading';
@@ -23,38 +25,6 @@ export interface Options {
 }
 
 const MOST_LINES = 32;
-
-/** Two ways of taking one thing, said with a plus: "dyn + ribbon", "bass DI + bass mic dyn". Each is a line of its own. */
-function bothOf(text: string, pieces: readonly Piece[], options: Options): TradeReading | null {
-  if (options.channel !== undefined) return null;
-  const plus = /\s(?:\+|and|&)\s/i.exec(text);
-  if (!plus) return null;
-  const takes = (from: number, to: number): { mic: boolean; di: boolean } => {
-    const there = pieces.filter((p) => p.from >= from && p.to <= to);
-    const mic = there.some((p) => p.read.is === 'source' && MICS.has(p.read.model));
-    return { mic, di: there.some((p) => p.read.is === 'di') };
-  };
-  const before = takes(0, plus.index);
-  const after = takes(plus.index + plus[0].length, text.length);
-  if (!((before.mic && after.mic) || (before.di && after.mic && !before.mic) || (before.mic && after.di && !after.mic)))
-    return null;
-  const channels = channelsSaid(pieces);
-  const prefix = /^[^:|]{1,60}?:\s/.exec(text)?.[0] ?? '';
-  const halves = [text.slice(0, plus.index), prefix + text.slice(plus.index + plus[0].length)];
-  const whole = sourceOf(pieces);
-  const readings = halves.map((half, k) =>
-    readTrade(half, { ...options, ...(channels.length > 0 ? { channel: channels[k] ?? channels[0] + k } : {}) })
-  );
-  if (!whole || readings.some((r) => r.specs.length !== 1)) return null;
-  const name = readings[0].specs[0].name;
-  return {
-    ...readings[0],
-    pieces,
-    specs: readings.map((r, k) => ({ ...r.specs[0], name: cutText(k === 0 ? name : `${name} 2`, 80) })),
-    assumed: [...new Set(readings.flatMap((r) => r.assumed))],
-    ignored: readings.flatMap((r) => r.ignored)
-  };
-}
 
 /** "camera input from mixer output": where it goes was said first, and where it comes from behind a word. */
 const FROM = /,?\s(?:(?:is|being|are)\s)?(?:(?:fed|driven|supplied|connected)\s)?(?:from|by)\s/i;
@@ -80,22 +50,9 @@ function turned(text: string, pieces: readonly Piece[], options: Options): Trade
   return { ...reading, pieces: all(reading.pieces), ignored: all(reading.ignored), guessed: all(reading.guessed) };
 }
 
-/** "aux 3 to the IEM sender": of two ends the aux is where it comes from, and its number is no channel. */
-function fromAux(pieces: readonly Piece[]): readonly Piece[] {
-  const ends = pieces.filter((p) => !p.named && (p.read.is === 'input' || p.read.is === 'amp'));
-  const aux = ends.find((p) => /^aux$/i.test(p.text));
-  if (ends.length < 2 || !aux || pieces.some((p) => ['source', 'instrument'].includes(p.read.is))) return pieces;
-  const k = pieces.indexOf(aux);
-  return pieces.map((p, n): Piece => {
-    if (n === k) return { ...p, read: { is: 'source', model: 'line-balanced', weight: 55 } };
-    if (n !== k + 1 || p.read.is !== 'channels') return p;
-    return { ...p, read: p.read.list.length > 1 ? { is: 'sides' } : { is: 'number', value: p.read.list[0] } };
-  });
-}
-
 /** Reads what an engineer types: any order, the trade's short forms, left out what goes without saying. Never throws. */
 export function readTrade(text: string, options: Options = {}): TradeReading {
-  const pieces = fromAux(cut(text, options.row));
+  const pieces = fromAux(text, cut(text, options.row));
   const other = turned(text, pieces, options);
   if (other) return other;
   const thru = thruOf(text, pieces);
@@ -189,7 +146,8 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         !named.has(p) &&
         !counted(pieces, p) &&
         !isOutput(pieces, p) &&
-        channels[0] !== p.read.value
+        !channels.includes(p.read.value) &&
+        !specs.some((s) => p.read.is === 'number' && s.channel === p.read.value)
     )
   ];
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };

@@ -19,16 +19,17 @@ export function channelsSaid(pieces: readonly Piece[]): number[] {
   // "snake 2 ch 4" is the fourth channel of the second snake.
   const numbered = (k: number): boolean =>
     pieces[k + 1]?.read.is === 'channel' && pieces[k + 2]?.read.is === 'channels' && pieces[k - 1]?.read.is === 'input';
-  const lists = pieces.flatMap((p, k) => (p.read.is === 'channels' && !numbered(k) ? [p.read] : []));
+  const all = pieces.filter((p, k) => p.read.is === 'channels' && !numbered(k));
+  // "outs 1/2, SB 33/34": where it comes from counts only where nothing says where it goes.
+  const goes = all.filter((p) => !isOutput(pieces, p));
+  const lists = (goes.length > 0 ? goes : all).flatMap(({ read }) => (read.is === 'channels' ? [read] : []));
   const sure = lists.filter((l) => !l.loose);
   const [best] = (sure.length > 0 ? sure : lists).sort((a, b) => b.list.length - a.list.length);
   if (best) return [...best.list];
   // "bass, DI, 5": a number at the very end, of which nothing else was said.
   const last = pieces[pieces.length - 1];
-  // "29 30" at the very end.
-  const before = pieces[pieces.length - 2];
-  if (last?.read.is === 'number' && before?.read.is === 'number' && last.read.value === before.read.value + 1)
-    return [before.read.value, last.read.value];
+  const run = channelRun(pieces);
+  if (run.length > 1) return run.map(({ read }) => (read.is === 'number' ? read.value : 0));
   return last?.read.is === 'number' &&
     !isOutput(pieces, last) &&
     pieces.length > 1 &&
@@ -36,6 +37,19 @@ export function channelsSaid(pieces: readonly Piece[]): number[] {
     last.read.value < 100
     ? [last.read.value]
     : [];
+}
+
+/** "29 30", "7, 8", "7 and 8" at the very end: numbers that follow on each other are channels. */
+export function channelRun(pieces: readonly Piece[]): Piece[] {
+  const run: Piece[] = [];
+  for (let k = pieces.length - 1; k >= 0; k--) {
+    const { read, text } = pieces[k];
+    if (run.length > 0 && read.is === 'filler' && /^(?:and|&|y|e|und|et)$/i.test(text)) continue;
+    const [next] = run;
+    if (read.is !== 'number' || (next?.read.is === 'number' && read.value !== next.read.value - 1)) break;
+    run.unshift(pieces[k]);
+  }
+  return run.length > 1 ? run : [];
 }
 
 /** "interface out 3", "aux 4": which of several outputs it is, and neither a count nor a channel. */

@@ -20,7 +20,7 @@ export const PHANTOM = at(
 /** "48" and no more, said of a microphone that wants it. */
 export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
 export const CUT = at(
-  String.raw`(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
+  String.raw`(?:(\d{2,3})\s*hz[\s-]*)?(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
 );
 export const INLINE = at(
   String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?)?in-?\s?line\s+(?:pad|attenuator)\s*[-−]?\s*(\d{2})?\s*(?:db\b)?`

@@ -24,7 +24,10 @@ const SHORT: ReadonlyMap<string, string> = new Map([
   ['adaptor', 'adapter'],
   ['adaptors', 'adapters'],
   ['earphone', 'headphone'],
-  ['earphones', 'headphones']
+  ['earphones', 'headphones'],
+  ['lvl', 'level'],
+  ['unbal', 'unbalanced'],
+  ['bal', 'balanced']
 ]);
 const short = (word: string): string => SHORT.get(word) ?? word;
 

@@ -431,5 +431,19 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['overheads x2, 15 m, 9-10 +48', '2|condenser-mic|-|mic-in|15|phantom=on|9'],
   ['reamp: interface out 4, reamp box, 5 m, valve combo', '1|interface-out|reamp-box|amp-in|5|-|-'],
   ['keys rig stereo out -> 2 passive DIs -> snake 11+12', '2|line-unbalanced|passive-di|mic-in|-|-|11'],
-  ['violin piezo, wireless bodypack, receiver XLR, mic in, no phantom', '1|wireless-receiver|-|mic-in|-|phantom=off|-']
+  ['violin piezo, wireless bodypack, receiver XLR, mic in, no phantom', '1|wireless-receiver|-|mic-in|-|phantom=off|-'],
+  ['12 string electro acoustic w/ undersaddle pickup no preamp DI ch 18', '1|piezo|di|mic-in|-|-|18'],
+  ['acoustic without a preamp to active DI 7', '1|piezo|active-di|?|-|-|7'],
+  ['guitar without preamp DI 5', '1|single-coil|di|?|-|-|5'],
+  ['iso DI for keys unbal out, ch 4', '1|line-unbalanced|passive-di|?|-|-|4'],
+  ['keyboard bal out, line lvl, ch 5', '1|line-impedance-balanced|-|?|-|-|5'],
+  ['vox cond 100hz hpf ch 3', '1|condenser-mic|-|?|-|lowCut=100|3'],
+  ['vox 120 Hz low cut, dyn', '1|dynamic-mic|-|?|-|lowCut=120|-'],
+  ['keys 2x DI 7 and 8', '2|line-unbalanced|di|?|-|-|7'],
+  ['keys L R 7 8', '2|line-unbalanced|-|?|-|-|7'],
+  ['interface outs 1/2, SB 33/34', '2|interface-out|-|mic-in|-|-|33'],
+  ['monitor wedge feed aux1 amp 40m', '1|line-balanced|-|power-amp-in|40|-|-'],
+  ['aux 4 -> subs, 20 m', '1|line-balanced|-|speaker-in|20|-|-'],
+  ['aux 6 to drum fill', '1|line-balanced|-|speaker-in|-|-|-'],
+  ['aux 5/6 to side fills 30 m', '2|line-balanced|-|speaker-in|30|-|-']
 ];

@@ -1,0 +1,123 @@
+import { cutText } from '../../text/well-formed';
+import { MICS } from './parts';
+import type { Piece } from './pieces';
+import { type Options, readTrade } from './read';
+import type { TradeReading } from './reading';
+import { channelsSaid } from './sides';
+
+/** Two ways of taking one thing, each a line of its own: "dyn + ribbon", "bass DI + bass mic", "upright, piezo and mic, 19+20". */
+
+/** How one thing may be taken. */
+type Take = 'mic' | 'di' | 'pickup';
+const BARE_MIC = /^(?:clip[\s-]*(?:on )?)?(?:mic|microphone|mik)$/i;
+const PICKUP = /^(?:pick ?up|pu|magnetic|mag)$/i;
+const PICKUPS: ReadonlySet<string> = new Set([
+  'piezo',
+  'contact-disc',
+  'soundhole-magnetic',
+  'upright-magnetic',
+  'acoustic-preamp'
+]);
+
+function takeOf(piece: Piece): Take | null {
+  const { read, text } = piece;
+  if (read.is === 'di') return 'di';
+  if (read.is === 'source') return MICS.has(read.model) ? 'mic' : PICKUPS.has(read.model) ? 'pickup' : null;
+  if (read.is === 'magnetic' || PICKUP.test(text)) return 'pickup';
+  if (read.is === 'instrument' && MICS.has(read.model)) return 'mic';
+  if (read.is === 'amp' && /\bmi[ck]/i.test(text)) return 'mic';
+  return read.is === 'filler' && BARE_MIC.test(text) ? 'mic' : null;
+}
+
+interface Split {
+  readonly halves: readonly [string, string];
+  /** Null where they are two instruments, taken alike. */
+  readonly takes: readonly [Take, Take] | null;
+}
+
+/** Which microphone, where nobody said: a dynamic one before a loudspeaker, a small condenser on anything that sounds by itself. */
+const withMic = (said: string): string => {
+  const kind = /\b(?:cab(?:inet)?|amp|gtr|guitar|bass)\b/i.test(said) && !/\b(?:double|upright|acoustic)\b/i.test(said);
+  return said.replace(/\bmi(?:c|k|crophone)\b/i, kind ? 'dynamic mic' : 'condenser mic');
+};
+
+/** Where a text falls into two takes, one of them by a microphone; null where it does not. */
+function splitOf(text: string, pieces: readonly Piece[]): Split | null {
+  const prefix = /^[^:|]{1,60}?:\s/.exec(text)?.[0] ?? '';
+  for (const plus of text.slice(prefix.length).matchAll(/\s(?:\+|and|&|plus)\s|\s?\/\s?/gi)) {
+    const from = prefix.length + plus.index;
+    const to = from + plus[0].length;
+    const before = pieces.filter((p) => !p.named && p.to <= from);
+    const after = pieces.filter((p) => p.from >= to);
+    // What stands right beside the joining word tells how each half is taken.
+    const own = (some: readonly Piece[]): Take[] => some.flatMap((p) => takeOf(p) ?? []);
+    const [first, second] = [own(before), own(after)];
+    const one = first.includes('di') ? 'di' : (first[first.length - 1] ?? null);
+    const other = second.includes('di') ? 'di' : (second[0] ?? null);
+    if (!one || !other) continue;
+    const mics = Number(one === 'mic') + Number(other === 'mic');
+    const told = (some: readonly Piece[]): boolean => some.some((p) => p.read.is === 'source' && takeOf(p) === 'mic');
+    if (mics === 0 || (mics === 2 && !(told(before) && told(after)))) continue;
+    // A slash joins but the two words beside it; elsewhere it parts channels and sides.
+    if (plus[0].includes('/') && !(takeOf(before[before.length - 1]) && takeOf(after[0]))) continue;
+    const plays = (some: readonly Piece[]): Piece | undefined => some.find((p) => p.read.is === 'instrument');
+    const usual = (some: readonly Piece[]): string => {
+      const read = plays(some)?.read;
+      return read?.is === 'instrument' ? read.model : '';
+    };
+    const player = plays(before)?.text ?? /\b(?:gtr|guitar|bass)\b/i.exec(text.slice(0, from))?.[0];
+    const whose = !prefix && player && !plays(after) ? `${player} ` : '';
+    const half = (said: string, some: readonly Piece[], take: Take): string =>
+      (take === 'mic' && !told(some) && !MICS.has(usual(some)) ? withMic(said) : said).replace(/\bboth\b/gi, '');
+    return {
+      halves: [half(text.slice(0, from), before, one), half(prefix + whose + text.slice(to), after, other)],
+      takes: [one, other]
+    };
+  }
+  return null;
+}
+
+/** "keys and synth DI 7/8": two instruments and a channel for each, taken as is said behind them. */
+function twoOf(text: string, pieces: readonly Piece[]): Split | null {
+  if (channelsSaid(pieces).length !== 2) return null;
+  const [first, second, ...more] = pieces.filter((p) => !p.named && p.read.is === 'instrument');
+  if (!second || more.length > 0) return null;
+  if (first.text.toLowerCase() === second.text.toLowerCase()) return null;
+  const joined = /^\s*(?:[&+/]|and)\s*$/i.test(text.slice(first.to, second.from));
+  return joined
+    ? { halves: [text.slice(0, first.to) + text.slice(second.to), text.slice(second.from)], takes: null }
+    : null;
+}
+
+const CALLED: Readonly<Record<Take, string>> = { mic: 'mic', di: 'DI', pickup: 'pickup' };
+
+/** @returns null where there are not two takes of one thing */
+export function bothOf(text: string, pieces: readonly Piece[], options: Options): TradeReading | null {
+  if (options.channel !== undefined) return null;
+  const split = splitOf(text, pieces) ?? twoOf(text, pieces);
+  if (!split) return null;
+  const channels = channelsSaid(pieces);
+  const readings = split.halves.map((half, k) =>
+    readTrade(half, { ...options, ...(channels.length > 0 ? { channel: channels[k] ?? channels[0] + k } : {}) })
+  );
+  if (readings.some((r) => r.specs.length !== 1)) return null;
+  const called = readings.map((r) => r.specs[0].name);
+  // What is named by its microphone is what the other is.
+  const [first, second] = called.map((name, k) => (/^(?:dynamic|condenser) mic$/i.test(name) ? called[1 - k] : name));
+  const same = first.toLowerCase() === second.toLowerCase();
+  const names =
+    !split.takes || split.takes[0] === split.takes[1]
+      ? [first, same ? `${first} 2` : second]
+      : same
+        ? split.takes.map((take: Take) => `${first} ${CALLED[take]}`)
+        : [first, second];
+  return {
+    ...readings[0],
+    pieces,
+    specs: readings.map((r, k) => ({ ...r.specs[0], name: cutText(names[k], 80) })),
+    assumed: [...new Set(readings.flatMap((r) => r.assumed))],
+    ignored: readings
+      .flatMap((r) => r.ignored)
+      .filter((p) => p.read.is !== 'number' || !channels.includes(p.read.value))
+  };
+}
