@@ -26,6 +26,7 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
     (p) =>
       parts.has(p.part) &&
       !channels.includes(p) &&
+      !(p.read.is === 'number' && OUTPUTS.test(pieces[pieces.indexOf(p) + 1]?.text ?? '')) &&
       !(ends && p.from > ends.from) &&
       begins(p) &&
       ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&
@@ -33,6 +34,8 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
   );
 }
 
+/** "8 outs" tells how many. */
+const OUTPUTS = /^(?:outs|outputs|ins|inputs|channels|chs?)$/i;
 const ENDS =
   /^(?:to|into|in|on|from|with|w\/?|without|through|via|at|by|used|wired|it|which|that|straight|direct(?:ly)?|goes|going|being)\b/i;
 /** A name begins with a letter or a figure: the rest of a word that was cut at its hyphen is none. */

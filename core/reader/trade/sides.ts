@@ -67,6 +67,8 @@ export const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
   return (
     !isOutput(pieces, piece) &&
     next !== undefined &&
+    // However many pedals stand in a row, it is one guitar.
+    !/^pedals?$/i.test(next.text) &&
     ['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is)
   );
 };

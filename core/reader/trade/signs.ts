@@ -15,7 +15,7 @@ export const OHM = at(
 export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:\s+power)?)(?:\s+(?:for the \w+))?\b(?:\s*(on|off|no))?(?![a-z])`
+  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?)(?:\s+(?:for the \w+))?\b(?:\s*(on|off|no))?(?![a-z])`
 );
 /** "48" and no more, said of a microphone that wants it. */
 export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
@@ -97,11 +97,11 @@ export const SENSITIVITY = at(String.raw`(${NUMBER})\s*mv\s*(?:\/|per|a)\s*pa(?:
 export const DISTANCE = at(
   String.raw`(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))`
 );
-export const NOT = at(String.raw`(?:no|without|w\/o|minus)\s+(?:an?\s+|any\s+|the\s+)?`);
+export const NOT = at(String.raw`(?:no|not|without|w\/o|minus)\s+(?:an?\s+|any\s+|the\s+)?`);
 /** What is missed when it is not there; of anything else "no" is part of a name, or of a number. */
 export const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'source']);
 export const SIDES = at(
-  String.raw`l\s*[\/+&-]\s*r\b|l\s+(?:and\s+)?r\b(?!\s*only)|lr\b|left\s*(?:\/|\+|-|and|&|et|und)?\s*right\b|links\s*(?:\/|\+|und|en)?\s*rechts\b|gauche\s*(?:\/|\+|et)?\s*droite\b`
+  String.raw`l\s*[\/+&-]\s*r\b|l\s+(?:and\s+)?r\b|lr\b|left\s*(?:\/|\+|-|and|&|et|und)?\s*right\b|links\s*(?:\/|\+|und|en)?\s*rechts\b|gauche\s*(?:\/|\+|et)?\s*droite\b`
 );
 export const TIMES = at(
   String.raw`(\d{1,2})\s?[x×](?!\d|lr)(?=$|[^a-z]|[a-z]{2})|[x×]\s?(\d{1,2})(?!\d|[.,]\d|\s*m\b)`

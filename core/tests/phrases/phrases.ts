@@ -445,5 +445,13 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['monitor wedge feed aux1 amp 40m', '1|line-balanced|-|power-amp-in|40|-|-'],
   ['aux 4 -> subs, 20 m', '1|line-balanced|-|speaker-in|20|-|-'],
   ['aux 6 to drum fill', '1|line-balanced|-|speaker-in|-|-|-'],
-  ['aux 5/6 to side fills 30 m', '2|line-balanced|-|speaker-in|30|-|-']
+  ['aux 5/6 to side fills 30 m', '2|line-balanced|-|speaker-in|30|-|-'],
+  ['need to get a stereo synth to the snake, 2 DIs, 21-22', '2|line-unbalanced|passive-di|mic-in|-|-|21'],
+  ['piezo violin w/ bodypack, receiver on stage box 11 line level', '1|wireless-receiver|-|mic-in|-|-|11'],
+  ['passive bass 6m cable passive transformer box 30m mic pre', '1|passive-bass|passive-di|mic-in|36|-|-'],
+  ['amp sim xlr outs, phantom on desk, 20 m', '1|modeller|-|mic-in|20|phantom=on|-'],
+  ['guitar through 3 pedals, 10m to amp', '1|single-coil|-|amp-in|10|-|-'],
+  ['electronic drum kit stereo DI', '2|line-unbalanced|di|?|-|-|-'],
+  ['e-kit L R only DI', '2|line-unbalanced|di|?|-|-|-'],
+  ['acoustic guitar balanced preamp out, not a DI', '1|acoustic-preamp|-|?|-|-|-']
 ];
