@@ -5,7 +5,7 @@ import { readTrade } from './read';
 
 /** Columns of a pasted table: by what their headings call them, or by what stands in them. */
 
-export const COLUMNS = ['channel', 'name', 'what', 'input', 'note', 'act', 'skip'] as const;
+export const COLUMNS = ['channel', 'name', 'what', 'input', 'length', 'note', 'act', 'skip'] as const;
 export type Column = (typeof COLUMNS)[number];
 type Separator = '\t' | '|' | ';' | ',' | '  ';
 export interface Table {
@@ -21,6 +21,8 @@ const HEADINGS: Readonly<Record<Exclude<Column, 'skip'>, RegExp>> = {
   name: /^(?:name|input|instrument|source|what|item|instr\.?|label|signal|quelle|bron|instrumento)$/i,
   what: /^(?:mic|mic ?\/ ?di|mics?|di|mic or di|source|connection|type|mic\/line|pickup|mikrofon|microphone|mic ?\/ ?line|transducer|gear|mic pref.*)$/i,
   input: /^(?:input|patch|snake|stage ?box|into|destination|connection|sb|box|preamp|desk|connector)$/i,
+  length:
+    /^(?:(?:cable|lead|run|xlr|kabel|snake)?\s*(?:length|l[aä]nge|longueur|longitud|lunghezza|lengte)|cable|run|m|ft|met(?:re|er)s?|feet)(?:\s*[([/,]?\s*(?:in\s+)?(?:m|met(?:re|er)s?|ft|feet)[)\]]?)?$/i,
   note: /^(?:notes?|stand|stands|remarks?|comments?|48v|phantom|\+48|p48|bemerkung|stativ|insert|fx|position|power)$/i,
   act: /^(?:act|set|band|artist)$/i
 };
@@ -44,7 +46,7 @@ export function headingOf(line: string): Table | null {
     const columns: Column[] = [];
     let known = 0;
     for (const cell of cells) {
-      const fit = (['channel', 'name', 'what', 'input', 'note', 'act'] as const).find(
+      const fit = (['channel', 'name', 'what', 'input', 'length', 'note', 'act'] as const).find(
         (c) => HEADINGS[c].test(cell) && (c === 'note' || !columns.includes(c))
       );
       if (fit) known++;
@@ -86,7 +88,9 @@ function contentOf(rows: readonly (readonly string[])[], width: number): Column[
   const counts = all.find((k) => share(k, (c) => channelsOf(c).length > 0 && /^\W*[a-d]?\d/i.test(c)) > 0.7);
   if (counts === undefined) return null;
   columns[counts] = 'channel';
-  const free = all.filter((k) => k !== counts && share(k, (c) => /[a-z]/i.test(c)) > 0.3);
+  const long = all.find((k) => k !== counts && share(k, (c) => /^\d+(?:[.,]\d+)?\s*(?:m|ft)$/i.test(c)) > 0.5);
+  if (long !== undefined) columns[long] = 'length';
+  const free = all.filter((k) => k !== counts && k !== long && share(k, (c) => /[a-z]/i.test(c)) > 0.3);
   if (free.length === 0) return null;
   // The text behind the channel is what it is called; what says most about how it is taken, of the others, is that.
   const name = free.find((k) => k > counts) ?? free[0];

@@ -65,7 +65,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'upright-bass',
     'piezo',
-    'electric double bass|electric upright|electric upright bass|db|db pickup|upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass|contrabajo|contrabbasso|bass fiddle|upright double bass',
+    'clip on piezo|clip piezo|piezo clip|clip on pickup|electric double bass|electric upright|electric upright bass|db|db pickup|upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass|contrabajo|contrabbasso|bass fiddle|upright double bass',
     'strings'
   ),
   instrument(
@@ -133,7 +133,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'drums',
     'dynamic-mic',
-    'kick|kik|kick in|kick out|kick drum|bombo|cassa|grancassa|kick drum in|kick drum out|kik in|kik out|kick inside|kick outside|k in|k out|bass drum mic|bass drum|bd|bass drum in|bass drum out|bdin|bdout|gran cassa|grosse caisse|grosse trommel|sub kick',
+    'kick|kik|kick in|kick out|kick drum|bombo|cassa|grancassa|kick drum in|kick drum out|kik in|kik out|kick inside|kick outside|k in|k out|bass drum mic|bass drum|bassdrum|bd|bass drum in|bass drum out|bdin|bdout|gran cassa|grosse caisse|grosse trommel|sub kick',
     'kick'
   ),
   instrument(
@@ -215,7 +215,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'programme',
     'interface-out',
-    'tracks|trks|trx|trk|track|di track|di tracks|di signal|di recording|dry di|backing track|backing tracks|click|clk|click track|metronome|stems|playback|pb|play back|cue|sfx|fx|fx playback|effects|sound effects|spot fx|vt|vts|vt playback|video|video sound|video playback|video audio|stream|stream return|return|programme|program|pgm|prog|show relay|relay|music|walk in music|walk in|walk out music|break music|foyer music|interval music|house music|bgm|background music|theatre fx|sting|stings|intro|outro|jingle|jingles|soundscape|sequencer|seq|computer|comp|daw|mix|check mix|ref track|reference track|reference|dj'
+    'zuspieler|zuspielung|einspieler|einspielung|playback laptop|playback computer|tracks|trks|trx|trk|track|di track|di tracks|di signal|di recording|dry di|backing track|backing tracks|click|clk|click track|metronome|stems|playback|pb|play back|cue|sfx|fx|fx playback|effects|sound effects|spot fx|vt|vts|vt playback|video|video sound|video playback|video audio|stream|stream return|return|programme|program|pgm|prog|show relay|relay|music|walk in music|walk in|walk out music|break music|foyer music|interval music|house music|bgm|background music|theatre fx|sting|stings|intro|outro|jingle|jingles|soundscape|sequencer|seq|computer|comp|daw|mix|check mix|ref track|reference track|reference|dj'
   ),
   // Pickups and what is built in
   source(
@@ -272,7 +272,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'wireless-receiver',
     70,
-    'wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|funkhandsender|funk|inalambrico|radiomicrofono|micro sans fil|sans fil|draadloos|draadloze microfoon|wireless belt pack rx|wireless guitar|guitar wireless rx|bass wireless|radio rx|uhf rx|uhf receiver|beltpack rx|pack rx|belt pack rx|body pack rx|headset rx|headset pack rx|lav pack rx|dual receiver|twin receiver|quad receiver|radio mic pack|handheld rx|hh rx|headset mic rx|headset mic pack rx|hf mic|rf|receiver of wireless mic|wireless system|funkempfanger|empfanger|funkmikro empfanger|recepteur|receptor|ricevitore|ontvanger|micro inalambrico|recepteur hf|hf empfanger|wireless rack|guitar wireless|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
+    'radio|wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|funkhandsender|funk|inalambrico|radiomicrofono|micro sans fil|sans fil|draadloos|draadloze microfoon|wireless belt pack rx|wireless guitar|guitar wireless rx|bass wireless|radio rx|uhf rx|uhf receiver|beltpack rx|pack rx|belt pack rx|body pack rx|headset rx|headset pack rx|lav pack rx|dual receiver|twin receiver|quad receiver|radio mic pack|handheld rx|hh rx|headset mic rx|headset mic pack rx|hf mic|rf|receiver of wireless mic|wireless system|funkempfanger|empfanger|funkmikro empfanger|recepteur|receptor|ricevitore|ontvanger|micro inalambrico|recepteur hf|hf empfanger|wireless rack|guitar wireless|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
   ),
   source(
     'hi-z-mic',

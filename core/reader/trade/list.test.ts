@@ -71,4 +71,17 @@ describe('a show as an input list', () => {
     });
     expect(applyEdit(plan, { ops: [] }).ok).toBe(true);
   });
+
+  it('takes lengths from a column of their own, in the unit that its heading says', () => {
+    const metres = (text: string): (number | null)[] => readList(text).rows.map((r) => r.reading.metres);
+    const table = (head: string, ...cells: string[]): string =>
+      [`Ch;Source;Mic/DI;${head}`, ...cells.map((c, k) => `${k + 1};Bass;DI;${c}`)].join('\n');
+    expect(metres(table('Cable (m)', '15', '7,5', ''))).toEqual([15, 7.5, null]);
+    expect(metres(table('Run (ft)', '50', '3 m'))).toEqual([15.24, 3]);
+    expect(metres(table('Länge', '20'))).toEqual([20]);
+    // Nobody knows what a bare figure under another heading is.
+    expect(metres(table('Notes', '20'))).toEqual([null]);
+    // Without a heading, by what stands in it.
+    expect(metres('1;Bass;DI;15 m\n2;Keys;DI;20 m\n3;Vox;dyn;10 m')).toEqual([15, 20, 10]);
+  });
 });

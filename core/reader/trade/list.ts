@@ -96,7 +96,7 @@ interface Row {
   readonly act?: string;
 }
 
-function fromTable(line: string, { by, columns }: Table): Row | null {
+function fromTable(line: string, { by, columns, heads }: Table): Row | null {
   const cells = cellsOf(line, by);
   const of = (column: Column): string =>
     cells
@@ -107,9 +107,15 @@ function fromTable(line: string, { by, columns }: Table): Row | null {
   const name = of('name');
   const note = of('note');
   const bare = [of('what'), of('input')].filter(Boolean).join(', ');
-  const rest = [bare, note].filter(Boolean).join(', ');
+  const rest = [bare, lengthOf(of('length'), heads[columns.indexOf('length')]), note].filter(Boolean).join(', ');
   if (channels.length === 0 || (name === '' && rest === '')) return null;
   return { channels, name: name || null, rest: rest || name, bare, note, act: of('act') };
+}
+
+/** A length whose unit its heading tells, or nobody: metres then. */
+function lengthOf(cell: string, head = ''): string {
+  if (!/^\d+(?:[.,]\d+)?$/.test(cell)) return cell;
+  return `${cell} ${/\b(?:ft|feet)\b/i.test(head) ? 'ft' : 'm'}`;
 }
 
 function fromText(line: string, numbered: boolean): Row | null {

@@ -1,4 +1,4 @@
-import { hasTrait, modelOf } from '../../gear/catalogue';
+import { modelOf } from '../../gear/catalogue';
 import type { InstrumentId } from '../../gear/instruments';
 import { type MicPlace, micLevel } from '../../gear/mic-places';
 import type { Setting } from '../../gear/types';
@@ -60,7 +60,15 @@ export function isOfDi(pieces: readonly Piece[], k: number): boolean {
   const next = beside(pieces, k, 1);
   if (next?.read.is === 'di') return true;
   const before = beside(pieces, k, -1);
-  return before?.read.is === 'di' && next?.read.is !== 'instrument';
+  if (before?.read.is === 'di' && next?.read.is !== 'instrument') return true;
+  // "DI (his own, active)": a part of its own behind the DI, in which nothing else is said.
+  const own = pieces.filter((p) => p.part === pieces[k].part);
+  const behind = pieces[pieces.indexOf(own[0]) - 1];
+  return (
+    behind?.read.is === 'di' &&
+    behind.part === own[0].part - 1 &&
+    own.every((p) => p === pieces[k] || ['filler', 'note'].includes(p.read.is))
+  );
 }
 
 /** What is played and how it is picked up; null where nothing tells. */
@@ -252,63 +260,5 @@ const isBareAmp = ({ read, text }: Piece): boolean =>
   read.is === 'source' && read.model.endsWith('-amp') && !/out|line|socket|tap/i.test(text);
 
 /** An amplifier behind a re-amping box is where it goes, unless one of its outputs was said. */
-const isReamped = (pieces: readonly Piece[], p: Piece): boolean =>
+export const isReamped = (pieces: readonly Piece[], p: Piece): boolean =>
   isBareAmp(p) && pieces.some((o) => o.from < p.from && o.read.is === 'box' && o.read.model === 'reamp-box');
-
-/** Where it goes; null where nobody said so. */
-export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonly Device[]): Device | null {
-  // An amplifier's own output, too, is what stands there and not where it goes.
-  const mic = MICS.has(source.model) || source.model === 'lavalier' || source.model === 'bass-amp-out';
-  const speaker = modelOf(source.model).ports[0].level === 'speaker';
-  const candidates = pieces.flatMap((p, k): { model: string; at: number; weight: number }[] => {
-    const { read } = p;
-    // A receiver's pack is at the other end of its radio link.
-    if (read.is === 'input' && read.model === 'beltpack-in' && source.model === 'wireless-receiver') return [];
-    // A "hi-z DI" is a DI.
-    if (read.is === 'input' && HI_Z.test(p.text) && pieces[k + 1]?.read.is === 'di' && pieces[k + 1].part === p.part)
-      return [];
-    if (isReamped(pieces, p)) return [{ model: 'amp-in', at: p.from, weight: 2 }];
-    if (read.is === 'input')
-      return [{ model: read.model, at: p.from, weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) }];
-    if (read.is === 'preamp' && !boxes.some((b) => b.model === 'preamp-di') && source.model !== 'acoustic-preamp')
-      return [{ model: 'mic-in', at: p.from, weight: 2 }];
-    // "input 1 Mohm": what kind it is follows from its impedance.
-    const next = pieces[k + 1]?.read;
-    if (read.is === 'channel' && /^in/i.test(p.text) && next?.is === 'ohm')
-      return [
-        { model: next.ohm >= 1e5 ? 'instrument-in' : next.ohm >= 5e3 ? 'line-in' : 'mic-in', at: p.from, weight: 2 }
-      ];
-    // "mic" and nothing beside it is where it goes.
-    const alone = read.is === 'filler' && !p.named && pieces.filter((o) => o.part === p.part).length === 1;
-    const bareInput = alone && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;
-    if (bareInput) return [{ model: bareInput, at: p.from, weight: 1 }];
-    // Behind a desk's output it is a power amplifier.
-    if (read.is === 'amp' && read.model === 'amp-in' && source.model === 'line-balanced' && DESK_AMP.test(p.text))
-      return boxes.some((b) => b.model === 'reamp-box') ? [] : [{ model: 'power-amp-in', at: p.from, weight: 2 }];
-    // An amplifier is what a microphone stands before; for all else it is where it goes.
-    if (read.is === 'amp' && !mic && !p.named && p.from > (source.at ?? -1))
-      return [{ model: read.model, at: p.from, weight: read.model === 'cabinet' && !speaker ? 0.5 : 2 }];
-    return [];
-  });
-  const best = candidates.sort((a, b) => b.weight - a.weight || b.at - a.at)[0];
-  if (!best) return null;
-  // A guitar's "combo" is an amplifier, not a socket.
-  const bare = /^combo$/i.test(pieces.find((p) => p.from === best.at)?.text ?? '');
-  const played = ['coil', 'capacitor'].includes(modelOf(source.model).signal?.nature ?? '');
-  if (best.model === 'combo-in' && bare && (played || boxes.some((b) => b.model === 'reamp-box')))
-    best.model = 'amp-in';
-  return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
-}
-const DESK_AMP = /^(?:amps?|amplifiers?)$/i;
-const HI_Z = /^hi(?:gh)?[\s-]?(?:z|imp(?:edance)?)$/i;
-const channelled = (pieces: readonly Piece[], k: number): boolean => pieces[k + 1]?.read.is === 'channels';
-
-/** The input one takes to be meant: a microphone input of the desk, or where a line has no box a line input. */
-export function usualInput(source: string, boxes: readonly Device[]): string {
-  const last = boxes[boxes.length - 1]?.model;
-  const port = modelOf(last ?? source).ports.find((p) => p.way === 'out');
-  const level = modelOf(source).ports[0].level;
-  if (last === undefined && level === 'speaker') return 'cabinet';
-  if (last === undefined && hasTrait(source, 'volume-knob') && port?.level === 'line') return 'line-in';
-  return 'mic-in';
-}

@@ -453,5 +453,8 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['guitar through 3 pedals, 10m to amp', '1|single-coil|-|amp-in|10|-|-'],
   ['electronic drum kit stereo DI', '2|line-unbalanced|di|?|-|-|-'],
   ['e-kit L R only DI', '2|line-unbalanced|di|?|-|-|-'],
-  ['acoustic guitar balanced preamp out, not a DI', '1|acoustic-preamp|-|?|-|-|-']
+  ['acoustic guitar balanced preamp out, not a DI', '1|acoustic-preamp|-|?|-|-|-'],
+  ['bass: DI (own active), ch 5', '1|passive-bass|active-di|?|-|-|5'],
+  ['violin - DI, clip-on piezo, 12', '1|piezo|di|?|-|-|12'],
+  ['lead voc, radio, ch 10', '1|wireless-receiver|-|?|-|-|10']
 ];

@@ -133,6 +133,7 @@ export const board = {
     name: 'name',
     what: 'mic or DI',
     input: 'input',
+    length: 'cable length',
     note: 'note',
     act: 'act',
     skip: 'not used'
