@@ -1,7 +1,7 @@
 import { cutText } from '../../text/well-formed';
 import { MICS } from './parts';
 import type { Piece } from './pieces';
-import { type Options, readTrade } from './read';
+import type { Options } from './read';
 import type { TradeReading } from './reading';
 import { channelsSaid } from './sides';
 
@@ -91,14 +91,19 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
 
 const CALLED: Readonly<Record<Take, string>> = { mic: 'mic', di: 'DI', pickup: 'pickup' };
 
-/** @returns null where there are not two takes of one thing */
-export function bothOf(text: string, pieces: readonly Piece[], options: Options): TradeReading | null {
+/** @param read reads a half; @returns null where there are not two takes of one thing */
+export function bothOf(
+  text: string,
+  pieces: readonly Piece[],
+  options: Options,
+  read: (half: string, options: Options) => TradeReading
+): TradeReading | null {
   if (options.channel !== undefined) return null;
   const split = splitOf(text, pieces) ?? twoOf(text, pieces);
   if (!split) return null;
   const channels = channelsSaid(pieces);
   const readings = split.halves.map((half, k) =>
-    readTrade(half, { ...options, ...(channels.length > 0 ? { channel: channels[k] ?? channels[0] + k } : {}) })
+    read(half, { ...options, ...(channels.length > 0 ? { channel: channels[k] ?? channels[0] + k } : {}) })
   );
   if (readings.some((r) => r.specs.length !== 1)) return null;
   const called = readings.map((r) => r.specs[0].name);

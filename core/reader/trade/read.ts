@@ -66,7 +66,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         specs: main.specs.flatMap((line) => [line, thruSpec(line, thru)])
       };
   }
-  const both = bothOf(text, pieces, options);
+  const both = bothOf(text, pieces, options, readTrade);
   if (both) return both;
   const guessed = pieces.filter((p) => p.as !== undefined);
   const source = sourceOf(pieces);
