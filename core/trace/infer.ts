@@ -1,14 +1,14 @@
-import { normalBelow } from '../linecheck/normal';
 import { CircuitError } from '../solver/network';
 import { judgeLine, type LineReport } from '../judge/judge';
 import { SolvedRig } from '../judge/solved-rig';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
-import { RigHum } from '../rig/hum';
 import { EarthSum } from '../rig/earth-sum';
+import { chance, type Change, CHANGES } from './ear';
 import { dbOf, heard, type Heard, type Stage } from './heard';
 import { type Hypothesis, hypothesesFor, noneOfThese, pairsOfCauses, type Sound, SOUNDS } from './hypotheses';
 import { type Probe, type ProbeId, probesFor } from './probes';
+import { SpreadOf } from './spread';
 import {
   noticeChance,
   type Notice,
@@ -17,10 +17,8 @@ import {
   type Since,
   sinceOf,
   SINCES,
-  SLIP,
   soundChance,
   type Spread,
-  spreadChance,
   SPREADS,
   UNTHOUGHT,
   FROM_LAMPS,
@@ -29,8 +27,6 @@ import {
 
 /** Finding what is behind a noise: beliefs over causes, each test's answer under each of them solved, the next test by what it tells a minute. */
 
-export const CHANGES = ['gone', 'much-less', 'a-little', 'same', 'worse'] as const;
-export type Change = (typeof CHANGES)[number];
 /** What somebody answered: how it sounds, which lines do it, or what a test did. */
 export type Answer =
   | { readonly ask: 'sound'; readonly is: Sound }
@@ -60,10 +56,6 @@ export interface Belief {
   readonly share: number;
 }
 
-/** How well a change is told by ear, dB, one standard deviation. */
-const EAR_DB = 4;
-/** Where one word for a change ends and the next begins, dB. */
-const BOUNDS = [-18, -8, -3, 3] as const;
 /** A cause that would not be heard over what is there anyway is none, dB. */
 const HEARD_DB = 4;
 /** What is complained of is heard plainly, dB. */
@@ -193,7 +185,7 @@ export class Trace {
       case 'since':
         return sinceOf(h.code)[SINCES.indexOf(answer.is)];
       case 'lines':
-        return spreadChance(this.#spread.of(h), answer.is);
+        return this.#spread.chance(h, answer.is);
       case 'noticed':
         if (answer.is !== 'nothing' && tried.has(NOTICED_AS[answer.is])) return 1;
         return noticeChance(this.#inPassing(h, tried), answer.is);
@@ -311,65 +303,8 @@ export function soundIn(h: Hypothesis, at: Heard): Sound {
   return at.buzz > 0.5 ? 'buzz' : 'hum';
 }
 
-/** The word for a change. */
-export function changeWord(db: number): Change {
-  const k = BOUNDS.findIndex((b) => db < b);
-  return CHANGES[k < 0 ? BOUNDS.length : k];
-}
-
-/** How often people say the word beside the one that they mean, each way. */
-const BESIDE = 0.06;
-
-/** How likely a word is for a change that the network foresees: by ear, in people's words, now and then wrong. */
-function chance(db: number, is: Change): number {
-  const byEar = (k: number): number => {
-    if (k < 0 || k > BOUNDS.length) return 0;
-    const high = k < BOUNDS.length ? normalBelow((BOUNDS[k] - db) / EAR_DB) : 1;
-    const low = k > 0 ? normalBelow((BOUNDS[k - 1] - db) / EAR_DB) : 0;
-    return Math.max(high - low, 0);
-  };
-  const k = CHANGES.indexOf(is);
-  // The words at both ends have but one beside them.
-  const kept = 1 - BESIDE * (k > 0 && k < BOUNDS.length ? 2 : 1);
-  const said = kept * byEar(k) + BESIDE * (byEar(k - 1) + byEar(k + 1));
-  return SLIP / CHANGES.length + (1 - SLIP) * said;
-}
-
 function stageOf(plan: Plan, line: Line, whole: SolvedRig): Stage {
   const around = whole.around(line);
   const report: LineReport = judgeLine(plan, line, { around, perOctave: 3 });
   return { line, report, rest: new EarthSum(plan, around.hums), networks: new Map() };
-}
-
-/** Which lines a cause is heard on: those of the building's earths on many, all others on their own. */
-class SpreadOf {
-  readonly #base: Map<string, number>;
-  readonly #known = new Map<string, Spread>();
-  constructor(
-    readonly plan: Plan,
-    readonly line: Line,
-    readonly whole: SolvedRig
-  ) {
-    this.#base = this.#levels(plan);
-  }
-  #levels(plan: Plan): Map<string, number> {
-    const { hums } = this.whole.everything();
-    const rig = new RigHum(plan, hums);
-    return new Map(hums.flatMap((hum) => hum.outs.map((out) => [out, rig.at(hum, out).byKind.earths] as const)));
-  }
-  of(h: Hypothesis): Spread {
-    if (h.code !== 'loop' && h.code !== 'dimmers') return 'only-this';
-    let known = this.#known.get(h.id);
-    if (known === undefined) this.#known.set(h.id, (known = this.#count(h.situation.plan)));
-    return known;
-  }
-  #count(plan: Plan): Spread {
-    const now = this.#levels(plan);
-    const own = now.get(this.line.id) ?? 0;
-    // As loud as a tenth of this one, and more than it was.
-    const others = [...now].filter(
-      ([id, v]) => id !== this.line.id && v > own / 10 && v > 2 * (this.#base.get(id) ?? 0)
-    );
-    return others.length === 0 ? 'only-this' : others.length >= now.size - 1 ? 'all' : 'some';
-  }
 }

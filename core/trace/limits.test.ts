@@ -3,7 +3,7 @@ import { onTwoSupplies, show } from '../tests/plans';
 import { narrowed } from './belief';
 import { NOTICES, noticeChance, sinceOf, soundChance, spreadChance, SPREADS } from './first-answers';
 import { SOUNDS } from './hypotheses';
-import { changeWord } from './infer';
+import { changeWord } from './ear';
 
 /** Numbers of the trace, each from both sides or in closed form: one that moves fails here. */
 

@@ -106,10 +106,7 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     put('mute-source', (h) => withoutOwn(h.situation, source));
   if (held) {
     put('touch', (h) => ({ ...h.situation, boost: damped('electric', source, TOUCH, h.situation.boost) }));
-    // What the source makes itself is as much louder as it is turned down.
-    put('closer', (h) =>
-      h.situation.own?.of === source ? h.situation : { ...h.situation, gainDb: (h.situation.gainDb ?? 0) - CLOSER_DB }
-    );
+    put('closer', (h) => ({ ...h.situation, gainDb: (h.situation.gainDb ?? 0) - CLOSER_DB }));
     put('turn', (h) => ({ ...h.situation, boost: damped('winding', source, TURN, h.situation.boost) }));
   }
   const box = others.find((id) => modelAt(plan, id).family === 'box');

@@ -12,7 +12,8 @@ import {
 } from './first-answers';
 import { type Heard, dbOf } from './heard';
 import type { Sound } from './hypotheses';
-import { Trace, soundIn, type Ask, type Answer, changeWord } from './infer';
+import { Trace, soundIn, type Ask, type Answer } from './infer';
+import { changeWord } from './ear';
 import { type FaultyRig, pick } from './rigs';
 
 /** How often people tell something wrongly, or cannot tell; and how far their ear is off, dB. */

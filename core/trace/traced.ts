@@ -16,12 +16,15 @@ export const SURE = 0.9;
 const MOST_ASKS = 12;
 /** A question that tells less than this is not asked, bits. */
 export const LEAST_BITS = 0.03;
-/** Goes through a trace by what tells most, with somebody who answers. */
-export function traced(
+/** Goes through a trace of a simulated rig by what tells most. */
+export const traced = (
   rig: FaultyRig,
   hand: Stagehand = new Stagehand(rig),
   trace: Trace = new Trace(rig.plan, rig.line)
-): Traced {
+): Traced => tracedBy(trace, (ask) => hand.answer(ask));
+
+/** Goes through a trace by what tells most. @param says what somebody at the rig answers; null when they cannot tell */
+export function tracedBy(trace: Trace, says: (ask: Ask) => Answer | null): Traced {
   const answers: Answer[] = [];
   const skipped = new Set<Ask>();
   const asks: Ask[] = [];
@@ -33,15 +36,18 @@ export function traced(
       return { asks, minutes, cause: beliefs[0].hypothesis, share: beliefs[0].share };
     asks.push(next.ask);
     minutes += next.minutes;
-    const answer = hand.answer(next.ask);
+    const answer = says(next.ask);
     if (answer) answers.push(answer);
     else skipped.add(next.ask);
   }
 }
 
 /** What is customary: lift everything, then change leads, then whatever is left; what made it quiet is taken for the cause. */
-export function customary(rig: FaultyRig, hand: Stagehand = new Stagehand(rig)): Traced {
-  const trace = new Trace(rig.plan, rig.line);
+export const customary = (rig: FaultyRig, hand: Stagehand = new Stagehand(rig)): Traced =>
+  customaryBy(new Trace(rig.plan, rig.line), (ask) => hand.answer(ask));
+
+/** The same for any trace. @param says as of `tracedBy` */
+export function customaryBy(trace: Trace, says: (ask: Ask) => Answer | null): Traced {
   const order: readonly Ask[] = [
     'lift',
     'swap-lead',
@@ -66,7 +72,7 @@ export function customary(rig: FaultyRig, hand: Stagehand = new Stagehand(rig)):
     turn: ['pickup'],
     touch: ['electric']
   };
-  const cable = (ask: Ask): string => rig.line.cables[ask === 'swap-lead' ? 0 : rig.line.cables.length - 1];
+  const cable = (ask: Ask): string => trace.line.cables[ask === 'swap-lead' ? 0 : trace.line.cables.length - 1];
   const asks: Ask[] = [];
   let minutes = 0;
   for (const ask of order) {
@@ -74,7 +80,7 @@ export function customary(rig: FaultyRig, hand: Stagehand = new Stagehand(rig)):
     if (!probe) continue;
     asks.push(ask);
     minutes += probe.minutes;
-    const answer = hand.answer(ask);
+    const answer = says(ask);
     if (answer?.is !== 'gone' && answer?.is !== 'much-less') continue;
     const fits = trace.hypotheses.filter(
       (h) => means[ask]?.includes(h.code) && (!ask.startsWith('swap') || h.of === cable(ask))

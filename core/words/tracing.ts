@@ -1,7 +1,8 @@
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { Hypothesis, Sound } from '../trace/hypotheses';
-import type { Ask, Change, Word } from '../trace/infer';
+import type { Ask, Word } from '../trace/infer';
+import type { Change } from '../trace/ear';
 import type { Notice, Since, Spread } from '../trace/first-answers';
 import type { Question, Suspect } from '../trace/view';
 import { formatNumber } from '../units/format';

@@ -1,5 +1,5 @@
 import { saidText } from '$core/text/schema';
-import { CHANGES } from '$core/trace/infer';
+import { CHANGES } from '$core/trace/ear';
 import { NOTICES, SINCES, SPREADS } from '$core/trace/first-answers';
 import { SOUNDS } from '$core/trace/hypotheses';
 import { PROBE_IDS } from '$core/trace/probes';
