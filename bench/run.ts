@@ -15,7 +15,7 @@ import { benchOf, inputsOf } from '$core/rig/bench';
 import { choosing } from './choosing';
 import { exponent, show, time } from './shows';
 import { againstSimulator } from './simulator';
-import { tracing } from './tracing';
+import { tracing, tracingElsewhere } from './tracing';
 import { toleranceSeconds } from './tolerance';
 
 /** Speed as ratios to one solved line on the same machine, and as exponents of growth. `--json` for machines. */
@@ -106,6 +106,7 @@ const tolerance = await toleranceSeconds();
 const simulator = againstSimulator();
 const rigs = Number(process.argv.find((a) => a.startsWith('--rigs='))?.slice(7)) || undefined;
 const traced = tracing(rigs);
+const elsewhere = tracingElsewhere(rigs);
 const tenMinutes = exampleOf('buzz', 50, 48_000, 600);
 const listened = time(() => analyse(tenMinutes, 48_000), 3, 1);
 const percent = (v: number): string => `${(v * 100).toFixed(0)} %`;
@@ -129,6 +130,7 @@ const results = {
   propose64TwoThreadsSeconds: chosen.twoThreads,
   mapAfterOneChangedMs: mapAfterChange * 1000,
   tracing: traced,
+  tracingElsewhere: elsewhere,
   listen10MinutesSeconds: listened,
   timesFasterThanSimulator: simulator && simulator.there / simulator.swept,
   timesFasterEveryPoint: simulator && simulator.there / simulator.every,
@@ -170,6 +172,13 @@ else
       ...traced.claims.flatMap(({ told, right }, k) =>
         told > 0 ? [row(`  told at ${k * 10} to ${k * 10 + 10} %, and right`, `${told}, ${percent(right / told)}`)] : []
       ),
+      row(
+        `right or “none of these”, ${elsewhere.rigs} rigs of the second simulator`,
+        `${percent(elsewhere.honest)} (${percent(elsewhere.right)} right), by custom ${percent(elsewhere.byCustom)}`
+      ),
+      row('  tests, median', `${elsewhere.medianTests}, by custom ${elsewhere.medianTestsByCustom}`),
+      row('  told at 90 % and more, and right', `${elsewhere.sure.told}, ${percent(elsewhere.sure.right)}`),
+      row('  told at 70 to 90 %, and right', `${elsewhere.likely.told}, ${percent(elsewhere.likely.right)}`),
       ...(simulator
         ? [
             row('times faster than a general circuit simulator', (simulator.there / simulator.swept).toFixed(1)),

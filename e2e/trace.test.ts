@@ -74,12 +74,23 @@ test('on a phone a hum is traced to its ring, taken back, resumed, written down;
   await expect(page.locator('[data-cause]')).toHaveAttribute('data-cause', 'loop');
   await expect(page.getByText('Flip the ground lift at the DI.').first()).toBeVisible();
   await expectAccessibleInBoth(page);
+  await page.getByRole('radio', { name: 'Flip the ground lift at the DI.' }).check();
+  await page.getByLabel('Note').fill('Socket 6 of the multicore');
   await page.getByRole('button', { name: 'Write it in the log' }).click();
   await expect(page.getByText('Written in the log of this show.')).toBeVisible();
-  await page.reload();
-  await expect(page.locator('[data-found]')).toContainText(
-    'Modular rack: A ground loop: shields and mains earths carry current.'
-  );
+  // It opens, here and in a copy of the show: what was reported, what cured it, the note.
+  const copy = await page.request.post(`${app.url}/api/shows/${id}/copy`, { headers: { origin: app.url } });
+  const { id: copied } = (await copy.json()) as { id: string };
+  for (const shown of [id, copied]) {
+    await page.goto(`${app.url}/show/${shown}/trace`);
+    const found = page.locator('[data-found]');
+    await expect(found).toContainText('Modular rack: A ground loop: shields and mains earths carry current.');
+    await found.locator('summary').click();
+    await expect(found.getByText('Cured: Flip the ground lift at the DI.')).toBeVisible();
+    await expect(found.getByText('Socket 6 of the multicore')).toBeVisible();
+    await expect(found.locator('[data-asked="sound"]')).toContainText('a deep hum');
+    await expectAccessibleInBoth(page);
+  }
 });
 
 test('a recording is read on this machine, and what is heard goes into the trace; what is no recording is refused', async ({

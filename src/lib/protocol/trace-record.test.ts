@@ -54,6 +54,13 @@ describe('the record of a trace', () => {
     expect(faultsOf({ ...record, by: 'me' })).toEqual(['']);
     const answers = Array.from({ length: 31 }, () => ({ ask: 'lift', is: 'gone' }));
     expect(faultsOf({ ...record, answers })).toEqual(['answers']);
+    const besides = (count: number) => Array.from({ length: count }, () => ({ cause: 'A lead.', share: 0.1 }));
+    expect(
+      faultsOf({ ...record, besides: besides(3), skipped: ['lift', 'sound'], cured: null, seconds: 604_800 })
+    ).toEqual([]);
+    expect(faultsOf({ ...record, besides: besides(4) })).toEqual(['besides']);
+    expect(faultsOf({ ...record, seconds: 604_801 })).toEqual(['seconds']);
+    expect(faultsOf({ ...record, cured: 'sound' })).toEqual(['cured']);
   });
   it('reads as sentences: every test says what to do, with no step of its gates left in what it is afterwards', () => {
     for (const ask of PROBE_IDS) {

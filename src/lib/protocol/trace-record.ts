@@ -2,6 +2,7 @@ import { saidText } from '$core/text/schema';
 import { CHANGES } from '$core/trace/ear';
 import { NOTICES, SINCES, SPREADS } from '$core/trace/first-answers';
 import { SOUNDS } from '$core/trace/hypotheses';
+import { TOLD_ASKS } from '$core/trace/infer';
 import { PROBE_IDS } from '$core/trace/probes';
 import * as z from 'zod';
 
@@ -19,7 +20,9 @@ const AnswerSchema = z.discriminatedUnion('ask', [
   z.strictObject({ ask: z.enum(PROBE_IDS), is: change })
 ]);
 
-/** What was found behind a noise. */
+export const MOST_BESIDES = 3;
+
+/** What was found behind a noise. What is optional was not kept by earlier versions. */
 export const TraceRecordSchema = z.strictObject({
   id: z.uuid(),
   lineId: id,
@@ -29,6 +32,25 @@ export const TraceRecordSchema = z.strictObject({
   cause: saidText(200).min(1),
   /** How sure, 0 to 1. */
   share: z.number().min(0).max(1),
-  note: saidText(500)
+  note: saidText(500),
+  /** What was asked and could not be told, or was not done. */
+  skipped: z
+    .array(z.enum([...TOLD_ASKS, ...PROBE_IDS]))
+    .max(30)
+    .optional(),
+  /** What it might have been besides, most likely first, in words. */
+  besides: z
+    .array(z.strictObject({ cause: saidText(200).min(1), share: z.number().min(0).max(1) }))
+    .max(MOST_BESIDES)
+    .optional(),
+  /** The test that took it away; null where nothing has yet. */
+  cured: z.enum(PROBE_IDS).nullable().optional(),
+  /** From the first question to writing it down. */
+  seconds: z
+    .number()
+    .int()
+    .min(0)
+    .max(7 * 86_400)
+    .optional()
 });
 export type TraceRecord = z.infer<typeof TraceRecordSchema>;

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { and, desc, eq } from 'drizzle-orm';
 import type { TraceRecord } from '$lib/protocol/trace-record';
 import type { Who } from './access';
@@ -23,6 +24,25 @@ export async function tracesOf(crewId: string, showId: string): Promise<Found[]>
     .orderBy(desc(trace.madeAt))
     .limit(MOST);
   return rows.map((row) => ({ ...row.record, by: row.by }));
+}
+
+/** What was found in a show goes along to its copy. */
+export async function copyTraces(crewId: string, from: string, to: string): Promise<void> {
+  const rows = await db()
+    .select()
+    .from(trace)
+    .where(and(eq(trace.crewId, crewId), eq(trace.showId, from)))
+    .orderBy(desc(trace.madeAt))
+    .limit(MOST);
+  if (rows.length === 0) return;
+  await db()
+    .insert(trace)
+    .values(
+      rows.map((row) => {
+        const id = randomUUID();
+        return { ...row, id, showId: to, record: { ...row.record, id } };
+      })
+    );
 }
 
 /** Keeps what was found; sent twice it is there once. @returns false when there is no such show */

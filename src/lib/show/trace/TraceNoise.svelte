@@ -14,7 +14,8 @@
   import { toast } from 'svelte-sonner';
   import { useShow } from '$lib/show/session/context';
   import { lineName } from '$lib/show/session/edits';
-  import type { TraceRecord } from '$lib/protocol/trace-record';
+  import { MOST_BESIDES, type TraceRecord } from '$lib/protocol/trace-record';
+  import type { ProbeId } from '$core/trace/probes';
   import { type Found, TraceLog } from './trace-log.svelte';
   import StopButton from '$lib/show/session/StopButton.svelte';
   import TraceAsks from './TraceAsks.svelte';
@@ -32,7 +33,12 @@
   const plan = $derived(show.session.plan);
   const lines = $derived(resolve(plan).lines.filter((l) => isComplete(plan, l)));
 
+  /** What is less likely than this is not written down beside the cause. */
+  const LEAST_TOLD = 0.01;
+
   let lineId = $state<string | null>(null);
+  /** When the first question was asked, by the server's clock. */
+  let begun = serverNow();
   /** What was asked, in its order; null where it could not be told, or was not done. */
   let steps = $state.raw<readonly { readonly ask: Ask; readonly answer: Answer | null }[]>([]);
   /** A test that somebody would rather do than the one that tells most. */
@@ -59,8 +65,10 @@
         line?: string;
         steps?: typeof steps;
         opening?: boolean;
+        begun?: number;
       };
       if (state.line) [lineId, steps, opening] = [state.line, state.steps ?? [], state.opening ?? true];
+      begun = state.begun ?? begun;
     } catch {
       // Nothing kept, or nothing that can be read.
     }
@@ -74,7 +82,7 @@
   $effect(() => void (show.at = lineId));
   $effect(() => {
     try {
-      if (lineId) localStorage.setItem(KEY, JSON.stringify({ line: lineId, steps, opening }));
+      if (lineId) localStorage.setItem(KEY, JSON.stringify({ line: lineId, steps, opening, begun }));
       else localStorage.removeItem(KEY);
     } catch {
       // A browser that keeps nothing traces all the same.
@@ -94,6 +102,7 @@
 
   function begin(id: string | null): void {
     lineId = id;
+    begun = serverNow();
     steps = [];
     instead = null;
     opening = true;
@@ -124,8 +133,8 @@
     else if (steps.every((s) => isTold(s.ask))) [opening, steps] = [true, steps.filter((s) => s.answer)];
     else steps = steps.slice(0, -1);
   }
-  async function write(): Promise<void> {
-    if (!line || !best) return;
+  async function write(cured: ProbeId | null, note: string): Promise<void> {
+    if (!line || !best || !view) return;
     const record: TraceRecord = {
       id: uuid(),
       lineId: line.id,
@@ -133,7 +142,14 @@
       answers: [...answers],
       cause: name(best),
       share: best.share,
-      note: ''
+      note,
+      skipped: [...skipped],
+      besides: view.suspects
+        .slice(1, 1 + MOST_BESIDES)
+        .filter((s) => s.share >= LEAST_TOLD)
+        .map((s) => ({ cause: name(s), share: s.share })),
+      cured,
+      seconds: Math.min(Math.round((serverNow() - begun) / 1000), 7 * 86_400)
     };
     if (!show.mayChange) return void toast.error(says.youMayLookAtThisShow);
     await log.write(record);
@@ -180,7 +196,7 @@
               name={name(best)}
               lineId={line.id}
               ongoon={ended && view.questions.length > 0 ? () => (ended = false) : null}
-              onwrite={() => void write()}
+              onwrite={(cured, note) => void write(cured, note)}
             />
           {:else if question}
             {#key question.ask}

@@ -1,12 +1,11 @@
 <script lang="ts">
   import type { Line } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
-  import { CAUTION_TEXTS, sureText } from '$core/words/check';
-  import { counted } from '$core/words/screen/counted';
+  import { CAUTION_TEXTS } from '$core/words/check';
   import { trace as says } from '$core/words/screen/trace';
   import { useShow } from '$lib/show/session/context';
   import { lineName } from '$lib/show/session/edits';
-  import { dateTime } from '$lib/ui/when';
+  import TraceFound from './TraceFound.svelte';
   import type { Found } from './trace-log.svelte';
 
   interface Props {
@@ -51,11 +50,7 @@
     <ul>
       {#each found as r (r.id)}
         <li class="border-b border-base-300 py-2 leading-snug" data-found>
-          <span class="font-semibold">{plan.lines[r.lineId]?.name ?? says.aLineThatIsGone}</span>: {r.cause}
-          <span class="block text-[0.93em] text-quiet"
-            >{sureText(r)}, {r.answers.length}
-            {counted.answer(r.answers.length)}, {dateTime(r.at)}{r.by ? `, ${r.by}` : ''}</span
-          >
+          <TraceFound record={r} name={plan.lines[r.lineId]?.name ?? says.aLineThatIsGone} />
         </li>
       {:else}
         <li class="py-2 text-quiet">{says.nothingYetWhatIsFoundIs}</li>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { isTold } from '$core/trace/infer';
+  import type { ProbeId } from '$core/trace/probes';
   import type { Suspect, TraceView } from '$core/trace/view';
   import { formatNumber } from '$core/units/format';
   import { sureText } from '$core/words/check';
@@ -14,11 +16,15 @@
     lineId: string;
     /** Goes on asking, where there is something to ask. */
     ongoon: (() => void) | null;
-    onwrite: () => void;
+    /** @param cured the test that took it away; null where nothing has yet */
+    onwrite: (cured: ProbeId | null, note: string) => void;
   }
   /** What it is, how sure that is, and what quietens it. */
   const { view, best, name, lineId, ongoon, onwrite }: Props = $props();
   const show = useShow();
+  let cured = $state<ProbeId | null>(null);
+  let note = $state('');
+  const cures = $derived(view.quiets.flatMap((q) => (isTold(q.ask) ? [] : [q.ask])));
 </script>
 
 <section data-cause={best.id}>
@@ -44,9 +50,30 @@
     <a class="underline" href="/show/{show.id}/earth?line={lineId}">{says.mapOfEarths}</a>
     <a class="underline" href="/show/{show.id}?line={lineId}">{says.onTheBoard2}</a>
   </p>
+  {#if show.mayChange}
+    {#if cures.length > 0}
+      <fieldset class="mt-4">
+        <legend class="heading pb-1">{says.didItCureIt}</legend>
+        {#each [...cures, null] as cure (cure)}
+          <label class="flex min-h-11 cursor-pointer items-center gap-3 leading-snug">
+            <input type="radio" class="radio radio-sm" name="cured" value={cure} bind:group={cured} />
+            {cure ? cureOfAsk(cure) : says.notCuredYet}
+          </label>
+        {/each}
+      </fieldset>
+    {/if}
+    <label class="mt-3 block">
+      <span class="heading">{says.note}</span>
+      <textarea class="textarea mt-1 w-full" rows="2" maxlength="500" placeholder={says.noteHint} bind:value={note}
+      ></textarea>
+    </label>
+  {/if}
   <div class="mt-4 grid gap-2">
-    <button type="button" class="btn min-h-14 btn-primary" disabled={!show.mayChange} onclick={onwrite}
-      >{says.writeItInTheLog}</button
+    <button
+      type="button"
+      class="btn min-h-14 btn-primary"
+      disabled={!show.mayChange}
+      onclick={() => onwrite(cured, note)}>{says.writeItInTheLog}</button
     >
     {#if ongoon}
       <button type="button" class="btn min-h-12" onclick={ongoon}>{says.goOnAsking}</button>
