@@ -42,6 +42,8 @@ export interface LineReport {
   /** Level at the input terminals, gain to the working level, least room to clip; null when the line is unfinished. */
   readonly arrives: number | null;
   readonly gain: number | null;
+  /** How much less gain than that to the working level it is, for peaks that want their room, dB. */
+  readonly lively: number;
   readonly room: number | null;
   /** Average level over the noise, dB; null where nothing amplifies. */
   readonly snr: number | null;
@@ -156,6 +158,7 @@ function bare(line: Line, key: string, only: Finding): LineReport {
     points: [],
     arrives: null,
     gain: null,
+    lively: 0,
     room: null,
     snr: null,
     hum: null,
@@ -216,6 +219,7 @@ function stillOf(plan: Plan, solution: LineSolution): Still {
       points: spans.map((s) => ({ near: point(s.near), far: point(s.far) })),
       arrives: floor(last.nominalDbu),
       gain: gain ? gain.value : null,
+      lively: Number(gain?.because.find((b) => b.name === 'lively')?.value ?? 0),
       room: Number.isFinite(room) ? room : null,
       snr: solution.noise ? floor(last.nominalDbu - solution.noise.flatDbu) : null,
       noise: solution.noise,

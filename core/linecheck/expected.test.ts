@@ -3,6 +3,7 @@ import { type LineReport, judgePlan } from '../judge/judge';
 import { forget, resolve } from '../plan/resolved';
 import type { Plan } from '../plan/schema';
 import { show } from '../tests/plans';
+import type { Settings } from '../gear/types';
 import { modelOf } from '../gear/catalogue';
 import { expectedOf, gainToWorking, peakAt, playingRange } from './expected';
 import { contentOf, explain, isSilent } from './explain';
@@ -52,24 +53,44 @@ describe('what a line should read', () => {
     expect(hope.crest).toBeGreaterThan(0);
     expect(hope.humBelow).toBe(report.hum!.below);
     // The working level stands at -18 dBFS, livelier peaks at -6; above it by the crest, and by what the gain is off.
-    expect(peakAt(hope, hope.gain!.usual)).toBeCloseTo(-18 + Math.min(hope.crest!, 12), 9);
-    expect(peakAt(hope, hope.gain!.usual + 5)).toBeCloseTo(-13 + Math.min(hope.crest!, 12), 9);
+    expect(peakAt(hope, hope.gain!.usual)).toBeCloseTo(-18 + hope.crest! - hope.lively, 9);
+    expect(peakAt(hope, hope.gain!.usual + 5)).toBeCloseTo(-13 + hope.crest! - hope.lively, 9);
     expect(peakAt({ ...hope, gain: null }, 30)).toBeNull();
     expect(peakAt({ ...hope, crest: null }, 30)).toBeNull();
     const bare = { ...report, gain: null, points: [], hum: null } as unknown as LineReport;
-    expect(expectedOf(plan, line, bare)).toEqual({ gain: null, crest: null, humBelow: null });
+    expect(expectedOf(plan, line, bare)).toEqual({ gain: null, crest: null, lively: report.lively, humBelow: null });
+  });
+
+  it('peaks have the room that the judge gives them: six decibels, but not where the gain is at its least', () => {
+    const at = (settings: Settings, input: Settings = {}) => {
+      const plan = show(['dynamic mic, 20 m, mic 1']);
+      Object.assign(plan.devices['l0-src'].settings, settings);
+      Object.assign(plan.devices['l0-in'].settings, input);
+      forget(plan);
+      const { line, report } = of(plan);
+      const hope = expectedOf(plan, line, report);
+      return { peak: peakAt(hope, hope.gain!.usual)!, gain: hope.gain!.usual };
+    };
+    expect(at({ crest: 11 }).peak).toBeCloseTo(-7, 1);
+    expect(at({ crest: 12 }).peak).toBeCloseTo(-6, 1);
+    expect(at({ crest: 18 }).peak).toBeCloseTo(-6, 1);
+    // At the least gain there is, peaks go on up: whoever reads them so has read what was planned.
+    const gainMin = at({ crest: 12 }).gain - 3;
+    const loud = at({ crest: 18 }, { gainMin });
+    expect(loud.gain).toBeCloseTo(gainMin, 9);
+    expect(loud.peak).toBeCloseTo(-3, 1);
   });
 
   it('a gain at which the peak is lower than planned stands for a softer knob, not for a softer line', () => {
     const crest = 12;
     const read = (gainDb: number | null, peakDb?: number | null) =>
-      gainToWorking({ gain: null, crest, humBelow: null }, { gainDb, peakDb });
+      gainToWorking({ gain: null, crest, lively: 0, humBelow: null }, { gainDb, peakDb });
     expect(read(30, -6)).toBe(30);
     expect(read(30, -12)).toBe(36);
     expect(read(30, 0)).toBe(24);
     for (const peak of [null, undefined]) expect(read(30, peak)).toBe(30);
     expect(read(null, -6)).toBeNull();
-    expect(gainToWorking({ gain: null, crest: null, humBelow: null }, { gainDb: 30, peakDb: -6 })).toBe(30);
+    expect(gainToWorking({ gain: null, crest: null, lively: 0, humBelow: null }, { gainDb: 30, peakDb: -6 })).toBe(30);
   });
 });
 

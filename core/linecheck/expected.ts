@@ -1,6 +1,5 @@
 // Check: what a line should read on the day, and what would explain it best when it reads otherwise. Solves variants of the plan.
 import type { LineReport } from '../judge/judge';
-import { PEAK_OVER_WORKING_DB } from '../judge/limits';
 import { settingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -28,6 +27,8 @@ export interface Expected {
   readonly gain: { readonly usual: number; readonly from: number; readonly to: number } | null;
   /** How far the loudest peak stands over the playing's average at the input, dB; null where it is not known. */
   readonly crest: number | null;
+  /** How much less gain than that to the working level the usual one is, for peaks that want their room, dB. */
+  readonly lively: number;
   /** Hum under the playing, dB; null where it is not known. */
   readonly humBelow: number | null;
 }
@@ -37,6 +38,7 @@ export function expectedOf(plan: Plan, line: Line, report: LineReport): Expected
   return {
     gain: report.gain === null ? null : { usual: report.gain, from: report.gain - over, to: report.gain - under },
     crest: crestAt(report),
+    lively: report.lively,
     humBelow: report.hum?.below ?? null
   };
 }
@@ -51,21 +53,21 @@ const WORKING_DBFS = -18;
 /** A peak nearer to full scale than this leaves no room for the one that is louder, dBFS. */
 export const PEAK_MOST_DBFS = -3;
 
-/** The peak that a line as planned shows at its usual gain, dBFS: what is livelier is given less gain. */
-const usualPeak = (crest: number): number => WORKING_DBFS + Math.min(crest, PEAK_OVER_WORKING_DB);
+/** The peak that a line as planned shows at its usual gain, dBFS. */
+const usualPeak = (crest: number, lively: number): number => WORKING_DBFS + crest - lively;
 
 /** The peak that a line as planned shows at a gain, dBFS. */
-export const peakAt = ({ gain, crest }: Expected, gainDb: number): number | null =>
-  gain && crest !== null ? usualPeak(crest) + gainDb - gain.usual : null;
+export const peakAt = ({ gain, crest, lively }: Expected, gainDb: number): number | null =>
+  gain && crest !== null ? usualPeak(crest, lively) + gainDb - gain.usual : null;
 
 /**
  * The gain at which the playing would stand where it is planned to, dB, out of any gain and the peak read at it: whoever
  * leaves more room than planned has not read a softer line.
  */
 export function gainToWorking(
-  { crest }: Expected,
+  { crest, lively }: Expected,
   { gainDb, peakDb }: { gainDb: number | null; peakDb?: number | null }
 ): number | null {
   if (gainDb === null || peakDb === null || peakDb === undefined || crest === null) return gainDb;
-  return gainDb - (peakDb - usualPeak(crest));
+  return gainDb - (peakDb - usualPeak(crest, lively));
 }

@@ -141,7 +141,8 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   put('clear-metal', (h) =>
     edit(h.situation, (d) => {
       const line_ = new Set([...line.devices.map((id) => `device:${id}`), ...line.cables.map((id) => `cable:${id}`)]);
-      for (const [id, { a }] of Object.entries(d.touches ?? {})) if (line_.has(a)) delete d.touches![id];
+      // A link is plugged on purpose; what only touches is cleared.
+      for (const [id, { a, by }] of Object.entries(d.touches ?? {})) if (line_.has(a) && !by) delete d.touches![id];
     })
   );
   const powered = others.find((id) => choicesOf(modelAt(plan, id), 'power').includes('battery'));

@@ -11,7 +11,7 @@
   import type { readTrade } from '$core/reader/trade/read';
   import { onMount, tick, untrack } from 'svelte';
   import { useBoard } from './board-state.svelte';
-  import SaidReading from './SaidReading.svelte';
+  import type SaidReading from './SaidReading.svelte';
 
   const board = useBoard();
   const plan = $derived(board.plan);
@@ -28,8 +28,10 @@
   const known = $derived(namesOf(plan));
   /** Not part of the first view, but here when the network is not. */
   let asTrade = $state.raw<typeof readTrade | null>(null);
+  let Reading = $state.raw<typeof SaidReading | null>(null);
   onMount(async () => {
-    asTrade = (await import('$core/reader/trade/read')).readTrade;
+    const [trade, said] = await Promise.all([import('$core/reader/trade/read'), import('./SaidReading.svelte')]);
+    [asTrade, Reading] = [trade.readTrade, said.default];
   });
   const typed = $derived(readTyped(text, known, asTrade));
   const reading = $derived(typed.strict);
@@ -223,8 +225,8 @@
         {EARTH_REFUSED.reason}
         {EARTH_REFUSED.instead}
       </p>
-    {:else}
-      <SaidReading {typed} {specs} {faults} {unclear} {hint} onswap={swap} />
+    {:else if Reading}
+      <Reading {typed} {specs} {faults} {unclear} {hint} onswap={swap} />
     {/if}
   </div>
 </div>

@@ -53,7 +53,7 @@
   {#if show.mayChange}
     {#if cures.length > 0}
       <fieldset class="mt-4">
-        <legend class="heading pb-1">{says.didItCureIt}</legend>
+        <legend class="heading mb-1 w-full">{says.didItCureIt}</legend>
         {#each [...cures, null] as cure (cure)}
           <label class="flex min-h-11 cursor-pointer items-center gap-3 leading-snug">
             <input type="radio" class="radio radio-sm" name="cured" value={cure} bind:group={cured} />
@@ -63,7 +63,7 @@
       </fieldset>
     {/if}
     <label class="mt-3 block">
-      <span class="heading">{says.note}</span>
+      <span class="heading block">{says.note}</span>
       <textarea class="textarea mt-1 w-full" rows="2" maxlength="500" placeholder={says.noteHint} bind:value={note}
       ></textarea>
     </label>
