@@ -75,6 +75,13 @@ const MIDDLES: readonly Middle[] = [
   { id: 'active-10m-isolated', boxes: ['active-di-10m', 'isolator'], inputs: ['mic-in'], takes: instrument },
   { id: 'media', boxes: ['media-di'], inputs: ['mic-in'], takes: unbalancedLine },
   { id: 'balun', boxes: ['balun'], inputs: ['line-in', 'mic-in'], takes: (out) => mono(out) && out.socket === 'rca' },
+  // In an unbalanced lead there is no leg to balance: the two grounds are parted, and that is all.
+  {
+    id: 'rca-isolator',
+    boxes: ['rca-isolator'],
+    inputs: ['consumer-in'],
+    takes: (out) => out.socket === 'rca' && out.carries === 'unbalanced' && consumer(out)
+  },
   { id: 'up', boxes: ['converter-up'], inputs: ['line-in', 'mic-in'], takes: unbalancedLine },
   { id: 'mixer', boxes: ['small-mixer'], inputs: ['line-in', 'mic-in'], takes: unbalancedLine },
   { id: 'merge', boxes: ['merge-box'], inputs: ['line-in', 'mic-in'], takes: (out) => out.carries === 'stereo' },

@@ -70,6 +70,31 @@ const balun = defineModel({
   }
 });
 
+/** A small transformer in an unbalanced lead: two grounds that nothing joins. Small cores take little bass, and pass some more of it between their windings. */
+const rcaIsolator = defineModel({
+  ...isolator,
+  id: 'rca-isolator',
+  params: transformerParams({
+    ...LINE_TRANSFORMER,
+    Lp: [3, 8, 20],
+    Rp: [100, 300, 800],
+    Rs: [100, 300, 800],
+    Ciw: [30 * pF, 100 * pF, 400 * pF],
+    saturation: 4
+  }),
+  options: {},
+  ports: [
+    { id: 'in', way: 'in', socket: 'rca', carries: 'unbalanced', level: 'consumer', ownShield: true },
+    { id: 'out', way: 'out', socket: 'rca', carries: 'unbalanced', level: 'consumer', ownShield: true }
+  ],
+  stamp(s) {
+    const a = s.port('in');
+    const b = s.port('out');
+    s.bond('case', a.shield, s.chassis, JOINT_OHM);
+    stampTransformer(s, { primary: [a.hot, a.shield], secondary: [b.hot, b.shield] }, s.value('ratio'));
+  }
+});
+
 /** A step-down box the other way round: balanced in at the low side, its former input is the output. Steps up by its turns. */
 const reversed = defineModel({
   id: 'reversed-di',
@@ -451,6 +476,7 @@ export const CONVERTERS = [
   loadBox,
   isolator,
   balun,
+  rcaIsolator,
   reversed,
   reamp,
   converter('converter-down', false),

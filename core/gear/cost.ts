@@ -13,6 +13,7 @@ const COST: Readonly<Record<string, CostClass>> = {
   'media-di-stereo': 2,
   isolator: 2,
   balun: 1,
+  'rca-isolator': 1,
   'reversed-di': 2,
   'reamp-box': 2,
   'converter-down': 2,

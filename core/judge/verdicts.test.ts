@@ -204,6 +204,14 @@ describe('from words to verdict', () => {
     for (const f of report.findings) expect(sentence(f)).not.toMatch(/NaN|undefined/);
   });
 
+  it('an isolator in an unbalanced lead parts two grounds: it ends a loop, and leaves a two-pin source with nowhere to put its leakage', () => {
+    const below = (source: string, box: string): number =>
+      judged(`${source} on another circuit, 3 m rca, ${box}1 m rca, RCA in`).hum!.below;
+    const gain = (source: string): number => below(source, 'RCA isolator, ') - below(source, '');
+    expect(gain('CD player earthed')).toBeGreaterThan(40);
+    expect(gain('CD player')).toBeLessThan(-20);
+  });
+
   it('a leg that is grounded costs what the network says: of a winding nothing, of two halves six decibels', () => {
     const lost = (topology: string): number | undefined => {
       const plan = blankPlan();

@@ -61,6 +61,7 @@ const MODEL_PHRASES: Readonly<Record<ModelId, readonly [string, ...string[]]>> =
   'media-di-stereo': ['stereo media DI', 'media pair', 'stereo media box'],
   isolator: ['isolator', 'isolating transformer'],
   balun: ['balun'],
+  'rca-isolator': ['RCA isolator', 'unbalanced isolator'],
   'reversed-di': ['reversed DI', 'reversed box', 'reversed passive DI', 'reversed passive box', 'box backwards'],
   'reamp-box': ['re-amp box', 'reamp box', 're-amp'],
   'converter-down': ['down converter', 'converter down'],

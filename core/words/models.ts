@@ -43,6 +43,7 @@ const MODEL_NAMES: Readonly<Record<ModelId, readonly [string, string]>> = {
   'media-di-stereo': ['passive media DI, stereo', 'Media DI, stereo'],
   isolator: ['1:1 isolating transformer', 'Isolator 1:1'],
   balun: ['balun for a twisted pair', 'Balun'],
+  'rca-isolator': ['unbalanced isolating transformer', 'RCA isolator'],
   'reversed-di': ['passive DI used backwards', 'DI, reversed'],
   'reamp-box': ['re-amp box', 'Re-amp box'],
   'converter-down': ['converter to consumer level', 'Converter, down'],

@@ -466,6 +466,10 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   box('merge-box', 'merge box|summing box|stereo to mono summing box|summing lead'),
   box('balun', 'balun|rca balun'),
   box(
+    'rca-isolator',
+    'rca isolator|rca ground loop isolator|phono isolator|rca iso|rca transformer|rca isolation transformer|unbalanced isolator|unbalanced isolating transformer|hi fi isolator|hifi isolator|car audio isolator|rca hum eliminator|rca line isolator'
+  ),
+  box(
     'jack-to-xlr',
     'jack to xlr|jack to xlr lead|jack to xlr leads|jack to xlr cable|trs to xlr|trs to xlr lead|ts to xlr|jack xlr|trs xlr|jack to xlr adapter|trs to xlr leads|jack to xlr adapters|jack-xlr lead|trs xlr lead|klinke auf xlr|klinke xlr|xlr to trs lead from jack'
   ),
