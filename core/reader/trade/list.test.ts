@@ -84,4 +84,36 @@ describe('a show as an input list', () => {
     // Without a heading, by what stands in it.
     expect(metres('1;Bass;DI;15 m\n2;Keys;DI;20 m\n3;Vox;dyn;10 m')).toEqual([15, 20, 10]);
   });
+
+  it('a note beside a row makes nothing else of what its own columns say, and settles what they leave open', () => {
+    const read = (...rows: string[]): string[] =>
+      readList(['Ch;Source;Mic/DI;Notes', ...rows].join('\n')).rows.map(({ reading: { specs, said } }) =>
+        [
+          specs.map((s) => [s.source.model, s.box?.model, s.input.model].filter(Boolean).join(' > ')).join(),
+          said.lowCut
+        ]
+          .filter(Boolean)
+          .join(', ')
+      );
+    expect(
+      read(
+        '1;Laptop;mono media DI;HDMI audio as backup',
+        '2;Keys;passive DI;condenser talkback next to it',
+        '3;Bass;active DI;amp is miked too',
+        '4;Guitar;DI;piezo',
+        '6;Tracks;mono media DI;laptop',
+        '5;Snare;dyn;HPF 100'
+      )
+    ).toEqual([
+      'headphone > media-di > mic-in',
+      'line-unbalanced > passive-di > mic-in',
+      'passive-bass > active-di > mic-in',
+      'piezo > active-di > mic-in',
+      'headphone > media-di > mic-in',
+      'dynamic-mic > mic-in, 100'
+    ]);
+    expect(
+      readList('Ch;Source;Mic/DI;Notes\n1;Laptop;mono media DI;HDMI as backup').rows[0].reading.specs[0].note
+    ).toBe('HDMI as backup');
+  });
 });

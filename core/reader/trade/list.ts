@@ -2,6 +2,7 @@ import { cutText } from '../../text/well-formed';
 import { readLine } from '../read-line';
 import { cellsOf, type Column, headingOf, type Table, tableOf } from './columns';
 import { channelsOf } from './pieces';
+import { boxesOfSpec, type LineSpec } from '../../plan/spec';
 import { readTrade } from './read';
 import type { TradeReading } from './reading';
 
@@ -139,6 +140,33 @@ function withPlace(row: Row, input: string | undefined, act: string | undefined)
   return { ...reading, specs: reading.specs.map((s) => ({ ...s, ...more })) };
 }
 
+/** Where a note may send a row that does not say where it goes. */
+const AT_DESK: ReadonlySet<string> = new Set(['mic-in', 'line-in', 'instrument-in']);
+
+/** Nobody has said what it comes from: an instrument that may be picked up in several ways, or tracks that anything may play. */
+const isOpen = ({ assumed, pieces }: TradeReading): boolean =>
+  assumed.includes('source') ||
+  (pieces.some(({ read }) => read.is === 'instrument' && read.instrument === 'programme') &&
+    !pieces.some(({ read }) => read.is === 'source'));
+
+/** What is noted beside a row settles what its own columns leave open, and makes nothing else of what they say. */
+function isOtherwise(told: TradeReading, whole: TradeReading): boolean {
+  if (told.specs.length === 0) return false;
+  if (told.specs.length !== whole.specs.length) return true;
+  return told.specs.some((spec, k) => {
+    const noted = whole.specs[k];
+    const boxes = (s: LineSpec): string =>
+      boxesOfSpec(s)
+        .map((b) => (told.assumed.includes('di') ? '' : b.model))
+        .join();
+    return (
+      (!isOpen(told) && spec.source.model !== noted.source.model) ||
+      boxes(spec) !== boxes(noted) ||
+      (spec.input.model !== noted.input.model && !AT_DESK.has(noted.input.model))
+    );
+  });
+}
+
 function readRow({ channels, name, rest, bare }: Row, input: string | undefined): TradeReading {
   // A list that was written here says everything, and is read as exactly that.
   const exact = bare && name && LENGTH.test(bare) && channels.length === 1 ? readLine(bare).spec : null;
@@ -158,7 +186,11 @@ function readRow({ channels, name, rest, bare }: Row, input: string | undefined)
     ...(channels.length === 1 ? { channel: channels[0] } : {}),
     ...(name && channels.length === 1 ? { name: cutText(name, 80) } : {})
   };
-  const reading = readTrade(channels.length > 1 ? `${said}, ch ${channels.join(' ')}` : said, options);
+  const read = (text: string): TradeReading =>
+    readTrade(channels.length > 1 ? `${text}, ch ${channels.join(' ')}` : text, options);
+  const whole = read(said);
+  const told = bare && name ? read(`${name}: ${bare}`) : null;
+  const reading = told && isOtherwise(told, whole) ? told : whole;
   // A name alone, "Lead vox", says what is played.
   return reading.specs.length === 0 && name ? readTrade(`${name}, ${rest}`, options) : reading;
 }
