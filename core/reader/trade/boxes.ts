@@ -45,6 +45,18 @@ function isMedia(pieces: readonly Piece[], source: Source, di: Device): boolean 
   );
 }
 
+/** "cello piezo, 4 m, active": of a line that says no box, what stands alone behind its lead is the kind of DI. */
+export function kindAlone(pieces: readonly Piece[]): readonly Piece[] {
+  if (pieces.some(({ read }) => read.is === 'di' || read.is === 'box')) return pieces;
+  return pieces.map((p): Piece => {
+    if (p.read.is !== 'quality' || p.read.quality === 'balanced' || p.named) return p;
+    const before = pieces.filter((o) => o.part === p.part - 1);
+    const alone = pieces.filter((o) => o.part === p.part).length === 1;
+    const lead = before.length > 0 && before.every(({ read }) => ['length', 'cable', 'filler'].includes(read.is));
+    return alone && lead ? { ...p, read: { is: 'di', model: `${p.read.quality}-di` } } : p;
+  });
+}
+
 /** What stands between, in the order in which it was said. */
 export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {
   const body = pieces.some((p) => !p.named && p.read.is === 'di');

@@ -3,7 +3,7 @@ import { type LineSpec, MOST_BOXES } from '../../plan/spec';
 import { cutText } from '../../text/well-formed';
 import { cut } from './cut';
 import type { Piece } from './pieces';
-import { boxesOf } from './boxes';
+import { boxesOf, kindAlone } from './boxes';
 import { type Device, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
 import { cablesOf } from './cables';
@@ -53,7 +53,7 @@ function turned(text: string, pieces: readonly Piece[], options: Options): Trade
 
 /** Reads what an engineer types: any order, the trade's short forms, left out what goes without saying. Never throws. */
 export function readTrade(text: string, options: Options = {}): TradeReading {
-  const pieces = fromAux(text, cut(text, options.row));
+  const pieces = kindAlone(fromAux(text, cut(text, options.row)));
   const other = turned(text, pieces, options);
   if (other) return other;
   const thru = thruOf(text, pieces);

@@ -456,5 +456,9 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['acoustic guitar balanced preamp out, not a DI', '1|acoustic-preamp|-|?|-|-|-'],
   ['bass: DI (own active), ch 5', '1|passive-bass|active-di|?|-|-|5'],
   ['violin - DI, clip-on piezo, 12', '1|piezo|di|?|-|-|12'],
-  ['lead voc, radio, ch 10', '1|wireless-receiver|-|?|-|-|10']
+  ['lead voc, radio, ch 10', '1|wireless-receiver|-|?|-|-|10'],
+  ['cello piezo, 4 m, active', '1|piezo|active-di|mic-in|4|-|-'],
+  ['keys L, 3 m jack, passive, 20 m, mic 7', '1|line-unbalanced|passive-di|mic-in|23|-|7'],
+  ['bass, active, 5 m, SB 4', '1|active-bass|-|mic-in|5|-|4'],
+  ['active bass, 5 m, DI, SB 4', '1|active-bass|di|mic-in|5|-|4']
 ];
