@@ -36,20 +36,10 @@ const stronger =
 const makes =
   (own: Own) =>
   (state: State): State => ({ ...state, own: [...state.own, own] });
+/** A conductor that is not as planned where it begins. */
 const conductor =
-  (plan: Plan, cable: string, name: string, ohm: number) =>
-  (state: State): State => ({
-    ...state,
-    ohms: {
-      ...state.ohms,
-      ...Object.fromEntries(
-        Array.from({ length: Math.ceil(plan.cables[cable].metres / 50) }, (_, k) => [
-          `${cable}/${name}-${k}`,
-          k === 0 ? ohm : undefined
-        ]).filter(([, v]) => v !== undefined)
-      )
-    }
-  });
+  (cable: string, name: 'shield' | 'core-b', ohm: number) =>
+  (state: State): State => ({ ...state, ohms: { ...state.ohms, [`${cable}/${name}-0`]: ohm } });
 
 /** What is broken in a cable is one cable to be changed, whichever conductor it is. */
 const SAME_CABLE: readonly CauseCode[] = ['contact', 'shield', 'leg'];
@@ -113,18 +103,17 @@ function faultsOf({ plan }: Stage, line: Line, base: number, random: Random): (r
       code: 'shield',
       of: cable,
       also: SAME_CABLE,
-      put: conductor(plan, cable, 'shield', 3e6)
+      put: conductor(cable, 'shield', 3e6)
     });
     put(1.5 / line.cables.length, {
       code: 'contact',
       of: cable,
       also: SAME_CABLE,
       sounds: ['crackle', 'crackle', 'crackle', 'buzz', 'hum'],
-      put: (s) =>
-        makes({ of: cable, at: from, power: loud() })(conductor(plan, cable, 'shield', spread(1, 30, random))(s))
+      put: (s) => makes({ of: cable, at: from, power: loud() })(conductor(cable, 'shield', spread(1, 30, random))(s))
     });
-    if (k > 0 && 'core-b' && plan.cables[cable].kind !== 'instrument')
-      put(1, { code: 'leg', of: cable, also: SAME_CABLE, put: conductor(plan, cable, 'core-b', 3e6) });
+    if (k > 0 && plan.cables[cable].kind !== 'instrument')
+      put(1, { code: 'leg', of: cable, also: SAME_CABLE, put: conductor(cable, 'core-b', 3e6) });
     put(0.6, {
       code: 'field',
       of: cable,

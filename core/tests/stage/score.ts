@@ -16,13 +16,13 @@ function names(cause: Hypothesis, fault: Fault): boolean {
 }
 
 /** Whether what was named is there; of two faults either will do, and both together if one of them is. */
-export function isRight({ faults }: Found, { cause }: Traced): boolean {
+function isRight({ faults }: Found, { cause }: Traced): boolean {
   if (cause.code === 'several') return faults.length > 1 && faults.some((f) => cause.id.includes(f.code));
   return faults.some((f) => names(cause, f));
 }
 
 /** Tests that were tried; what is only asked takes nobody's hands. */
-export const triesOf = ({ asks }: Traced): number => asks.filter((ask) => !isTold(ask)).length;
+const triesOf = ({ asks }: Traced): number => asks.filter((ask) => !isTold(ask)).length;
 
 export interface Score {
   readonly rigs: number;

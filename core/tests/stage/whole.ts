@@ -8,7 +8,7 @@ import { System } from '../../solver/system';
 
 /**
  * What stands at the inputs of a stage when nobody plays, from its one whole network: earths, supplies and all lines solved at
- * once, not piece by piece. Tests hold the tracing to it; nothing of what the tracing computes with is used here.
+ * once, not piece by piece. Tests hold the tracing to it: gear and the solver are the same in both, and nothing else.
  */
 
 /** How a stage is, as somebody finds it. */
@@ -162,8 +162,7 @@ function pinPower(
   const shield = rig.net.parts.find((p) => p.name === `${cable}/shield-0`);
   const core = rig.net.parts.find((p) => p.name === `${cable}/core-a-0`);
   if (shield?.kind !== 'R' || core?.kind !== 'R') return 0;
-  const seenBy = [...[core.a, core.b]];
-  const [x, y] = seen.voltage(seenBy[0], seenBy[1]);
+  const [x, y] = seen.voltage(core.a, core.b);
   const transfer = Math.hypot(x, y) / core.ohm;
   // Current of the shield from every supply, worst case.
   let ampere = 0;
