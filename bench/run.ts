@@ -9,13 +9,14 @@ import { domainHum, type DomainHum } from '$core/rig/hum-domain';
 import { analyse } from '../core/sound/analyse';
 import { exampleOf } from '../core/sound/examples';
 import type { RingBench } from '../core/rig/loops';
+import { scoreOf } from '../core/tests/stage/score';
 import { earthMap } from '../core/trace/map';
 import { solveLine } from '../core/rig/solve';
 import { benchOf, inputsOf } from '$core/rig/bench';
 import { choosing } from './choosing';
 import { exponent, show, time } from './shows';
 import { againstSimulator } from './simulator';
-import { tracing, tracingElsewhere } from './tracing';
+import { tracing } from './tracing';
 import { toleranceSeconds } from './tolerance';
 
 /** Speed as ratios to one solved line on the same machine, and as exponents of growth. `--json` for machines. */
@@ -106,7 +107,7 @@ const tolerance = await toleranceSeconds();
 const simulator = againstSimulator();
 const rigs = Number(process.argv.find((a) => a.startsWith('--rigs='))?.slice(7)) || undefined;
 const traced = tracing(rigs);
-const elsewhere = tracingElsewhere(rigs);
+const elsewhere = scoreOf(rigs ?? 2000);
 const tenMinutes = exampleOf('buzz', 50, 48_000, 600);
 const listened = time(() => analyse(tenMinutes, 48_000), 3, 1);
 const percent = (v: number): string => `${(v * 100).toFixed(0)} %`;

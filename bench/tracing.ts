@@ -1,10 +1,6 @@
-import { type Score, scoreOf } from '../core/tests/stage/score';
 import { faultyRig } from '../core/trace/rigs';
 import { customary, traced } from '$core/trace/traced';
 import { Stagehand } from '$core/trace/stagehand';
-
-/** The same on stages of the second simulator, which knows nothing of the tracing's causes and tests. */
-export const tracingElsewhere = (count = 2000): Score => scoreOf(count);
 
 /** How often a hidden fault is found, in how many tests, by evidence and by custom, on the same simulated rigs. */
 export function tracing(count = 500) {

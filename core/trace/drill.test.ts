@@ -60,7 +60,7 @@ describe('drills', () => {
     expect(points(0, 0)).toBeLessThan(points(0, answers.length));
   });
   it('each rig of a level is another, can be named, and is found by most who go by the evidence', () => {
-    const COUNT = 12;
+    const COUNT = 20;
     for (let level = 1; level <= MOST_LEVEL; level++) {
       const rigs = Array.from({ length: COUNT }, (_, k) => drillRig(k + 1, level));
       expect(new Set(rigs.map((r) => JSON.stringify(r.plan))).size).toBe(COUNT);

@@ -121,7 +121,7 @@ const pinCable = (line: Line, device: string): string =>
 /** What a shield's current does in a device where it shares some ohms with the signal: an EMF in series with its output, harmonic by harmonic, volts at the input. */
 function pinSpectrum(
   { line }: Stage,
-  { plan, pin, shortedAt, boost }: Situation,
+  { plan, pin, shortedAt }: Situation,
   { rig, system, sense }: Network,
   rigHum: RigHum
 ): number[] | null {
@@ -131,7 +131,7 @@ function pinSpectrum(
   // A plug in the device itself, or beyond it, has taken the cable away.
   if (core?.kind !== 'R' || shortedAt === line.id) return null;
   const { mainsHz } = plan.policy;
-  const volts = ohm * shieldAmpere(boost ? boosted(rig, boost) : rig, system.at(mainsHz), rigHum, cable);
+  const volts = ohm * shieldAmpere(rig, system.at(mainsHz), rigHum, cable);
   const adjoint = system.blank();
   return Array.from({ length: HARMONICS }, (_, k) => {
     const share = emfSpectrum(k + 1, false);
@@ -155,14 +155,6 @@ function hissOf({ line, report }: Stage, { shortedAt, openAt, dead, hissDb = 0 }
   const left = report.noise.shares.filter((s) => !gone.has(s.of)).reduce((sum, s) => sum + s.share, 0);
   return (DBU_VOLTS * 10 ** ((report.noise.weightedDbu + hissDb) / 20)) ** 2 * left;
 }
-
-const boosted = (rig: Rig, boost: NonNullable<Situation['boost']>): Rig => ({
-  ...rig,
-  hums: rig.hums.map((source) => ({
-    ...source,
-    parts: source.parts.map((p) => ({ ...p, share: (p.share ?? 1) * boost(source) }))
-  }))
-});
 
 /** The network of a situation, solved once. How strong the supplies' EMFs are is no matter of it, only which harmonics they have. @throws CircuitError */
 function networkFor({ line, networks }: Stage, at: Situation): Network {

@@ -189,7 +189,7 @@ function readRow({ channels, name, rest, bare }: Row, input: string | undefined)
   const read = (text: string): TradeReading =>
     readTrade(channels.length > 1 ? `${text}, ch ${channels.join(' ')}` : text, options);
   const whole = read(said);
-  const told = bare && name ? read(`${name}: ${bare}`) : null;
+  const told = bare && name && rest !== bare ? read(`${name}: ${bare}`) : null;
   const reading = told && isOtherwise(told, whole) ? told : whole;
   // A name alone, "Lead vox", says what is played.
   return reading.specs.length === 0 && name ? readTrade(`${name}, ${rest}`, options) : reading;

@@ -1,10 +1,8 @@
 import { settingsAt } from '../../plan/devices';
-import { copyOf } from '../../plan/json';
 import type { Line } from '../../plan/lines';
-import type { Plan } from '../../plan/schema';
 import type { CauseCode, Sound } from '../../trace/hypotheses';
 import { among, type Random, spread, type Stage } from './stages';
-import type { Own, State } from './whole';
+import { edited, type Own, scaled, type State } from './whole';
 
 /** What goes wrong on stages, put into the whole network or made by something on it; one in six is nothing that a tracing lists. */
 
@@ -22,17 +20,10 @@ export interface Fault {
   readonly lamps?: boolean;
 }
 
-const withPlan = (state: State, change: (draft: Plan) => void): State => {
-  const plan = copyOf(state.plan);
-  change(plan);
-  return { ...state, plan };
-};
 const stronger =
   (kind: string, of: string, by: number) =>
-  (state: State): State => ({
-    ...state,
-    times: { ...state.times, [`${kind}:${of}`]: (state.times[`${kind}:${of}`] ?? 1) * by }
-  });
+  (state: State): State =>
+    scaled(state, kind, of, by);
 const makes =
   (own: Own) =>
   (state: State): State => ({ ...state, own: [...state.own, own] });
@@ -59,16 +50,14 @@ function faultsOf({ plan }: Stage, line: Line, base: number, random: Random): (r
   put(5, {
     code: 'loop',
     of: null,
-    put: (s) =>
-      withPlan(s, (d) => supplies.forEach((id) => id !== far && (d.supplies[id].emf = emf * (0.5 + random()))))
+    put: (s) => edited(s, (d) => supplies.forEach((id) => id !== far && (d.supplies[id].emf = emf * (0.5 + random()))))
   });
   const dimmed = among(supplies, random);
   put(2, {
     code: 'dimmers',
     of: dimmed,
     lamps: true,
-    put: (s) =>
-      withPlan(s, (d) => void Object.assign(d.supplies[dimmed], { dimmers: true, emf: spread(0.1, 2, random) }))
+    put: (s) => edited(s, (d) => void Object.assign(d.supplies[dimmed], { dimmers: true, emf: spread(0.1, 2, random) }))
   });
   if (feed === 'mains-2')
     put(3, {
@@ -136,7 +125,7 @@ function faultsOf({ plan }: Stage, line: Line, base: number, random: Random): (r
       of: id,
       also: ['loop'],
       put: (s) =>
-        withPlan(s, (d) => {
+        edited(s, (d) => {
           d.touches = { ...d.touches, metal: { a: `device:${id}`, b: `supply:${metal}` } };
           d.supplies[metal].emf = spread(0.05, 1, random);
         })

@@ -2,9 +2,8 @@ import { normalDraw } from '../../linecheck/normal';
 import type { Line } from '../../plan/lines';
 import { NOTICED_AS, NOTICES, type Since, SINCES, type Spread, SPREADS } from '../../trace/first-answers';
 import { type Sound, SOUNDS } from '../../trace/hypotheses';
-import type { Answer, Ask } from '../../trace/infer';
-import type { Change } from '../../trace/ear';
-import { isTold } from '../../trace/infer';
+import { CHANGES, changeWord } from '../../trace/ear';
+import { type Answer, type Ask, isTold } from '../../trace/infer';
 import type { ProbeId } from '../../trace/probes';
 import { drawFaults, type Fault, type Kind } from './faults';
 import { among, type Random, randomOf, type Stage, stageAt } from './stages';
@@ -30,11 +29,6 @@ export interface Found {
 }
 
 const db = (ratio: number): number => 10 * Math.log10(ratio);
-function wordOf(change: number): Change {
-  if (change > 3) return 'worse';
-  if (change > -3) return 'same';
-  return change > -8 ? 'a-little' : change > -18 ? 'much-less' : 'gone';
-}
 
 /** Since when it is there, as somebody who has just come in would say. */
 function sinceOf(fault: Fault, random: Random): Since {
@@ -124,9 +118,8 @@ function answers({ stage, line, faults, state, now, before, seed }: Scene): Foun
     const test: ProbeId = ask as ProbeId;
     const by = random() < NOT_DONE ? 0 : changed(test, random);
     if (by === null) return null;
-    const word = wordOf(by + earDb(by) * normalDraw(random));
-    const words: readonly Change[] = ['gone', 'much-less', 'a-little', 'same', 'worse'];
-    const k = words.indexOf(word) + (random() < OTHER_WORD ? (random() < 0.5 ? 1 : -1) : 0);
-    return { ask: test, is: words[Math.min(Math.max(k, 0), words.length - 1)] };
+    const word = changeWord(by + earDb(by) * normalDraw(random));
+    const k = CHANGES.indexOf(word) + (random() < OTHER_WORD ? (random() < 0.5 ? 1 : -1) : 0);
+    return { ask: test, is: CHANGES[Math.min(Math.max(k, 0), CHANGES.length - 1)] };
   };
 }

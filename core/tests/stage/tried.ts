@@ -1,12 +1,11 @@
 import { choicesOf } from '../../gear/catalogue';
 import { modelAt, settingsAt } from '../../plan/devices';
-import { copyOf } from '../../plan/json';
 import type { Line } from '../../plan/lines';
 import type { Plan } from '../../plan/schema';
 import type { ProbeId } from '../../trace/probes';
 import type { Fault } from './faults';
 import { type Random, spread } from './stages';
-import type { State } from './whole';
+import { edited, scaled, type State } from './whole';
 
 /** What somebody's hands do to a stage when a test is tried: on the network as it is, as well as people do it. */
 
@@ -18,15 +17,6 @@ interface Scene {
   readonly random: Random;
 }
 
-const edited = (state: State, change: (draft: Plan) => void): State => {
-  const plan = copyOf(state.plan);
-  change(plan);
-  return { ...state, plan };
-};
-const weaker = (state: State, key: string, by: number): State => ({
-  ...state,
-  times: { ...state.times, [key]: (state.times[key] ?? 1) * by }
-});
 const silent = (state: State, ...of: string[]): State => ({
   ...state,
   own: state.own.filter((o) => !of.includes(o.of))
@@ -52,9 +42,9 @@ export function triedOn(test: ProbeId, state: State, { planned, line, faults, ra
     case 'mute-source':
       return silent(state, source);
     case 'touch':
-      return weaker(state, `electric:${source}`, spread(0.08, 0.4, random));
+      return scaled(state, 'electric', source, spread(0.08, 0.4, random));
     case 'turn':
-      return weaker(state, `winding:${source}`, spread(0.1, 0.5, random));
+      return scaled(state, 'winding', source, spread(0.1, 0.5, random));
     case 'closer':
       return { ...state, gainDb: state.gainDb - 12 };
     case 'unplug-box':
@@ -92,17 +82,16 @@ export function triedOn(test: ProbeId, state: State, { planned, line, faults, ra
     }
     case 'move-lead': {
       const by = spread(0.1, 0.4, random);
-      return line.cables.reduce((s, id) => weaker(s, `cable:${id}`, by), state);
+      return line.cables.reduce((s, id) => scaled(s, 'cable', id, by), state);
     }
     case 'move-box':
-      return box ? weaker(state, `winding:${box}`, spread(0.01, 0.15, random)) : null;
+      return box ? scaled(state, 'winding', box, spread(0.01, 0.15, random)) : null;
     case 'clear-metal':
       return edited(state, (d) => void delete d.touches);
     case 'box-battery':
+      return box ? edited(silent(state, 'starved'), (d) => void (d.devices[box].settings.power = 'battery')) : null;
     case 'phantom-supply':
-      return test === 'box-battery' && box
-        ? edited(silent(state, 'starved'), (d) => void (d.devices[box].settings.power = 'battery'))
-        : silent(state, 'starved');
+      return silent(state, 'starved');
     case 'phantom-off': {
       // Its amplifier gives nothing any more, and passes a little all the same.
       const fed = line.devices.find((id) => settingsAt(planned, id).feed === 'phantom');
@@ -128,11 +117,7 @@ export function triedOn(test: ProbeId, state: State, { planned, line, faults, ra
       });
       for (const { lamps, code, of } of faults)
         if (lamps && code !== 'dimmers')
-          off = weaker(
-            off,
-            `${code === 'pickup' ? 'winding' : code === 'electric' ? 'electric' : 'cable'}:${of}`,
-            0.02
-          );
+          off = scaled(off, code === 'pickup' ? 'winding' : code === 'electric' ? 'electric' : 'cable', of!, 0.02);
       return off;
     }
     case 'other-input':

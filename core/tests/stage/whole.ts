@@ -1,5 +1,6 @@
 import { portOf } from '../../gear/catalogue';
 import { modelAt } from '../../plan/devices';
+import { copyOf } from '../../plan/json';
 import type { Line } from '../../plan/lines';
 import type { Plan } from '../../plan/schema';
 import { compileRig } from '../../rig/compile';
@@ -34,6 +35,18 @@ export interface Own {
   readonly at: string;
   readonly power: number;
 }
+
+/** The state with its plan changed. */
+export function edited(state: State, change: (draft: Plan) => void): State {
+  const plan = copyOf(state.plan);
+  change(plan);
+  return { ...state, plan };
+}
+/** The state with a stray source so many times as strong. */
+export const scaled = (state: State, kind: string, of: string, by: number): State => ({
+  ...state,
+  times: { ...state.times, [`${kind}:${of}`]: (state.times[`${kind}:${of}`] ?? 1) * by }
+});
 
 const ORDER = [1, 2, 3, 4, 5, 6, 7, 9, 11, 13] as const;
 const MAINS = 115;

@@ -21,6 +21,7 @@ const AnswerSchema = z.discriminatedUnion('ask', [
 ]);
 
 export const MOST_BESIDES = 3;
+export const MOST_SECONDS = 7 * 86_400;
 
 /** What was found behind a noise. What is optional was not kept by earlier versions. */
 export const TraceRecordSchema = z.strictObject({
@@ -46,11 +47,6 @@ export const TraceRecordSchema = z.strictObject({
   /** The test that took it away; null where nothing has yet. */
   cured: z.enum(PROBE_IDS).nullable().optional(),
   /** From the first question to writing it down. */
-  seconds: z
-    .number()
-    .int()
-    .min(0)
-    .max(7 * 86_400)
-    .optional()
+  seconds: z.number().int().min(0).max(MOST_SECONDS).optional()
 });
 export type TraceRecord = z.infer<typeof TraceRecordSchema>;

@@ -14,7 +14,7 @@
   import { toast } from 'svelte-sonner';
   import { useShow } from '$lib/show/session/context';
   import { lineName } from '$lib/show/session/edits';
-  import { MOST_BESIDES, type TraceRecord } from '$lib/protocol/trace-record';
+  import { MOST_BESIDES, MOST_SECONDS, type TraceRecord } from '$lib/protocol/trace-record';
   import type { ProbeId } from '$core/trace/probes';
   import { type Found, TraceLog } from './trace-log.svelte';
   import StopButton from '$lib/show/session/StopButton.svelte';
@@ -149,7 +149,7 @@
         .filter((s) => s.share >= LEAST_TOLD)
         .map((s) => ({ cause: name(s), share: s.share })),
       cured,
-      seconds: Math.min(Math.round((serverNow() - begun) / 1000), 7 * 86_400)
+      seconds: Math.min(Math.round((serverNow() - begun) / 1000), MOST_SECONDS)
     };
     if (!show.mayChange) return void toast.error(says.youMayLookAtThisShow);
     await log.write(record);
