@@ -132,7 +132,7 @@ it('a stand-in venue answers over HTTP, the same every time, and tells the truth
     const { body } = await get('/');
     expect(body).toMatchObject({ kind: 'guanxi-venue', version: 1, seed: 3, lines: [{ id: 'in' }] });
     const read = await get('/lines/in');
-    expect(Object.keys(read.body).sort()).toEqual(['content', 'gainDb', 'hum', 'id', 'pair', 'peakDb']);
+    expect(Object.keys(read.body).sort()).toEqual(['content', 'gainDb', 'hum', 'id', 'meter', 'pair', 'peakDb']);
     expect(await get('/lines/in')).toEqual(read);
     expect((await get('/lines/in/truth')).body).toHaveProperty('hidden.code');
     expect([(await get('/lines/none')).status, (await get('/lines/in', 'POST')).status]).toEqual([404, 405]);

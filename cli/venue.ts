@@ -29,6 +29,10 @@ export function serveVenue(plan: Plan, name: string, seed: number): Server {
     const asked = /^\/lines\/([a-z0-9-]{1,40})(\/truth)?$/.exec(pathname);
     const line = asked && byId.get(asked[1]);
     if (!line) return answer(response, 404, { message: 'There is no such line here. GET / lists them.' });
-    answer(response, 200, asked[2] ? { id: line.lineId, hidden: line.hidden } : { id: line.lineId, ...line.reading });
+    answer(
+      response,
+      200,
+      asked[2] ? { id: line.lineId, hidden: line.hidden } : { id: line.lineId, ...line.reading, meter: line.meter }
+    );
   });
 }

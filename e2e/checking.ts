@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 
 export const PHONE = { width: 390, height: 844 };
 export const name = (page: Page) => page.locator('[data-line-name]');
-export const done = (page: Page) => page.getByRole('button', { name: /^Done/ });
+export const done = (page: Page) => page.getByRole('button', { name: /^Works/ });
 
 export async function openCheck(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Line check', exact: true }).click();

@@ -5,6 +5,8 @@ import { editors } from './attack/editors.mjs';
 import { signInFlood, slowConnections } from './attack/floods.mjs';
 import { fullDisk } from './attack/full.mjs';
 import { kills } from './attack/kills.mjs';
+import { large } from './attack/large.mjs';
+import { mixed } from './attack/mixed.mjs';
 import { mutants } from './attack/mutants.mjs';
 import { paper } from './attack/paper.mjs';
 import { Person } from './attack/person.mjs';
@@ -43,6 +45,8 @@ const PARTS = {
   paper: on(async (copy) => paper(new Person(copy.url), await demo(copy))),
   editors: on(async (copy) => editors(copy, await demo(copy))),
   saves: on(saves),
+  mixed: on(async (copy) => mixed(copy, await demo(copy))),
+  large: on(async (copy) => large(copy, await demo(copy))),
   full: fullDisk,
   kills: on((copy) => kills(copy, 40))
 };

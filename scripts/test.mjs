@@ -55,14 +55,14 @@ function firstViewBytes() {
     seen.add(entry.file);
     (entry.imports ?? []).forEach(add);
   };
-  // Start, app, root layout and the largest page: the line board.
-  const nodes = readdirSync(join(ROOT, '.svelte-kit/generated/client-optimized/nodes'));
-  for (const [key, entry] of Object.entries(manifest)) {
-    if (entry.isEntry && !key.includes('nodes/')) add(key);
-  }
-  const sizes = nodes.map((file) => {
+  // Start and app, then of each page its layouts with the root's: the largest is the line board.
+  for (const [key, entry] of Object.entries(manifest)) if (entry.isEntry && !key.includes('nodes/')) add(key);
+  const app = readFileSync(join(ROOT, '.svelte-kit/generated/client-optimized/app.js'), 'utf8');
+  const pages = [...app.matchAll(/^\s*"\/[^"]*": \[~?(\d+)(?:,\[([\d,]*)\])?/gm)];
+  const sizes = pages.map(([, page, layouts = '']) => {
     const before = new Set(seen);
-    add(`.svelte-kit/generated/client-optimized/nodes/${file}`);
+    for (const node of ['0', ...layouts.split(',').filter(Boolean), page])
+      add(`.svelte-kit/generated/client-optimized/nodes/${node}.js`);
     const total = [...seen].reduce(
       (sum, f) => sum + gzipSync(readFileSync(join(ROOT, '.svelte-kit/output/client', f))).length,
       0
@@ -78,7 +78,7 @@ function firstViewBytes() {
     .reduce((sum, f) => sum + gzipSync(readFileSync(join(workers, f))).length, 0);
   return Math.max(...sizes) + worker;
 }
-const FIRST_VIEW_LIMIT = 196_000;
+const FIRST_VIEW_LIMIT = 214_000;
 
 const results = join(DATA, 'test');
 try {

@@ -180,7 +180,7 @@ export const INPUTS = [
   }),
   input({
     id: 'amp-in',
-    traits: ['stands-alone'],
+    traits: ['stands-alone', 'no-meter'],
     socket: 'ts',
     carries: 'unbalanced',
     level: 'instrument',
@@ -209,7 +209,7 @@ export const INPUTS = [
   }),
   input({
     id: 'speaker-in',
-    traits: ['stands-alone'],
+    traits: ['stands-alone', 'no-meter'],
     socket: 'combo',
     carries: 'balanced',
     level: 'line',
@@ -244,7 +244,7 @@ export const INPUTS = [
       ...c,
       carries: 'balanced',
       level: 'line',
-      traits: ['stands-alone'],
+      traits: c.id === 'recorder-in' ? ['stands-alone'] : ['stands-alone', 'no-meter'],
       main: { ...c.main, gain: [...c.main.gain] }
     })
   ),
@@ -257,7 +257,7 @@ export const INPUTS = [
   }),
   input({
     id: 'beltpack-in',
-    traits: ['stands-alone'],
+    traits: ['stands-alone', 'no-meter'],
     socket: 'mini',
     carries: 'stereo',
     level: 'instrument',

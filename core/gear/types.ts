@@ -99,6 +99,8 @@ export type Trait =
   | 'volume-knob'
   /** An input that is plugged into the wall or nowhere, not built into a desk. */
   | 'stands-alone'
+  /** An input that shows no level in figures: a loudspeaker, an amplifier, a pack; it is set by ear. */
+  | 'no-meter'
   /** A microphone that phantom can harm. */
   | 'harmed-by-phantom'
   /** Ties the two outputs of a stereo source together. */

@@ -47,7 +47,15 @@ describe('what a line should read', () => {
     const { line, report } = of(plan);
     const [under, over] = playingRange(plan, line);
     const hope = expectedOf(plan, line, report);
-    expect(hope.gain).toEqual({ usual: report.gain, from: report.gain! - over, to: report.gain! - under });
+    // No preamp is set under its least gain, or over its most.
+    const [least, most] = [10, 60];
+    expect(report.gain! - over).toBeLessThan(least);
+    expect(hope.gain).toEqual({ usual: report.gain, from: least, to: report.gain! - under });
+    expect(report.gain! - under).toBeLessThan(most);
+    const soft = show(['dynamic mic (nominal -70 dBu), 30 m, mic 1']);
+    const at = of(soft);
+    expect(at.report.gain! + 3).toBeGreaterThan(most);
+    expect(expectedOf(soft, at.line, at.report).gain!.to).toBe(Math.max(most, at.report.gain!));
     const far = report.points.at(-1)!.far;
     expect(hope.crest).toBeCloseTo(far.peak - far.nominal, 9);
     expect(hope.crest).toBeGreaterThan(0);
@@ -58,7 +66,13 @@ describe('what a line should read', () => {
     expect(peakAt({ ...hope, gain: null }, 30)).toBeNull();
     expect(peakAt({ ...hope, crest: null }, 30)).toBeNull();
     const bare = { ...report, gain: null, points: [], hum: null } as unknown as LineReport;
-    expect(expectedOf(plan, line, bare)).toEqual({ gain: null, crest: null, lively: report.lively, humBelow: null });
+    expect(expectedOf(plan, line, bare)).toEqual({
+      gain: null,
+      crest: null,
+      lively: report.lively,
+      metered: true,
+      humBelow: null
+    });
   });
 
   it('peaks have the room that the judge gives them: six decibels, but not where the gain is at its least', () => {
@@ -84,13 +98,15 @@ describe('what a line should read', () => {
   it('a gain at which the peak is lower than planned stands for a softer knob, not for a softer line', () => {
     const crest = 12;
     const read = (gainDb: number | null, peakDb?: number | null) =>
-      gainToWorking({ gain: null, crest, lively: 0, humBelow: null }, { gainDb, peakDb });
+      gainToWorking({ gain: null, crest, lively: 0, metered: true, humBelow: null }, { gainDb, peakDb });
     expect(read(30, -6)).toBe(30);
     expect(read(30, -12)).toBe(36);
     expect(read(30, 0)).toBe(24);
     for (const peak of [null, undefined]) expect(read(30, peak)).toBe(30);
     expect(read(null, -6)).toBeNull();
-    expect(gainToWorking({ gain: null, crest: null, lively: 0, humBelow: null }, { gainDb: 30, peakDb: -6 })).toBe(30);
+    expect(
+      gainToWorking({ gain: null, crest: null, lively: 0, metered: true, humBelow: null }, { gainDb: 30, peakDb: -6 })
+    ).toBe(30);
   });
 });
 
@@ -176,13 +192,15 @@ describe('what a reading is worth', () => {
     const dead = explain(plan, line, { gainDb: null, hum: null, content: 'silent' });
     expect(dead[0].silent).toBe(true);
     expect(dead[0].gain).toBeNull();
-    const odds = (content: 'right' | 'silent' | null) => {
+    const odds = (content: 'right' | 'silent' | 'wrong' | null) => {
       const all = explain(plan, line, { gainDb: null, hum: null, content });
       const [a, b] = ['as-planned', 'phantom-off'].map((code) => all.find((c) => c.what.code === code)!.share);
       return a / b;
     };
-    // 0.97 against 0.03, either way.
-    expect(odds('right') / odds(null)).toBeCloseTo(97 / 3, 6);
-    expect(odds(null) / odds('silent')).toBeCloseTo(97 / 3, 6);
+    // 0.97 against 0.004, either way: silence is hardly taken for sound.
+    expect(odds('right') / odds(null)).toBeCloseTo(970 / 4, 6);
+    expect(odds(null) / odds('silent')).toBeCloseTo(970 / 4, 6);
+    // Two sounds are taken for one another three times in a hundred.
+    expect(odds('wrong') / odds('silent')).toBeCloseTo((30 / 4) * (970 / 4), 6);
   });
 });

@@ -1,5 +1,6 @@
 // Check: what a line should read on the day, and what would explain it best when it reads otherwise. Solves variants of the plan.
 import type { LineReport } from '../judge/judge';
+import { hasTrait } from '../gear/catalogue';
 import { settingsAt } from '../plan/devices';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -29,6 +30,8 @@ export interface Expected {
   readonly crest: number | null;
   /** How much less gain than that to the working level the usual one is, for peaks that want their room, dB. */
   readonly lively: number;
+  /** Whether its input shows a level in figures; a loudspeaker or an amplifier is set by ear. */
+  readonly metered: boolean;
   /** Hum under the playing, dB; null where it is not known. */
   readonly humBelow: number | null;
 }
@@ -36,10 +39,23 @@ export interface Expected {
 export function expectedOf(plan: Plan, line: Line, report: LineReport): Expected {
   const [under, over] = playingRange(plan, line);
   return {
-    gain: report.gain === null ? null : { usual: report.gain, from: report.gain - over, to: report.gain - under },
+    gain: report.gain === null ? null : gainRange(plan, line, report.gain, under, over),
+    metered: !hasTrait(plan.devices[line.id].model, 'no-meter'),
     crest: crestAt(report),
     lively: report.lively,
     humBelow: report.hum?.below ?? null
+  };
+}
+
+/** A gain and how far it may be off for how the source plays, within what its input can be set to, dB. */
+function gainRange(plan: Plan, line: Line, usual: number, under: number, over: number): Expected['gain'] {
+  const read = settingsAt(plan, line.id);
+  const least = read.has('gainMin') ? read.value('gainMin') : -Infinity;
+  const most = read.has('gainMax') ? read.value('gainMax') : Infinity;
+  return {
+    usual,
+    from: Math.max(usual - over, Math.min(usual, least)),
+    to: Math.min(usual - under, Math.max(usual, most))
   };
 }
 

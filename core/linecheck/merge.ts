@@ -7,7 +7,7 @@ import type { Reading } from './reading';
  * them; so nobody blanks what another wrote, and what two wrote without knowing of each other stands side by side.
  */
 
-export const READ_FIELDS = ['gainDb', 'peakDb', 'hum', 'content', 'pair', 'note'] as const;
+export const READ_FIELDS = ['gainDb', 'peakDb', 'hum', 'content', 'pair', 'outcome', 'note'] as const;
 export type ReadField = (typeof READ_FIELDS)[number];
 type Value<F extends ReadField> = Exclude<Reading[F], undefined>;
 
@@ -32,7 +32,7 @@ export interface MergedReading extends ReadValues {
 }
 type By = Reading & { readonly by: string | null };
 
-const BLANK: ReadValues = { gainDb: null, peakDb: null, hum: null, content: null, pair: null, note: '' };
+const BLANK: ReadValues = { gainDb: null, peakDb: null, hum: null, content: null, pair: null, outcome: null, note: '' };
 
 /**
  * All readings of one line as one.

@@ -9,7 +9,7 @@ import { copyOf } from '../plan/json';
 import { type Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { isSilent } from './explain';
-import type { Difference } from './variants';
+import { type Difference, silencesOf } from './variants';
 import type { PairReading } from './pair-reading';
 
 /** Two sides of a pair on the day: what they should do together, and what explains it when they do otherwise. */
@@ -52,7 +52,7 @@ const PRIOR = {
   switch: 0.04,
   crossed: 0.02,
   half: 0.04,
-  dead: 0.03,
+  phantom: 0.06,
   joined: 0.02
 } as const;
 const SLIP = 0.03;
@@ -92,6 +92,10 @@ function triesOf(plan: Plan, pair: Pair, whole: SolvedRig): Try[] {
     // A Y, a mono switch, a pan that stands in the middle: each side carries both.
     { what: { code: 'joined' }, lineId: first, prior: PRIOR.joined, gives: { sides: 'both', mono: 'holds' } }
   ];
+  // What silences one of two: not the source, which both come from.
+  for (const line of sides)
+    for (const { what, prior } of silencesOf(plan, line))
+      if (what.code !== 'source-off') tries.push({ what, lineId: line.id, prior, gives: ONE });
   for (const line of sides)
     for (const { what, prior, change } of changesOf(plan, line)) {
       const draft = copyOf(plan);
@@ -149,7 +153,7 @@ function changesOf(
       ? [
           {
             what: { code: 'phantom-off' } as const,
-            prior: PRIOR.dead,
+            prior: PRIOR.phantom,
             change: (draft: Plan) => void (draft.devices[line.id].settings.phantom = 'off')
           }
         ]

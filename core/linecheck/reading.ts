@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { saidText } from '../text/schema';
 import { CONTENTS, HUM_WORDS } from './hum';
+import { OutcomeSchema } from './outcome';
 import { PairReadingSchema } from './pair-reading';
 
 /** What somebody reads off a line at the desk, and how it is told in words or numbers. */
@@ -24,13 +25,17 @@ export const ReadingSchema = z.strictObject({
   content: z.enum(CONTENTS).nullable().optional(),
   /** Of a side of a stereo pair: what the two do together. */
   pair: PairReadingSchema.nullable().optional(),
-  /** It is finished with: as it should be, or as it will have to do. */
+  /** How it was left: it works, somebody comes back to it, or something of it is faulty. */
+  outcome: OutcomeSchema.nullable().optional(),
+  /** It is finished with, and up. */
   done: z.boolean().optional(),
   note: saidText(500).optional(),
   /** By field, ids of the readings that whoever read it had before them: this one stands in their place. */
   saw: z
-    .partialRecord(z.enum(['gainDb', 'peakDb', 'hum', 'content', 'pair', 'note']), z.array(z.uuid()).max(20))
+    .partialRecord(z.enum(['gainDb', 'peakDb', 'hum', 'content', 'pair', 'outcome', 'note']), z.array(z.uuid()).max(20))
     .optional(),
+  /** Of the show that this one was copied from: how it was last time. */
+  last: z.string().max(80).optional(),
   /** Read off the stand-in venue, not off a real desk. */
   practice: z.boolean()
 });

@@ -1,6 +1,6 @@
 import { resolve } from '../plan/resolved';
-import { modelAt } from '../plan/devices';
-import { usualChoices, modelOf, DeviceSettings } from '../gear/catalogue';
+import { modelAt, settingsAt } from '../plan/devices';
+import { DeviceSettings, hasTrait, modelOf, usualChoices } from '../gear/catalogue';
 import { CABLES } from '../gear/cables';
 import { copyOf } from '../plan/json';
 import { type Line } from '../plan/lines';
@@ -15,6 +15,12 @@ export type Difference =
   | { code: 'phantom-off' }
   | { code: 'other-source'; lineId: string; pair: boolean }
   | { code: 'half-lost'; cable: number }
+  | { code: 'source-off' }
+  | { code: 'gain-high' }
+  | { code: 'lead-dead'; cable: number; from: string; to: string }
+  | { code: 'no-power'; model: string; feed: 'battery' | 'mains' }
+  | { code: 'muted' }
+  | { code: 'elsewhere' }
   | { code: 'level'; db: number };
 
 export interface Variant {
@@ -24,6 +30,18 @@ export interface Variant {
   readonly lineId: string;
   /** How often it is so, against all others. */
   readonly prior: number;
+  /** Nothing comes out of the channel, whatever the network says: what is off, dead or plugged elsewhere. */
+  readonly silent?: Silence;
+  /** The desk's gain stands too high: the channel distorts whatever the network says, and its meter is at the top. */
+  readonly overdriven?: true;
+}
+
+/** A channel out of which nothing comes. */
+export interface Silence {
+  /** What is heard of hum then, of all times: none, faint, clear. Our own estimate; null where it is as planned. */
+  readonly hum: readonly [none: number, faint: number, clear: number] | null;
+  /** How often the channel's input meter moves all the same. */
+  readonly meter: number;
 }
 
 /** How often each is met, our own estimate: what matters is which is met more often than another. */
@@ -35,6 +53,14 @@ const PRIOR = {
   pair: 0.04,
   neighbour: 0.02,
   half: 0.04,
+  off: 0.06,
+  dead: 0.03,
+  // The pair of a multicore lies still and is seldom trodden on.
+  deadMulticore: 0.015,
+  empty: 0.04,
+  gain: 0.06,
+  muted: 0.05,
+  elsewhere: 0.04,
   level: 0.05
 } as const;
 /** Switches that are left in the wrong place, and move a level. */
@@ -99,7 +125,46 @@ export function variantsOf(plan: Plan, line: Line): Variant[] {
         draft.devices[source].settings.nominal = Math.min(Math.max(now * 10 ** (db / 20), low), high);
       })
     );
-  return [...list, ...othersOf(plan, line)];
+  if (!hasTrait(plan.devices[line.id].model, 'no-meter'))
+    list.push({ what: { code: 'gain-high' }, plan, prior: PRIOR.gain, lineId: line.id, overdriven: true });
+  return [...list, ...silencesOf(plan, line), ...othersOf(plan, line)];
+}
+
+/** An open end hums: a jack lead at once, a balanced one seldom. A muted channel gives nothing at all. */
+const OPEN_ENDED = [0.15, 0.25, 0.6] as const;
+const OPEN_BALANCED = [0.6, 0.25, 0.15] as const;
+const STILL = [0.97, 0.02, 0.01] as const;
+/** How often a meter that should not is seen to move, and the other way round. */
+const MISSEEN = 0.04;
+
+/** What leaves a channel without a sound, from the source on. None of it needs a network: no signal is no signal. */
+export function silencesOf(plan: Plan, line: Line): Variant[] {
+  const still = (what: Difference, prior: number, hum: Silence['hum'] = null, meter = MISSEEN): Variant => ({
+    what,
+    plan,
+    prior,
+    lineId: line.id,
+    silent: { hum, meter }
+  });
+  const list: Variant[] = [still({ code: 'source-off' }, PRIOR.off)];
+  for (const id of line.devices.slice(1, -1)) {
+    const { model, feed } = settingsAt(plan, id);
+    if (model.family !== 'box' || feed === 'none' || feed === 'phantom') continue;
+    const by = feed === 'battery' ? 'battery' : 'mains';
+    list.push(still({ code: 'no-power', model: model.id, feed: by }, PRIOR.empty));
+  }
+  line.cables.forEach((id, cable) => {
+    const { kind } = plan.cables[id];
+    const [from, to] = [line.devices[cable], line.devices[cable + 1]].map((d) => plan.devices[d].model);
+    const prior = kind === 'multicore' ? PRIOR.deadMulticore : PRIOR.dead;
+    const hum = CABLES[kind].cores === 2 ? OPEN_BALANCED : OPEN_ENDED;
+    list.push(still({ code: 'lead-dead', cable, from, to }, prior, hum));
+  });
+  return [
+    ...list,
+    still({ code: 'elsewhere' }, PRIOR.elsewhere),
+    still({ code: 'muted' }, PRIOR.muted, STILL, 1 - MISSEEN)
+  ];
 }
 
 /** Lines whose plug may be in this channel: the other side of a pair, and the channels next to it. */

@@ -31,6 +31,7 @@ function stepsOf(
 ): Step[] {
   const steps: Step[] = [];
   const put = (step: string, what: string): void => void (what !== '' && steps.push({ step, what }));
+  put(says.gainLeast, listed([...out, ...into]));
   put(says.mute, listed([...out, ...into]));
   put(says.phantomOff, listed(out.filter(({ line }) => phantom(plan, line))));
   for (const l of byPair(out)) put(says.unplug, listed(l));

@@ -183,12 +183,12 @@ it('packing counts what the acts take at once, with spares of what is left, and 
   expect(none.groups[0].name).toBe('To get from elsewhere');
 });
 
-it('a changeover mutes before it unplugs, plugs before phantom, and unmutes last', () => {
+it('a changeover takes gain down and mutes before it unplugs, plugs before phantom, and unmutes last', () => {
   const { groups } = changeoverSheet(input(EVENING));
   expect(groups.map((g) => g.name)).toEqual(['One → Two']);
   const steps = groups[0].rows.map((r) => r.cells[1]);
   const at = (step: string): number => steps.indexOf(step);
-  const order = ['Mute', 'Phantom off', 'Unplug', 'Move', 'Plug', 'Phantom on', 'Unmute'].map(at);
+  const order = ['Gain at minimum', 'Mute', 'Phantom off', 'Unplug', 'Move', 'Plug', 'Phantom on', 'Unmute'].map(at);
   expect(order).toEqual([...order].sort((a, b) => a - b));
   expect(order.every((n) => n >= 0)).toBe(true);
   expect(steps.lastIndexOf('Unplug')).toBeLessThan(at('Plug'));

@@ -13,6 +13,7 @@ export const sheets = {
   needed: 'Needed',
   inAll: (name: Shown, count: Shown, quantity: Shown) => `${name}: ${count}, ${quantity} in all`,
   outOf: 'out of',
+  gainLeast: 'Gain at minimum',
   mute: 'Mute',
   phantomOff: 'Phantom off',
   unplug: 'Unplug',
@@ -25,7 +26,7 @@ export const sheets = {
   plug: 'Plug',
   phantomOn: 'Phantom on',
   unmute: 'Unmute',
-  oneAfterTheOtherGainFrom: (list: Shown) => `${list}, one after the other, gain from minimum`,
+  oneAfterTheOtherGainFrom: (list: Shown) => `${list}, one after the other, then its gain on the loudest passage`,
   changeovers: 'Changeovers',
   noTwoActsAreNamedGive:
     'No two acts are named: give lines an act (I on the board), and the changes between them appear here.',

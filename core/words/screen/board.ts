@@ -58,6 +58,12 @@ export const board = {
   pair: (pair: Shown) => `Pair “${pair}”`,
   pair2: (pair: Shown) => `Pair ${pair}`,
   nameAndChannelOf: (name: Shown) => `Name and channel of ${name}`,
+  lineCheckSays: {
+    works: 'Line check: works',
+    unread: 'Line check: said to work, nothing read',
+    later: 'Line check: come back to it',
+    faulty: 'Line check: faulty'
+  },
   locked: 'locked',
   lockedStays: 'No proposal changes this line',
   leftRight: 'L R',

@@ -6,7 +6,7 @@ import type { KitChange } from '$lib/protocol/kit';
 /** Changes of a kit as steps that can be taken back. */
 
 /** An id nobody has: time and chance. */
-const freshId = (): string => `k${Date.now().toString(36)}${uuid().slice(0, 6)}`;
+export const freshId = (): string => `k${Date.now().toString(36)}${uuid().slice(0, 6)}`;
 
 /** The steps from one kit to another. */
 export function changesTo(before: Kit, after: Kit): KitChange[] {

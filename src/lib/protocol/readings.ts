@@ -1,3 +1,5 @@
+import type { MergedReading } from '$core/linecheck/merge';
+import type { Left } from '$core/linecheck/outcome';
 import { type Reading, ReadingSchema } from '$core/linecheck/reading';
 import * as z from 'zod';
 import { READINGS } from './limits';
@@ -7,6 +9,12 @@ import { READINGS } from './limits';
 /** A reading with who read it; null for one's own that is still on its way. */
 export interface ReadingBy extends Reading {
   readonly by: string | null;
+}
+/** A line as it was left in the check: for the board, and for the line. */
+export interface Checked extends Omit<MergedReading, 'said'> {
+  readonly left: Left;
+  /** The show that it was read at, where this one was copied from that and nobody has read it here. */
+  readonly last: string | null;
 }
 export const ReadingsSchema = z.strictObject({ readings: z.array(ReadingSchema).min(1).max(READINGS) });
 

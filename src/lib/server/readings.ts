@@ -1,6 +1,9 @@
 import type { Reading } from '$core/linecheck/reading';
+import { randomUUID } from 'node:crypto';
+import { mergeReadings } from '$core/linecheck/merge';
 import { and, desc, eq, gt, sql } from 'drizzle-orm';
-import type { ReadingBy } from '$lib/protocol/readings';
+import { leftAs } from '$core/linecheck/outcome';
+import type { Checked, ReadingBy } from '$lib/protocol/readings';
 import { db } from './db';
 import { tellCrew } from './live';
 import { madeByName } from './made-by';
@@ -33,7 +36,37 @@ export async function linesUp(crewId: string, showId: string): Promise<string[]>
     .select({ reading: reading.reading })
     .from(reading)
     .where(and(eq(reading.crewId, crewId), eq(reading.showId, showId), gt(reading.madeAt, sql`now() - ${UP}`)));
-  return [...new Set(rows.flatMap(({ reading: r }) => (r.done && !r.practice ? [r.lineId] : [])))];
+  return [
+    ...new Set(rows.flatMap(({ reading: r }) => (r.done && !r.practice && r.last === undefined ? [r.lineId] : [])))
+  ];
+}
+
+/** How the lines of a show were left, read and noted; of lines that nobody has read here, how they were last time. What was read in practice is not of it. */
+export async function checkedOf(crewId: string, showId: string): Promise<Checked[]> {
+  const lines = new Map<string, ReadingBy[]>();
+  for (const r of await readingsOf(crewId, showId))
+    if (!r.practice) lines.set(r.lineId, [...(lines.get(r.lineId) ?? []), r]);
+  return [...lines.values()].flatMap((all) => {
+    const here = all.filter((r) => r.last === undefined);
+    const merged = mergeReadings(here.length > 0 ? here : all);
+    if (!merged) return [];
+    const { said: _, ...rest } = merged;
+    return [{ ...rest, left: leftAs(merged), last: here.length > 0 ? null : all[0].last! }];
+  });
+}
+
+/** How the lines of a show were goes along to its copy: one reading a line, told to be of last time. */
+export async function copyReadings(
+  { crewId, personId, name }: Who,
+  from: string,
+  to: string,
+  show: string
+): Promise<void> {
+  const rows = (await checkedOf(crewId, from)).map(({ left: _, by: __, last, ...told }) => {
+    const id = randomUUID();
+    return { crewId, personId, madeBy: name, id, showId: to, reading: { ...told, id, last: last ?? show } };
+  });
+  if (rows.length > 0) await db().insert(reading).values(rows);
 }
 
 /** Takes readings in; one that is there already is left as it is. @returns false when there is no such show */

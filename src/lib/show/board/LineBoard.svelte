@@ -2,6 +2,8 @@
   import { kitFor } from '$core/advise/stock';
   import { board as says } from '$core/words/screen/board';
   import { page } from '$app/state';
+  import { CatchingUp } from '$lib/live/catching-up';
+  import type { Checked } from '$lib/protocol/readings';
   import { useShow } from '$lib/show/session/context';
   import NotComputed from '$lib/ui/NotComputed.svelte';
   import { onMount, untrack } from 'svelte';
@@ -15,10 +17,21 @@
   import LineRow from './LineRow.svelte';
   import TypeField from './TypeField.svelte';
 
-  const { live }: { live: readonly string[] } = $props();
+  const { live, checked: sent }: { live: readonly string[]; checked: readonly Checked[] } = $props();
+  let checked = $state.raw(untrack(() => sent));
   const show = useShow();
   const judging = $derived(show.judging);
-  const board = provideBoard(new Board(show, () => live));
+  const board = provideBoard(
+    new Board(
+      show,
+      () => live,
+      () => checked
+    )
+  );
+  const news = new CatchingUp(async () => {
+    const answer = await fetch(`/api/shows/${show.id}/readings?left`);
+    if (answer.ok) ({ checked } = (await answer.json()) as { checked: readonly Checked[] });
+  });
 
   $effect(() => void (show.at = board.openId));
   onMount(() => {
@@ -30,7 +43,9 @@
     if (board.lines.length === 0) board.field?.focus();
     show.help = () => (board.dialog = { kind: 'keys' });
     const stop = listen(board);
+    news.follow(show.feed, 'readings', ({ show: of }) => of === show.id);
     return () => {
+      news.close();
       stop();
       show.help = null;
       board.tolerance.cancel();

@@ -33,6 +33,12 @@
   const current = $derived(board.current?.id === line.id);
   /** What others have done to it or are doing with it, for a moment. */
   const news = $derived(board.news.of(line.id));
+  /** How it was left in the check of this show. */
+  const left = $derived.by(() => {
+    const checked = board.checked.get(line.id);
+    return checked && checked.last === null && checked.left !== 'started' ? checked.left : null;
+  });
+  const SIGNS = { works: '✓', unread: '○', later: '↻', faulty: '✗' } as const;
   const toggle = (): void => void board.toggle(line);
 
   const parts = $derived(columnsOf(plan, line, branch?.at));
@@ -121,6 +127,16 @@
         onclick={() => board.split(pair)}>{says.leftRight}</button
       >
     {/if}
+    {#if left}<span
+        class="flex-none text-[0.86em] {left === 'faulty'
+          ? 'text-error'
+          : left === 'later'
+            ? 'text-warning'
+            : 'text-primary'}"
+        data-left={left}
+        title={says.lineCheckSays[left]}
+        ><span aria-hidden="true">{SIGNS[left]}</span><span class="sr-only">{says.lineCheckSays[left]}</span></span
+      >{/if}
     {#if line.info?.locked}<span class="flex-none text-[0.86em] text-quiet" title={says.lockedStays}>{says.locked}</span
       >{/if}
   </div>

@@ -12,6 +12,7 @@ import type { Edit, Op } from '$core/plan/schema';
 import { type LineSpec, specOf } from '$core/plan/spec';
 import { board as says } from '$core/words/screen/board';
 import { counted } from '$core/words/screen/counted';
+import type { Checked } from '$lib/protocol/readings';
 import type { Panel } from '$lib/show/dialogs/part-dialog';
 import { ToleranceRun } from '$lib/show/line/tolerance.svelte';
 import type { Show } from '$lib/show/session/context';
@@ -64,6 +65,9 @@ export class Board {
   apart = $state.raw<ReadonlySet<string>>(new Set());
   readonly folded = $derived.by(() => foldPairs(this.plan, this.shown, this.reports, this.apart));
   readonly rows = $derived.by(() => this.folded.rows);
+  readonly #checked: () => readonly Checked[];
+  /** How lines were left in the check, by line. */
+  readonly checked = $derived.by(() => new Map(this.#checked().map((c) => [c.lineId, c])));
   readonly counts = $derived.by(() => tally(this.lines, this.reports));
   /** Of the lines shown: a filter chooses what is summed. */
   readonly mix = $derived.by(() => mixOf(this.shown.flatMap((l) => this.reports.get(l.id) ?? [])));
@@ -73,8 +77,10 @@ export class Board {
   constructor(
     readonly show: Show,
     /** Lines that have been checked today: what is changed of them is changed on a live line. */
-    readonly live: () => readonly string[]
+    readonly live: () => readonly string[],
+    checked: () => readonly Checked[]
   ) {
+    this.#checked = checked;
     this.news = new News(show.session, show.presence);
   }
 

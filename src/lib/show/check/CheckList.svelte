@@ -2,6 +2,7 @@
   import { check as says } from '$core/words/screen/check';
   import type { Line } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
+  import { OUTCOME_TEXTS } from '$core/words/check';
   import { tagOf } from '$core/words/paper';
   import { type Order, type Standing, STANDING_COLOURS } from './check-state';
   import { lineName } from '$lib/show/session/edits';
@@ -26,9 +27,12 @@
 
   const STANDING_NAMES: Readonly<Record<Standing, string>> = {
     open: says.notYet,
-    started: 'begun',
+    started: OUTCOME_TEXTS.started,
+    later: OUTCOME_TEXTS.later,
+    faulty: OUTCOME_TEXTS.faulty,
+    unread: OUTCOME_TEXTS.unread,
     off: says.doneNotAsPlanned,
-    right: 'done'
+    right: OUTCOME_TEXTS.works
   };
 </script>
 

@@ -1,11 +1,12 @@
 <script lang="ts">
   import { check as says } from '$core/words/screen/check';
   import { type Expected, PEAK_MOST_DBFS, peakAt } from '$core/linecheck/expected';
-  import { CONTENTS, HUM_WORDS, humWord } from '$core/linecheck/hum';
+  import { CONTENTS, HUM_WORDS, humWord, METERS } from '$core/linecheck/hum';
   import { formatNumber } from '$core/units/format';
-  import { CONTENT_TEXTS, HUM_TEXTS } from '$core/words/check';
+  import { CONTENT_TEXTS, HUM_TEXTS, METER_TEXTS } from '$core/words/check';
   import type { CheckEntry } from './check-entry.svelte';
   import GainBand from './GainBand.svelte';
+  import Knob from './Knob.svelte';
 
   interface Props {
     entry: CheckEntry;
@@ -14,58 +15,66 @@
   /** What is read off one line, each beside what is expected. */
   const { entry, hope }: Props = $props();
 
-  /** Nothing stands over full scale. */
-  const span = (from: number, to: number): string =>
-    from >= 0 ? says.beyondFullScaleItClips : to > 0 ? says.dbfsToFullScale(db(from)) : says.toDbfs(db(from), db(to));
+  /** A peak this near to its target is on it, dB. */
+  const NEAR_DB = 3;
   /** Farther down than any desk shows. */
   const SILENT_DB = 100;
   const db = (value: number): string => formatNumber(value);
-  /** The peak to expect where the gain stands now. */
-  const peak = $derived(hope.gain && peakAt(hope, entry.gainDb ?? hope.gain.usual));
-  const spread = $derived(
-    hope.gain ? { down: hope.gain.to - hope.gain.usual, up: hope.gain.usual - hope.gain.from } : null
-  );
+  /** Where the loudest peak is to stand: the gain is set by it. */
+  const target = $derived(hope.gain && hope.metered ? peakAt(hope, hope.gain.usual) : null);
+  /** How far the peak that was read stands over that, dB. */
+  const over = $derived(entry.peakDb !== null && target !== null ? entry.peakDb - target : 0);
   const hot = $derived(entry.peakDb !== null && entry.peakDb > PEAK_MOST_DBFS);
   const measured = $derived(typeof entry.hum === 'number');
 </script>
 
-{#snippet knob(name: string, value: number | null, counts: boolean, turn: (by: number) => void, mark: string)}
-  <div class="flex items-center gap-2">
-    <button type="button" class="btn size-14 text-[1.4em]" aria-label={says.down1Db(name)} onclick={() => turn(-1)}
-      >−</button
-    >
-    <output class="num w-14 text-center text-[1.5em] {counts ? '' : 'text-quiet'}" data-read={mark}
-      >{value === null ? '–' : db(value)}</output
-    >
-    <button type="button" class="btn size-14 text-[1.4em]" aria-label={says.up1Db(name)} onclick={() => turn(1)}
-      >+</button
-    >
-  </div>
-{/snippet}
-
-{#if hope.gain}
+{#if hope.gain && !hope.metered}
+  <p class="mt-3 border-t border-base-300 pt-3" data-by-ear>{says.setByEar}</p>
+{:else if hope.gain}
   {@const usual = hope.gain.usual}
   <div class="mt-3 grid grid-cols-[1fr_auto] items-center gap-3 border-t border-base-300 pt-3">
     <div>
-      <p class="font-semibold">{says.gainAtTheLoudestPlaying}</p>
+      <p class="font-semibold">{says.gain}</p>
       <p class="text-quiet" data-expected>{says.expectedToDb(db(hope.gain.from), db(hope.gain.to))}</p>
     </div>
-    {@render knob(says.gain, entry.gainDb, entry.touched, (by) => entry.turn(by, usual), 'gain')}
+    <Knob
+      name={says.gain}
+      value={entry.gainDb}
+      counts={entry.touched}
+      hint={db(usual)}
+      mark="gain"
+      onturn={(by) => entry.turn(by, usual)}
+      ontype={(value) => entry.setGain(value)}
+    />
   </div>
   <GainBand expected={hope.gain} read={entry.touched ? entry.gainDb : null} />
-  {#if peak !== null && spread}
+  {#if target !== null}
     <div class="mt-2 grid grid-cols-[1fr_auto] items-center gap-3 border-t border-base-300 pt-3">
       <div>
         <p class="font-semibold">{says.loudestPeak}</p>
-        <p class="text-quiet" data-expected-peak>
-          {says.atThisGain(span(peak - spread.down, peak + spread.up))}
+        <p class="text-quiet" data-target>
+          {target > PEAK_MOST_DBFS
+            ? says.evenAtItsLeastGain(db(Math.min(target, 0)))
+            : says.aimAt(db(target), db(-target))}
         </p>
       </div>
-      {@render knob(says.peak, entry.peakDb, entry.peakDb !== null, (by) => entry.movePeak(by, peak), 'peak')}
+      <Knob
+        name={says.peak}
+        value={entry.peakDb}
+        counts={entry.peakDb !== null}
+        hint={db(Math.min(target, 0))}
+        mark="peak"
+        onturn={(by) => entry.movePeak(by, Math.min(target, 0))}
+        ontype={(value) => entry.setPeak(value)}
+      />
     </div>
     {#if hot}
       <p class="mt-1 text-warning" role="status">
         {says.noRoomForALouderOne(db((entry.peakDb ?? 0) - PEAK_MOST_DBFS))}
+      </p>
+    {:else if Math.abs(over) > NEAR_DB}
+      <p class="mt-1 text-quiet" role="status" data-toward>
+        {over > 0 ? says.overTheTarget(db(over)) : says.underTheTarget(db(-over))}
       </p>
     {/if}
   {/if}
@@ -121,4 +130,17 @@
       >
     {/each}
   </div>
+  {#if entry.content === 'silent'}
+    <div class="mt-2 flex items-center gap-2" role="group" aria-label={says.itsInputMeter}>
+      <span class="min-w-0 flex-1 leading-snug">{says.itsInputMeter}</span>
+      {#each METERS as m (m)}
+        <button
+          type="button"
+          class="btn min-h-12 px-3 {entry.meter === m ? 'btn-primary' : ''}"
+          aria-pressed={entry.meter === m}
+          onclick={() => (entry.meter = entry.meter === m ? null : m)}>{METER_TEXTS[m]}</button
+        >
+      {/each}
+    </div>
+  {/if}
 </div>

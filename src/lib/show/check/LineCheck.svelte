@@ -1,21 +1,26 @@
 <script lang="ts">
   import { check as says } from '$core/words/screen/check';
   import { resolve } from '$core/plan/resolved';
-  import type { Cause } from '$core/linecheck/cause';
   import { expectedOf, gainToWorking } from '$core/linecheck/expected';
   import { cautionsOf, type Step, stepsOf } from '$core/linecheck/gates';
-  import { expectedPair, type PairCause, pairOff } from '$core/linecheck/pair';
+  import { expectedPair, pairOff } from '$core/linecheck/pair';
   import type { VenueLine } from '$core/linecheck/venue';
   import { type Pair, pairsOf } from '$core/judge/pairs';
   import { placeOf } from '$core/paper/patch';
   import { type Line } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
-  import { CAUTION_TEXTS, differenceText } from '$core/words/check';
+  import { clipsFirst } from '$core/linecheck/first-to-clip';
+  import { spreadOfHum } from '$core/trace/hum-spread';
+  import { leftAs, type LineOutcome } from '$core/linecheck/outcome';
+  import { clipsFirstText, differenceText, partText } from '$core/words/check';
+  import { modelName } from '$core/words/names';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { CheckEntry } from './check-entry.svelte';
+  import CheckAhead from './CheckAhead.svelte';
   import CheckDiffering from './CheckDiffering.svelte';
   import CheckExplained from './CheckExplained.svelte';
+  import CheckFaulty from './CheckFaulty.svelte';
   import CheckGates from './CheckGates.svelte';
   import CheckList from './CheckList.svelte';
   import StopButton from '$lib/show/session/StopButton.svelte';
@@ -24,16 +29,32 @@
   import CheckPair from './CheckPair.svelte';
   import CheckTop from './CheckTop.svelte';
   import CheckReadings from './CheckReadings.svelte';
-  import { checkable, gainOff, humOff, isOff, type Order, orderOf, type Standing, standingOf } from './check-state';
-  import { asFailed, type Computed } from '$lib/show/session/failed';
+  import {
+    checkable,
+    FINISHED,
+    gainOff,
+    humOff,
+    isOff,
+    type Order,
+    orderOf,
+    type Standing,
+    standingOf
+  } from './check-state';
   import { useShow } from '$lib/show/session/context';
   import { lineName } from '$lib/show/session/edits';
   import type { MergedReading } from '$core/linecheck/merge';
   import type { PhotoOf, ReadingBy } from '$lib/protocol/readings';
+  import { Explaining } from './explaining.svelte';
+  import { FailedUnits } from './failed-units.svelte';
   import { ReadingLog } from './reading-log.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
 
-  const { readings: sent, photos }: { readings: readonly ReadingBy[]; photos: readonly PhotoOf[] } = $props();
+  interface Props {
+    readings: readonly ReadingBy[];
+    photos: readonly PhotoOf[];
+    crewId: string;
+  }
+  const { readings: sent, photos, crewId }: Props = $props();
 
   const show = useShow();
   const plan = $derived(show.session.plan);
@@ -47,10 +68,11 @@
   let currentId = $state<string | null>(null);
   let listed = $state(false);
   const entry = new CheckEntry();
+  const failed = untrack(() => new FailedUnits(show, crewId));
   let noting = $state(false);
+  /** It is being asked which part is faulty. */
+  let faulting = $state(false);
   let passed = $state.raw<ReadonlySet<Step>>(new Set());
-  let causes = $state.raw<Computed<readonly Cause[]>>(null);
-  let pairCauses = $state.raw<Computed<readonly PairCause[]>>(null);
 
   const all = $derived(checkable(plan, resolve(plan).lines, reports));
   const expected = $derived(new Map(all.map((l) => [l.id, expectedOf(plan, l, reports.get(l.id)!)])));
@@ -69,7 +91,8 @@
   const steps = $derived(line ? stepsOf(plan, line).filter((s) => s !== 'gain-set') : []);
   const cautions = $derived(line ? cautionsOf(plan, line) : []);
   const next = $derived(
-    lines.find((l, k) => k > at && standing(l) !== 'right') ?? lines.find((l) => l !== line && standing(l) === 'open')
+    lines.find((l, k) => k > at && !FINISHED.has(standing(l))) ??
+      lines.find((l) => l !== line && standing(l) === 'open')
   );
   const nameOf = (id: string): string => plan.lines[id]?.name ?? id;
   const pair = $derived(line && pairOf(line));
@@ -77,7 +100,21 @@
   const off = $derived(hope ? isOff(hope, entry.read) : false);
   const over = $derived(hope ? gainOff(hope, gainToWorking(hope, entry.read)) : 0);
   const sidesOff = $derived(!!pairHope && pairOff(pairHope, entry.pair));
-  const done = $derived(lines.filter((l) => ['right', 'off'].includes(standing(l))).length);
+  const done = $derived(lines.filter((l) => FINISHED.has(standing(l))).length);
+  const unread = $derived(leftAs({ ...entry.read, outcome: { is: 'works' }, done: true }) === 'unread');
+  const clips = $derived.by(() => {
+    const first = line && entry.content === 'distorted' ? clipsFirst(reports.get(line.id)!) : null;
+    return first && clipsFirstText(first, modelName(plan.devices[first.device].model));
+  });
+  /** The hum with what is known of it: which of the lines that were listened to have it. */
+  const traceAt = $derived.by(() => {
+    const others = lines.flatMap((l) => {
+      const hum = l === line ? null : (readings.of(l.id, practice)?.hum ?? null);
+      return hum === null ? [] : [humOff(expected.get(l.id)!, hum)];
+    });
+    const spread = spreadOfHum(others);
+    return `/show/${show.id}/trace?line=${line?.id}&sound=hum${spread ? `&lines=${spread}` : ''}`;
+  });
 
   const KEY = $derived(`guanxi-check-${show.id}`);
   onMount(() => {
@@ -90,7 +127,11 @@
       // Nothing kept, or nothing that can be read.
     }
     void readings.open(show.feed);
-    return () => readings.close();
+    failed.open();
+    return () => {
+      readings.close();
+      failed.close();
+    };
   });
 
   // Another line, or another desk: what was read of it before is where one goes on from.
@@ -106,8 +147,8 @@
   function take(r: MergedReading | undefined): void {
     entry.take(r);
     noting = entry.note !== '';
+    faulting = false;
     passed = new Set();
-    causes = null;
     if (line)
       try {
         localStorage.setItem(KEY, JSON.stringify({ line: line.id, order }));
@@ -116,34 +157,18 @@
       }
   }
 
-  // What is other than planned is explained by solving what it may be; the newest question counts.
-  let asked = 0;
-  $effect(() => {
-    if (!line || !off || !show.judging) {
-      causes = null;
-      return;
-    }
-    const turn = ++asked;
-    const { hum, content } = entry;
-    const reading = { gainDb: hope && gainToWorking(hope, entry.read), hum, content };
-    void show.judging
-      .explain(plan, line.id, reading)
-      .then((found) => turn === asked && (causes = found))
-      .catch((reason: unknown) => turn === asked && (causes = asFailed(reason, 'explain')));
-  });
-
-  let pairAsked = 0;
-  $effect(() => {
-    if (!pair || !sidesOff || !show.judging) {
-      pairCauses = null;
-      return;
-    }
-    const turn = ++pairAsked;
-    void show.judging
-      .explainPair(plan, pair, entry.pair)
-      .then((found) => turn === pairAsked && (pairCauses = found))
-      .catch((reason: unknown) => turn === pairAsked && (pairCauses = asFailed(reason, 'explainPair')));
-  });
+  const explaining = new Explaining(
+    () => (show.judging ? { judging: show.judging, plan } : null),
+    () => {
+      if (!line || !off) return null;
+      const { hum, content, meter, peakDb } = entry;
+      return {
+        lineId: line.id,
+        reading: { gainDb: hope && gainToWorking(hope, entry.read), hum, content, meter, peakDb }
+      };
+    },
+    () => (pair && sidesOff ? { pair, read: entry.pair } : null)
+  );
 
   $effect(() => {
     if (!practice || !show.judging) return;
@@ -157,16 +182,25 @@
     if (to) currentId = to.id;
     window.scrollTo({ top: 0 });
   }
-  async function finish(): Promise<void> {
+  async function finish(outcome: LineOutcome): Promise<void> {
     if (!line) return;
     const to = next;
     const here = line;
-    await readings.add(entry.reading(here.id, true, practice));
+    entry.outcome = outcome;
+    await readings.add(entry.reading(here.id, outcome.is === 'works', practice));
     if (practice) {
       const truth = venue?.find((v) => v.lineId === here.id)?.hidden;
-      if (truth) toast(`${lineName(here)}: ${differenceText(truth, nameOf)}.`);
+      if (truth) toast(`${lineName(here)}: ${differenceText(truth, nameOf)}.`, { position: 'top-center' });
     }
     go(to);
+  }
+  /** What is faulty is written down, and goes out of the kit where it is of the kit. */
+  async function fault(part: string | undefined): Promise<void> {
+    if (!line) return;
+    const here = line;
+    const what = part === undefined || practice ? undefined : (plan.devices[part] ?? plan.cables[part]);
+    await finish(part === undefined ? { is: 'faulty' } : { is: 'faulty', part });
+    if (what && part !== undefined) failed.fail(what, here, partText(plan, here, part) ?? '');
   }
   /** What has been read so far is kept, though the line is not finished with. */
   async function leave(to: Line | undefined): Promise<void> {
@@ -177,11 +211,12 @@
     const v = venue?.find((l) => l.lineId === line?.id);
     if (!v) return;
     entry.readOff(v.reading);
+    entry.meter = v.meter;
   }
   const db = (value: number): string => formatNumber(value);
 </script>
 
-<main class="mx-auto max-w-[560px] px-4 pt-3 pb-32">
+<main class="mx-auto max-w-[560px] px-4 pt-3 pb-44">
   <h1 class="sr-only">{says.lineCheck(show.name)}</h1>
   {#if all.length === 0}
     <p class="py-16 text-center text-quiet">
@@ -213,16 +248,7 @@
           : ''}
       </p>
       <WayInWords {plan} {line} />
-      {#each cautions as c (c)}
-        <p
-          class="mt-2 rounded-[9px] px-3 py-2 leading-snug {c === 'tingle'
-            ? 'border border-base-300 text-quiet'
-            : 'border-2 border-danger'}"
-          role="note"
-        >
-          {CAUTION_TEXTS[c]}
-        </p>
-      {/each}
+      <CheckAhead {line} report={reports.get(line.id)!} {cautions} last={readings.lastOf(line.id)} />
       <CheckGates {steps} {passed} onpass={(now) => (passed = now)} />
       {#if practice}
         <button
@@ -243,12 +269,22 @@
           {over}
           moreHum={humOff(hope, entry.hum)}
           pairOff={sidesOff}
-          causes={off ? causes : null}
-          pairCauses={sidesOff ? pairCauses : null}
+          causes={explaining.causes}
+          pairCauses={explaining.pairCauses}
           {nameOf}
+          {clips}
+          wrong={entry.content !== null && entry.content !== 'right'}
+          {traceAt}
+          onfound={(text) => {
+            entry.note = [entry.note.trim(), says.itWas(text)].filter((t) => t !== '').join(' ');
+            noting = true;
+          }}
         />
       {/if}
       <CheckNotes {line} {entry} {readings} {noting} onnote={(on) => (noting = on)} />
+      {#if faulting}
+        <CheckFaulty {line} onfault={(part) => void fault(part)} oncancel={() => (faulting = false)} />
+      {/if}
       <div class="pt-3"><StopButton line={line.id} /></div>
       {#if before}
         <p class="pt-3 text-quiet" data-before>
@@ -264,7 +300,16 @@
       {/if}
     {/if}
     {#if !listed}
-      <CheckFoot {lines} {at} {next} onleave={(to) => void leave(to)} onfinish={() => void finish()} />
+      <CheckFoot
+        {lines}
+        {at}
+        {next}
+        {unread}
+        noted={entry.note.trim() !== ''}
+        onleave={(to) => void leave(to)}
+        onfinish={(outcome) => void finish(outcome)}
+        onfaulty={() => (faulting = true)}
+      />
     {/if}
   {/if}
 </main>

@@ -1,7 +1,8 @@
 import { serverNow } from '$lib/live/clock';
 import { cutText, wellFormed } from '$core/text/well-formed';
-import type { Content, HumWord } from '$core/linecheck/hum';
+import type { Content, HumWord, Meter } from '$core/linecheck/hum';
 import { type MergedReading, READ_FIELDS, type ReadField } from '$core/linecheck/merge';
+import type { LineOutcome } from '$core/linecheck/outcome';
 import type { PairReading } from '$core/linecheck/pair-reading';
 import type { Reading } from '$core/linecheck/reading';
 import { same } from '$core/plan/json';
@@ -22,7 +23,10 @@ export class CheckEntry {
   hum = $state<HumWord | number | null>(null);
   content = $state<Content | null>(null);
   pair = $state.raw<PairReading>(NO_PAIR);
+  outcome = $state.raw<LineOutcome | null>(null);
   note = $state('');
+  /** What the meter of a silent channel does: asked to find out why, and not kept. */
+  meter = $state<Meter | null>(null);
   /** What stood there before anything was read here. */
   #from = $state.raw<From>({});
   /** Read here although it is what stood there: one of two that differ was chosen. */
@@ -32,6 +36,7 @@ export class CheckEntry {
   take(from: MergedReading | undefined): void {
     this.#from = from ?? {};
     this.#chosen = new Set();
+    this.meter = null;
     for (const field of READ_FIELDS) this.#set(field, from?.[field]);
   }
   /** What others read meanwhile: it is taken over as far as nothing was read here. */
@@ -45,7 +50,7 @@ export class CheckEntry {
   }
   /** What the stand-in reads; the note stays. */
   readOff(values: Partial<Pick<Reading, ReadField>>): void {
-    for (const field of READ_FIELDS) if (field !== 'note') this.#set(field, values[field]);
+    for (const field of READ_FIELDS) if (field !== 'note' && field !== 'outcome') this.#set(field, values[field]);
   }
   /** One of several that people read. */
   choose<F extends ReadField>(field: F, value: MergedReading[F]): void {
@@ -67,6 +72,14 @@ export class CheckEntry {
     this.gainDb = clamp((this.gainDb ?? Math.round(from)) + by, -40, 100);
     this.touched = true;
   }
+  /** Typed; null takes it back. */
+  setGain(value: number | null): void {
+    this.gainDb = value === null ? null : clamp(value, -40, 100);
+    this.touched = value !== null;
+  }
+  setPeak(value: number | null): void {
+    this.peakDb = value === null ? null : clamp(value, -90, 20);
+  }
   movePeak(by: number, from: number): void {
     this.peakDb = clamp((this.peakDb ?? Math.round(from)) + (this.peakDb === null ? 0 : by), -90, 20);
   }
@@ -78,6 +91,7 @@ export class CheckEntry {
       hum: this.hum,
       content: this.content,
       pair: same(this.pair, NO_PAIR) ? null : this.pair,
+      outcome: this.outcome,
       note: cutText(wellFormed(this.note.trim()), 500)
     };
   }

@@ -14,7 +14,15 @@ const reading = (some: Partial<Reading>): Reading => ({
 describe('what is being read of a line', () => {
   it('counts once it was touched, and goes on from what was read before', () => {
     const entry = new CheckEntry();
-    expect(entry.read).toEqual({ gainDb: null, peakDb: null, hum: null, content: null, pair: null, note: '' });
+    expect(entry.read).toEqual({
+      gainDb: null,
+      peakDb: null,
+      hum: null,
+      content: null,
+      pair: null,
+      outcome: null,
+      note: ''
+    });
     expect(entry.changed).toBe(false);
     entry.turn(1, 29.4);
     expect([entry.gainDb, entry.touched]).toEqual([30, true]);

@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkable, gainOff, humOff, isOff, orderOf, standingOf } from './check-state';
 
-const expected: Expected = { gain: { usual: 30, from: 24, to: 36 }, crest: 14, lively: 2, humBelow: 70 };
+const expected: Expected = { gain: { usual: 30, from: 24, to: 36 }, crest: 14, lively: 2, metered: true, humBelow: 70 };
 const reading: MergedReading = mergeReadings([
   {
     by: null,

@@ -2,20 +2,26 @@ import { type Expected, gainToWorking } from '$core/linecheck/expected';
 import { HUM_WORDS, humWord } from '$core/linecheck/hum';
 import { pairOff } from '$core/linecheck/pair';
 import type { PairReading } from '$core/linecheck/pair-reading';
+import { leftAs } from '$core/linecheck/outcome';
 import type { MergedReading, ReadValues } from '$core/linecheck/merge';
 import type { Line } from '$core/plan/lines';
 import type { Plan } from '$core/plan/schema';
 
 /** How a line stands in the check, and in which order lines are gone through. */
 
-export type Standing = 'open' | 'right' | 'off' | 'started';
+export type Standing = 'open' | 'right' | 'off' | 'unread' | 'later' | 'faulty' | 'started';
+/** Standings of lines that nobody has to come back to. */
+export const FINISHED: ReadonlySet<Standing> = new Set(['right', 'off', 'unread']);
 export type Order = 'channel' | 'place' | 'open';
 
 /** How a line's standing is painted; its name is always beside it. */
 export const STANDING_COLOURS: Readonly<Record<Standing, string>> = {
   open: 'bg-base-300',
   started: 'bg-info',
+  later: 'bg-info',
+  unread: 'border border-primary',
   off: 'bg-warning',
+  faulty: 'bg-error',
   right: 'bg-primary'
 };
 
@@ -43,18 +49,19 @@ export const isOff = (expected: Expected, r: Pick<ReadValues, 'gainDb' | 'peakDb
   (r.content !== null && r.content !== 'right');
 
 /** @param pair what the two sides of its pair should do, where it is one of two */
-export const standingOf = (
+export function standingOf(
   expected: Expected,
   reading: (Pick<MergedReading, 'done'> & ReadValues) | undefined,
   pair?: PairReading
-): Standing =>
-  !reading
-    ? 'open'
-    : !reading.done
-      ? 'started'
-      : isOff(expected, reading) || (pair && pairOff(pair, reading.pair))
-        ? 'off'
-        : 'right';
+): Standing {
+  if (!reading) return 'open';
+  const left = leftAs(reading);
+  if (left !== 'works') return left;
+  return isOff(expected, reading) || (pair && pairOff(pair, reading.pair)) ? 'off' : 'right';
+}
+
+/** What is left to do first, and what is wrong before what has not been looked at. */
+const LEFT_FIRST: readonly Standing[] = ['faulty', 'later', 'open', 'started', 'unread', 'off', 'right'];
 
 /** Lines in the order of the check. @param place where a line stands */
 export function orderOf(
@@ -65,7 +72,7 @@ export function orderOf(
 ): Line[] {
   if (order === 'channel') return [...lines];
   const rank = (line: Line): string =>
-    order === 'place' ? place(line) : ['open', 'started', 'off', 'right'].indexOf(standing(line)).toString();
+    order === 'place' ? place(line) : LEFT_FIRST.indexOf(standing(line)).toString();
   return [...lines].sort((a, b) => (rank(a) < rank(b) ? -1 : rank(a) > rank(b) ? 1 : 0));
 }
 

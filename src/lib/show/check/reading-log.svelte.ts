@@ -55,11 +55,18 @@ export class ReadingLog {
   readonly #merged = $derived.by((): ReadonlyMap<string, MergedReading> => {
     const lines = new Map<string, ReadingBy[]>();
     for (const r of this.list) {
+      if (r.last !== undefined) continue;
       const key = `${r.lineId} ${r.practice}`;
       lines.set(key, [...(lines.get(key) ?? []), r]);
     }
     return new Map([...lines].map(([key, readings]) => [key, mergeReadings(readings)!]));
   });
+  /** How a line was at the show that this one was copied from; null where that is not known. */
+  lastOf(lineId: string): { readonly reading: MergedReading; readonly show: string } | null {
+    const of = this.list.filter((r) => r.last !== undefined && r.lineId === lineId);
+    const reading = mergeReadings(of);
+    return reading ? { reading, show: of[0].last! } : null;
+  }
   /** How many readings and pictures are not on the server yet, and kept here until they are. */
   get waiting(): number {
     return this.#readings.kept + this.#pictures.kept;

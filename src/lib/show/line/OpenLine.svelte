@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { check as checkSays } from '$core/words/screen/check';
+  import { checkedText, partText } from '$core/words/check';
   import { line as says } from '$core/words/screen/line';
   import { useBoard } from '$lib/show/board/board-state.svelte';
   import { useShow } from '$lib/show/session/context';
@@ -11,6 +13,7 @@
   import { needsSentence, partName } from '$core/words/routes';
   import { SEVERITY_NAMES } from '$core/words/names';
   import { why } from '$core/words/why';
+  import { dateTime } from '$lib/ui/when';
   import Mark from '$lib/ui/Mark.svelte';
   import { SEVERITY_TEXT } from '$lib/ui/marks';
   import { Failed } from '$lib/show/session/failed';
@@ -29,6 +32,8 @@
   /** The stereo pair that the line is a side of. */
   const pair = $derived(board.pairs.find((p) => p.lines.includes(line.id)) ?? null);
 
+  /** How it was left in the check, here or last time. */
+  const checked = $derived(board.checked.get(line.id));
   const found = $derived(report ? problems(report) : []);
   const hasBox = $derived(line.devices.length - (branch?.at ?? 0) > 2);
   /** What to tell of a line that has nothing wrong: the numbers one would ask for. */
@@ -72,6 +77,15 @@
         </p>
       {/each}
     </div>
+  {/if}
+  {#if checked && panel === null}
+    {@const text = checkedText(checked, (id) => partText(plan, line, id))}
+    <p class="px-5 pt-2 leading-snug max-sm:px-3.5" data-checked>
+      {checked.last === null
+        ? checkSays.checkedBy(text, checked.by ? ` · ${checked.by}` : '', dateTime(checked.at))
+        : checkSays.lastTime(checked.last, text)}
+      <a class="text-primary underline" href="/show/{show.id}/check">{checkSays.openLineCheck}</a>
+    </p>
   {/if}
   {#if report && panel === 'hum'}
     {#await import('./HumPanel.svelte') then { default: HumPanel }}<HumPanel

@@ -1,7 +1,7 @@
 import { resolve } from '$core/plan/resolved';
 import type { Hints } from '$core/advise/hints';
 import type { Cause } from '$core/linecheck/cause';
-import type { ReadValues } from '$core/linecheck/merge';
+import type { Asked } from '$core/linecheck/explain';
 import type { PairCause } from '$core/linecheck/pair';
 import type { PairReading } from '$core/linecheck/pair-reading';
 import type { VenueLine } from '$core/linecheck/venue';
@@ -115,11 +115,7 @@ const api = {
   },
 
   /** What explains a reading of a line best, most likely first. */
-  async explain(
-    name: PlanName,
-    lineId: string,
-    reading: Pick<ReadValues, 'gainDb' | 'hum' | 'content'>
-  ): Promise<Cause[]> {
+  async explain(name: PlanName, lineId: string, reading: Asked): Promise<Cause[]> {
     const plan = shelf.get(name);
     const line = resolve(plan).line(lineId);
     const { explain } = await onDemand();

@@ -2,7 +2,7 @@ import { session as says } from '$core/words/screen/session';
 import type { Remedy } from '$core/advise/remedies';
 import type { Hints } from '$core/advise/hints';
 import type { Cause } from '$core/linecheck/cause';
-import type { ReadValues } from '$core/linecheck/merge';
+import type { Asked } from '$core/linecheck/explain';
 import type { PairCause } from '$core/linecheck/pair';
 import type { PairReading } from '$core/linecheck/pair-reading';
 import type { VenueLine } from '$core/linecheck/venue';
@@ -87,7 +87,7 @@ export class Judging {
     return this.#ask('hints', this.#api.hints(this.#names.of(plan), lineId));
   }
 
-  explain(plan: Plan, lineId: string, reading: Pick<ReadValues, 'gainDb' | 'hum' | 'content'>): Promise<Cause[]> {
+  explain(plan: Plan, lineId: string, reading: Asked): Promise<Cause[]> {
     return this.#ask('explain', this.#api.explain(this.#names.of(plan), lineId, reading));
   }
 

@@ -4,6 +4,7 @@
   import { resolve } from '$core/plan/resolved';
   import { page } from '$app/state';
   import { SOUNDS } from '$core/trace/hypotheses';
+  import { SPREADS } from '$core/trace/first-answers';
   import { type Answer, type Ask, isTold, TOLD_ASKS, type Word } from '$core/trace/infer';
   import type { Suspect, TraceView } from '$core/trace/view';
   import { isComplete } from '$core/plan/lines';
@@ -76,6 +77,8 @@
     const sound = SOUNDS.find((s) => s === page.url.searchParams.get('sound'));
     if (asked && asked !== lineId) begin(asked);
     if (sound) say('sound', sound);
+    const spread = SPREADS.find((s) => s === page.url.searchParams.get('lines'));
+    if (spread) say('lines', spread);
     void log.open(show.feed);
     return () => log.close();
   });

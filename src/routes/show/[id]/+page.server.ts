@@ -1,8 +1,10 @@
 import { idOf } from '$lib/server/http';
-import { linesUp } from '$lib/server/readings';
+import { checkedOf, linesUp } from '$lib/server/readings';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
   const { crewId } = await locals.who();
-  return { live: await linesUp(crewId, idOf(params.id)) };
+  const id = idOf(params.id);
+  const [live, checked] = await Promise.all([linesUp(crewId, id), checkedOf(crewId, id)]);
+  return { live, checked };
 };

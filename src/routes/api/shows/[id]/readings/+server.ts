@@ -1,15 +1,17 @@
 import { bodyOf, found, idOf } from '$lib/server/http';
 import { photosOf } from '$lib/server/photos';
-import { readingsOf, takeReadings } from '$lib/server/readings';
+import { checkedOf, readingsOf, takeReadings } from '$lib/server/readings';
 import { hasShow } from '$lib/server/shows';
 import { ReadingsSchema } from '$lib/protocol/readings';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async ({ params, locals }) => {
+/** Readings and pictures; with `?left` how each line was left instead. */
+export const GET: RequestHandler = async ({ params, locals, url }) => {
   const { crewId } = await locals.who();
   const id = idOf(params.id);
   found(await hasShow(crewId, id));
+  if (url.searchParams.has('left')) return json({ checked: await checkedOf(crewId, id) });
   const [readings, photos] = await Promise.all([readingsOf(crewId, id), photosOf(crewId, id)]);
   return json({ readings, photos });
 };
