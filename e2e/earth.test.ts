@@ -69,6 +69,26 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
   await expect(page.getByText('Map updated.')).toBeVisible();
   await page.getByRole('button', { name: 'Supply Desk platform' }).click();
   await expect(page.getByRole('dialog')).toContainText(/to be between\s+9\d\d\s*mV\s+and\s+1\.\d+\s*V/);
+  await page.keyboard.press('Escape');
+  // It is kept, dated, beside what the map says of the same; it can be changed, and taken back.
+  const kept = page.locator('[data-measured="volts"]');
+  await expect(kept).toContainText(/1\.2\s*V/);
+  await expect(kept).toContainText(/the map says 1\.\d\s*V/);
+  await expect(page.getByRole('status')).toHaveText('Saved');
+  await page.reload();
+  await expect(kept).toContainText(/1\.2\s*V/);
+  await expectAccessibleInBoth(page);
+  await kept.getByRole('button', { name: /^Change/ }).click();
+  await kept.getByLabel('Reading').fill('80 V');
+  await kept.getByRole('button', { name: 'Use it' }).click();
+  await expect(page.locator('[data-danger]')).toBeVisible();
+  await kept.getByLabel('Reading').fill('0.4 V');
+  await kept.getByRole('button', { name: 'Use it' }).click();
+  await expect(kept).toContainText(/400\s*mV/);
+  await kept.getByRole('button', { name: /^Remove/ }).click();
+  await expect(kept).toHaveCount(0);
+  await page.getByRole('button', { name: 'Supply Desk platform' }).click();
+  await expect(page.getByRole('dialog')).toContainText(/to be between\s+100\s*mV\s+and\s+900\s*mV/);
 });
 
 test('on a phone the list comes first and the picture on demand', async ({ page, app }) => {

@@ -1,7 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { writeFileSync } from 'node:fs';
 import { exampleOf } from '../core/sound/examples';
-import { writeWav } from '../core/sound/wav';
+import { writeWav, writeWavFloat } from '../core/sound/wav';
 import { expect, expectAccessibleInBoth, freshShow, test } from './app';
 
 const PHONE = { width: 390, height: 844 };
@@ -102,9 +102,9 @@ test('a recording is read on this machine, and what is heard goes into the trace
   await page.goto(`${app.url}/show/${id}/listen`);
   // Where one is in the show is told to the others; what is heard is not.
   page.on('request', (r) => r.method() !== 'GET' && !r.url().endsWith('/here') && sent.push(r.url()));
-  const file = page.getByLabel('WAV file');
+  const file = page.getByLabel('Recording', { exact: true });
   await file.setInputFiles({ name: 'x.wav', mimeType: 'audio/wav', buffer: Buffer.from('no recording at all') });
-  await expect(page.getByRole('alert')).toContainText('This is not a WAV file');
+  await expect(page.getByRole('alert')).toContainText('This is no recording that can be read here');
   await expectAccessibleInBoth(page);
   const wav = Buffer.from(writeWav(exampleOf('buzz', 60, 44_100, 6), 44_100));
   await file.setInputFiles({ name: 'stage.wav', mimeType: 'audio/wav', buffer: wav });
@@ -118,8 +118,38 @@ test('a recording is read on this machine, and what is heard goes into the trace
   await page.getByRole('link', { name: 'Trace it with this' }).click();
   await page.waitForURL(/\/trace/);
   await expect(page.locator('[data-told="sound"] [aria-pressed="true"]')).toHaveText('a buzz');
+  expect(page.url()).toMatch(/sound=buzz\.\d+/);
   await page.getByRole('button', { name: 'Go on' }).click();
   await expect(page.getByRole('listitem').getByText('a buzz', { exact: true })).toBeVisible();
+
+  // Two channels in opposite polarity are not averaged to nothing; another channel is one choice away.
+  await page.goto(`${app.url}/show/${id}/listen`);
+  const left = exampleOf('hum', 50, 44_100, 4);
+  const both = Buffer.from(writeWavFloat([left, left.map((v) => -v)], 44_100));
+  await file.setInputFiles({ name: 'both.wav', mimeType: 'audio/wav', buffer: both });
+  await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'hum');
+  await expect(page.getByText('in opposite polarity')).toBeVisible();
+  await expectAccessibleInBoth(page);
+  await page.getByLabel('Channel').selectOption({ label: 'channel 2' });
+  await expect(page.getByLabel('Channel')).toHaveValue('2');
+  await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'hum');
+  // What is no WAV is decoded by the browser.
+  const packed = await page.evaluate(async () => {
+    const context = new AudioContext();
+    const to = context.createMediaStreamDestination();
+    const tone = new OscillatorNode(context, { frequency: 8000 });
+    tone.connect(new GainNode(context, { gain: 0.3 })).connect(to);
+    tone.start();
+    const recorder = new MediaRecorder(to.stream);
+    const parts: Blob[] = [];
+    recorder.ondataavailable = (e) => parts.push(e.data);
+    recorder.start();
+    await new Promise((go) => setTimeout(go, 2500));
+    await new Promise((go) => ((recorder.onstop = go), recorder.stop()));
+    return [...new Uint8Array(await new Blob(parts).arrayBuffer())];
+  });
+  await file.setInputFiles({ name: 'phone.webm', mimeType: 'audio/webm', buffer: Buffer.from(packed) });
+  await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'whine');
 
   // Without a file and without a microphone: what is made here.
   await page.goto(`${app.url}/show/${id}/listen`);
@@ -170,7 +200,7 @@ test('a long recording tells how far it is, and can be left; a second one ends t
     const samples = Float32Array.from({ length: RATE * seconds }, (_, k) => piece[k % piece.length]);
     return { name: `${sound}.wav`, mimeType: 'audio/wav', buffer: Buffer.from(writeWav(samples, RATE)) };
   };
-  const file = page.getByLabel('WAV file');
+  const file = page.getByLabel('Recording', { exact: true });
   await file.setInputFiles(wav('hum', 600));
   await expect(page.getByRole('progressbar', { name: 'Analysed so far' })).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
@@ -238,6 +268,15 @@ test('a drill: tests that cost minutes, a cause told, a score with its reasons, 
   await expect(page.locator('[data-asked="sound"]')).toBeVisible();
   await page.locator('[data-do="swap-lead"]').click();
   await expect(page.locator('[data-asked]')).toHaveCount(2);
+  // What a test does is heard as well, at the gain at which the noise is.
+  await page
+    .locator('[data-asked="swap-lead"]')
+    .getByRole('button', { name: /^Hear it/ })
+    .click();
+  await expect(page.getByRole('img', { name: /^Average spectrum/ })).toBeVisible();
+  // Twelve of them, and nothing tells before it is over what each is about.
+  await expect(page.getByRole('navigation', { name: 'Drills' }).getByRole('button')).toHaveCount(13);
+  await expect(page.getByRole('heading', { name: /^Rig 1 of 12: / })).toBeVisible();
   await page.getByRole('button', { name: 'I know what it is' }).click();
   await expectAccessibleInBoth(page);
   await page.locator('[data-suspect="loop"]').click();
@@ -246,6 +285,9 @@ test('a drill: tests that cost minutes, a cause told, a score with its reasons, 
   const points = Number(await score.getAttribute('data-score'));
   expect(points).toBeGreaterThan(20);
   expect(points).toBeLessThan(100);
+  await expect(score).toContainText('What would have cured it:');
+  await page.getByRole('button', { name: 'Hear it cured' }).click();
+  await expect(page.locator('[data-heard]')).toBeVisible();
   await expect(page.getByText('most likely then').first()).toBeVisible();
   await expectAccessibleInBoth(page);
   // A wrong one is worth nothing, and the right one is told.

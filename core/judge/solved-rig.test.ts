@@ -27,6 +27,16 @@ function show(...texts: string[]): Plan {
 const KEYS = 'keyboard earthed on Stage, 3 m, passive DI, 30 m, mic';
 const MIC = 'dynamic mic, 30 m, mic';
 
+it('two plans that share what is known do not take it from one another while they are solved', () => {
+  const shared: Pieces = new Map();
+  const [one, other] = [show(KEYS, MIC), show('single coil, 6 m, active DI, 30 m, mic')];
+  const slow = new SolvedRig(one, shared);
+  slow.step();
+  // Somebody else is done in between, and tidies up.
+  judgeWhole(new SolvedRig(other, shared));
+  expect(judgeWhole(slow)).toEqual(judgePlan(one));
+});
+
 describe('what cannot be computed', () => {
   const broken = (): Plan => {
     const plan = show(KEYS, MIC);

@@ -80,6 +80,8 @@ export class SolvedRig {
   readonly lines: readonly Line[];
   readonly domains: readonly Domain[];
   readonly #keys: string[] = [];
+  /** Pieces that have been stepped over: held here, for who shares `pieces` may take out what another plan has no use for. */
+  readonly #own: Piece[] = [];
   readonly #shared: string;
   #next = 0;
   readonly #fresh = new Set<number>();
@@ -100,9 +102,12 @@ export class SolvedRig {
       const domain = this.domains[this.#next++];
       const key = scopeKey(this.plan, domain, this.#shared);
       this.#keys.push(key);
-      if (this.pieces.has(key)) continue;
+      const known = this.pieces.get(key);
+      const piece = known ?? solvePiece(this.plan, domain);
+      this.#own.push(piece);
+      if (known) continue;
       this.#fresh.add(this.#next - 1);
-      this.pieces.set(key, solvePiece(this.plan, domain));
+      this.pieces.set(key, piece);
       return true;
     }
     const live = new Set(this.#keys);
@@ -122,7 +127,7 @@ export class SolvedRig {
    */
   solved(which: Which = 'all'): Map<string, Solved> {
     while (which !== 'sofar' && this.step());
-    const pieces = this.#keys.map((key) => this.pieces.get(key)!);
+    const pieces = this.#own;
     const hums = pieces.flatMap((p) => p.hum ?? []);
     const rig = rigHum(this.plan, hums);
     const shared = new Map<string, number>();
@@ -147,15 +152,15 @@ export class SolvedRig {
 
   /** Phantom drawn by the lines of some pieces, as far as they are stepped over. */
   #draws(counts: (domain: Domain) => boolean): Draw[] {
-    return this.#keys.flatMap((key, k) =>
-      counts(this.domains[k]) ? drawsOf(this.plan, this.domains[k], this.pieces.get(key)!) : []
+    return this.#keys.flatMap((_, k) =>
+      counts(this.domains[k]) ? drawsOf(this.plan, this.domains[k], this.#own[k]) : []
     );
   }
 
   /** All pieces solved, and joined at their earths. */
-  #joined(): { pieces: Piece[]; rig: RigHum | null } {
+  #joined(): { pieces: readonly Piece[]; rig: RigHum | null } {
     while (this.step());
-    const pieces = this.#keys.map((key) => this.pieces.get(key)!);
+    const pieces = this.#own;
     const hums = pieces.flatMap((p) => p.hum ?? []);
     return { pieces, rig: rigHum(this.plan, hums) };
   }
@@ -200,14 +205,14 @@ export class SolvedRig {
   /** What every piece of the rig puts at its earths. */
   everything(): Pick<Around, 'hums'> {
     while (this.step());
-    return { hums: this.#keys.flatMap((key) => this.pieces.get(key)!.hum ?? []) };
+    return { hums: this.#own.flatMap((p) => p.hum ?? []) };
   }
 
   /** The rest of the rig around one line. */
   around(line: Line): Around {
     while (this.step());
     const others = this.domains.flatMap((domain, k) =>
-      domain.lines.some((l) => l.id === line.id) ? [] : [this.pieces.get(this.#keys[k])!]
+      domain.lines.some((l) => l.id === line.id) ? [] : [this.#own[k]]
     );
     return {
       hums: others.flatMap((p) => p.hum ?? []),

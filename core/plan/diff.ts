@@ -1,7 +1,7 @@
 import { copyOf, has, isRow, type Row, rowsOf, same, valueAt } from './json';
 import type { Edit, Op, Plan, TableName } from './schema';
 
-const TABLES = ['supplies', 'hosts', 'devices', 'cables', 'lines', 'models', 'touches', 'kit'] as const;
+const TABLES = ['supplies', 'hosts', 'devices', 'cables', 'lines', 'models', 'touches', 'measured', 'kit'] as const;
 
 /** The steps from one plan to another: additions first, removals last, changes field by field so that two people's edits can meet. */
 export function diffPlans(before: Plan, after: Plan): Op[] {

@@ -34,6 +34,7 @@ const MOST: Readonly<Record<TableName, number>> = {
   policy: 1,
   models: LIMITS.models,
   touches: LIMITS.touches,
+  measured: LIMITS.measured,
   kit: KIT_LIMITS.items
 };
 

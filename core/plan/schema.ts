@@ -14,6 +14,7 @@ export const LIMITS = {
   hosts: 50,
   models: 100,
   touches: 200,
+  measured: 200,
   response: 400,
   text: 80,
   note: 500,
@@ -68,6 +69,8 @@ const SupplySchema = z.strictObject({
   emf: z.number().min(0).max(50),
   /** That voltage is known within this factor either way; three where it is not said. */
   spread: z.number().min(1).max(10).optional(),
+  /** What was planned before anything was measured; what is measured is reckoned from there. */
+  planned: z.strictObject({ emf: z.number().min(0).max(50), spread: z.number().min(1).max(10).optional() }).optional(),
   /** Resistance of the protective conductor to the building's earth, ohms. */
   ohm: z.number().min(0.001).max(100),
   dimmers: z.boolean()
@@ -149,6 +152,15 @@ const TouchSchema = z.strictObject({
   /** What joins them, where they do not just touch. */
   by: z.enum(LINKS).optional()
 });
+/** Something measured on the stage, of which the voltages of earths follow. Of what is gone it says nothing. */
+const MeasuredSchema = z.strictObject({
+  kind: z.enum(['volts', 'clamp', 'level']),
+  /** Two supplies, a cable, or a line. */
+  of: z.array(id).min(1).max(2),
+  /** Volts, amperes, or volts at the input. */
+  value: z.number().positive().max(100),
+  at: z.iso.datetime()
+});
 /** Raised when what a plan says is said otherwise; older ones are upgraded on their way in. */
 const PLAN_VERSION = 2;
 export const PlanSchema = z.strictObject({
@@ -162,6 +174,7 @@ export const PlanSchema = z.strictObject({
   lines: table(LineSchema, LIMITS.devices),
   models: table(OwnModelSchema, LIMITS.models).optional(),
   touches: table(TouchSchema, LIMITS.touches).optional(),
+  measured: table(MeasuredSchema, LIMITS.measured).optional(),
   /** What there is for this show, where it does not use the crew's kit. */
   kit: table(KitItemSchema, KIT_LIMITS.items).optional()
 });
@@ -171,6 +184,7 @@ export type Device = z.infer<typeof DeviceSchema>;
 export type Cable = z.infer<typeof CableSchema>;
 export type Wiring = (typeof WIRINGS)[number];
 export type Touch = z.infer<typeof TouchSchema>;
+export type MeasuredRow = z.infer<typeof MeasuredSchema>;
 export type OwnModel = z.infer<typeof OwnModelSchema>;
 export type LineInfo = z.infer<typeof LineSchema>;
 export type Policy = z.infer<typeof PolicySchema>;
@@ -188,7 +202,18 @@ const json: z.ZodType<Json> = z.lazy(() =>
 );
 export type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 
-const tableName = z.enum(['supplies', 'hosts', 'devices', 'cables', 'lines', 'policy', 'models', 'touches', 'kit']);
+const tableName = z.enum([
+  'supplies',
+  'hosts',
+  'devices',
+  'cables',
+  'lines',
+  'policy',
+  'models',
+  'touches',
+  'measured',
+  'kit'
+]);
 const pathPart = z.string().regex(/^(?!__proto__$|constructor$|prototype$)[A-Za-z0-9-]{1,40}$/);
 const OpSchema = z.discriminatedUnion('op', [
   z.strictObject({ op: z.literal('add'), table: tableName, id, value: json }),
@@ -217,6 +242,7 @@ export const ROWS = {
   policy: PolicySchema,
   models: OwnModelSchema,
   touches: TouchSchema,
+  measured: MeasuredSchema,
   kit: KitItemSchema
 } as const satisfies Record<z.infer<typeof tableName>, z.ZodType>;
 

@@ -10,6 +10,9 @@ export type StepFault =
   | { code: 'changed'; table: TableName; id: string; path: readonly string[]; expected: Json; found: Json };
 export type Stepped = { ok: true; plan: Plan; changed: ReadonlyMap<TableName, Rows> } | { ok: false; fault: StepFault };
 
+/** Tables that a plan has only where there is something in them. */
+const LEFT_OUT: readonly TableName[] = ['models', 'touches', 'measured', 'kit'];
+
 /** A plan after some steps; the plan itself is not changed. Each step first checks that what it changes is still as it was. */
 export function applySteps(plan: Plan, ops: readonly Op[]): Stepped {
   const changed = new Map<TableName, Rows>();
@@ -25,8 +28,7 @@ export function applySteps(plan: Plan, ops: readonly Op[]): Stepped {
   const next = { ...plan };
   for (const [table, rows] of changed) {
     if (table === 'policy') next.policy = rows.show as unknown as Plan['policy'];
-    else if ((table === 'models' || table === 'touches' || table === 'kit') && Object.keys(rows).length === 0)
-      delete next[table];
+    else if (LEFT_OUT.includes(table) && Object.keys(rows).length === 0) delete next[table as 'kit'];
     else (next as unknown as Record<string, Rows>)[table] = rows;
   }
   return { ok: true, plan: next, changed };

@@ -53,8 +53,9 @@ export function analyse(
   const bin = rate / SIZE;
   const floor = floors(welch.power);
   const whines = tonesIn(welch.power, floor, bin, mains.hz);
-  const hiss = hissOf(floor, bin, welch.blocks);
   const time = overTime(samples, rate);
+  // Clicks lift the spectrum between tones; between clicks there is only hiss. Whichever is less has less in it that is none.
+  const hiss = Math.min(hissOf(floor, bin, welch.blocks), quietOf(samples, rate));
   told(0.95);
   const weigh = (hz: number, power: number): number => power * aWeight(hz) ** 2;
   const harmonic = (from: number, to: number): number =>
@@ -174,6 +175,24 @@ function hissOf(floor: Float64Array, bin: number, blocks: number): number {
   return (perLine * Math.min(20_000, floor.length * bin)) / bin;
 }
 
+/** Frames in which nothing clicks, seconds, and how far apart they are looked at. */
+const QUIET_FRAME = 0.002;
+/** White noise through a second difference has six times its power. */
+const SECOND_DIFFERENCE = 6;
+/** Power of the noise from 20 Hz to 20 kHz out of the quieter half of short frames, hum and its harmonics taken away by a second difference. */
+function quietOf(samples: Float32Array, rate: number): number {
+  const frame = Math.max(16, Math.round(QUIET_FRAME * rate));
+  const powers: number[] = [];
+  for (let from = 2; from + frame <= samples.length; from += frame * 3) {
+    let sum = 0;
+    for (let k = from; k < from + frame; k++) sum += (samples[k] - 2 * samples[k - 1] + samples[k - 2]) ** 2;
+    powers.push(sum / frame / SECOND_DIFFERENCE);
+  }
+  if (powers.length === 0) return Infinity;
+  const half = powers.sort((a, b) => a - b)[powers.length >> 1];
+  return half * Math.min(1, 20_000 / (rate / 2));
+}
+
 function tonesIn(power: Float64Array, floor: Float64Array, bin: number, mainsHz: number): { hz: number; db: number }[] {
   const out: { hz: number; db: number }[] = [];
   for (let k = Math.round(WHINE_FROM_HZ / bin); k < power.length - 2; k++) {
@@ -196,11 +215,14 @@ const CLICK = 12;
 const APART = 0.01;
 /** Frame by which swings are looked at, seconds. */
 const FRAME = 0.02;
+/** Frames after a click that are the click’s. */
+const RINGS = 3;
 
 function overTime(samples: Float32Array, rate: number) {
   const frame = Math.max(16, Math.round(FRAME * rate));
   const count = Math.max(1, Math.floor(samples.length / frame));
   const jumps = new Float64Array(count);
+  const clicked = new Uint8Array(count);
   let [power, peak] = [0, 0];
   const levels: number[] = [];
   const perLevel = Math.max(1, Math.ceil(count / MOST_COLUMNS));
@@ -237,6 +259,8 @@ function overTime(samples: Float32Array, rate: number) {
     const jump = Math.abs(samples[k] - samples[k - 1]);
     if (jump < limit) continue;
     clickPower += samples[k] ** 2;
+    // It rings on for a few frames.
+    for (let f = Math.floor(k / frame); f < Math.min(count, Math.floor(k / frame) + RINGS); f++) clicked[f] = 1;
     if (k - last < APART * rate) continue;
     clicks++;
     last = k;
@@ -250,7 +274,7 @@ function overTime(samples: Float32Array, rate: number) {
     // A click is heard far beyond its few samples.
     clickPower: clicks / seconds < 0.5 ? 0 : (clickPower / samples.length) * 8,
     middle: middles.reduce((a, b) => a + b, 0) / count,
-    swing: swingOf(middles)
+    swing: swingOf(middles.filter((_, f) => clicked[f] === 0))
   };
 }
 

@@ -15,7 +15,27 @@ const MADE: ReadonlySet<Sound> = new Set(['whine', 'crackle', 'radio']);
  * @param rate samples a second
  * @returns samples between −0.5 and 0.5: a channel turned up until it is heard
  */
-export function noiseOf(at: Heard, sound: Sound, mainsHz: number, rate: number, seconds: number): Float32Array {
+export const noiseOf = (at: Heard, sound: Sound, mainsHz: number, rate: number, seconds: number): Float32Array =>
+  scaled(rawNoise(at, sound, mainsHz, rate, seconds));
+
+/** A noise with what is left of it after something was done: both at the gain at which the first is turned up, so that what is softer sounds softer. */
+export function noiseBeside(
+  before: Heard,
+  after: Heard,
+  sounds: readonly [before: Sound, after: Sound],
+  mainsHz: number,
+  rate: number,
+  seconds: number
+): readonly [before: Float32Array, after: Float32Array] {
+  const raw = rawNoise(before, sounds[0], mainsHz, rate, seconds);
+  const peak = raw.reduce((most, v) => Math.max(most, Math.abs(v)), 0);
+  const gain = 0.5 / (peak || 1);
+  // What is louder than that by more than a desk shows is clipped, as there.
+  const at = (v: number): number => Math.min(Math.max(v * gain, -1), 1);
+  return [raw.map(at), rawNoise(after, sounds[1], mainsHz, rate, seconds).map(at)];
+}
+
+function rawNoise(at: Heard, sound: Sound, mainsHz: number, rate: number, seconds: number): Float32Array {
   const n = Math.round(rate * seconds);
   const out = new Float32Array(n);
   const w = (2 * Math.PI * mainsHz) / rate;
@@ -33,5 +53,5 @@ export function noiseOf(at: Heard, sound: Sound, mainsHz: number, rate: number, 
     const loud = 4 * Math.sqrt(Math.max(at.power, 1e-20));
     for (let j = 0; j < n; j++) out[j] = 0.01 * out[j] + loud * example[j];
   }
-  return scaled(out);
+  return out;
 }

@@ -7,8 +7,9 @@ import { exampleOf } from './examples';
 import { mainsIn } from './mains';
 import { faultyRig } from '../trace/rigs';
 import { Stagehand } from '../trace/stagehand';
-import { noiseOf } from './noise';
-import { readWav, writeWav } from './wav';
+import { noiseBeside, noiseOf } from './noise';
+import { heardText, recordingNotes, toneText } from '../words/sound';
+import { readWav, writeWav, writeWavFloat } from './wav';
 
 const tone = (rate: number, seconds: number, parts: readonly (readonly [hz: number, db: number])[], noiseDb = -90) => {
   const random = mulberry32(7);
@@ -183,4 +184,93 @@ describe('WAV files', () => {
       })
     );
   });
+});
+
+describe('a recording as people bring it', () => {
+  const RATE = 48_000;
+  const hum = tone(RATE, 2, [
+    [50, -20],
+    [100, -30]
+  ]);
+  const read = (channels: Float32Array[], channel = 0) => {
+    const got = readWav(writeWavFloat(channels, RATE), channel);
+    if (!got.ok) throw new Error(got.fault.code);
+    return got.wav;
+  };
+  it('of several channels is their average, or the one that is asked for', () => {
+    const half = hum.map((v) => v / 2);
+    expect(read([hum, half]).samples[777]).toBeCloseTo((hum[777] + half[777]) / 2, 6);
+    expect(read([hum, half], 2).samples[777]).toBeCloseTo(half[777], 6);
+    expect(read([hum, half], 9)).toMatchObject({ channel: 2, channels: 2 });
+    expect(recordingNotes(read([hum, half]))).toEqual(['The average of 2 channels.']);
+    expect(recordingNotes(read([hum]))).toEqual([]);
+  });
+  it('in opposite polarity is noticed, and is not averaged to nothing', () => {
+    const over = hum.map((v) => -0.8 * v);
+    const wav = read([hum, over]);
+    expect(wav).toMatchObject({ opposite: true, channel: 1 });
+    expect(analyse(wav.samples, RATE).heard[0].sound).toBe('hum');
+    expect(recordingNotes(wav)[0]).toContain('opposite polarity');
+    // From a correlation of -0.7 on: two things that have little to do with one another are not turned over.
+    const noise = (seed: number) => {
+      const random = mulberry32(seed);
+      return Float32Array.from({ length: RATE }, () => random() - 0.5);
+    };
+    const [a, b] = [noise(1), noise(2)];
+    expect(read([a, b]).opposite).toBe(false);
+    const mix = (share: number) => a.map((v, k) => -share * v + Math.sqrt(1 - share ** 2) * b[k]);
+    expect([read([a, mix(0.66)]).opposite, read([a, mix(0.74)]).opposite]).toEqual([false, true]);
+    expect(read([hum, new Float32Array(hum.length)]).opposite).toBe(false);
+  });
+  it('that promises more than it holds is read as far as it goes, and says so', () => {
+    const bytes = writeWav(hum, RATE);
+    const cut = readWav(bytes.slice(0, bytes.byteLength - 20_000));
+    expect(cut.ok && [cut.wav.truncated, cut.wav.samples.length]).toEqual([true, hum.length - 10_000]);
+    expect(cut.ok && recordingNotes(cut.wav)[0]).toContain('cut short');
+    const whole = readWav(bytes);
+    expect(whole.ok && whole.wav.truncated).toBe(false);
+  });
+  it('with the whistle of a tube screen says what that is', () => {
+    const found = analyse(tone(RATE, 3, [[15_625, -40]], -90), RATE);
+    expect(heardText(found)).toContain('line frequency of a tube screen');
+    for (const [hz, is] of [
+      [15_549, false],
+      [15_550, true],
+      [15_734, true],
+      [15_800, true],
+      [15_801, false]
+    ] as const)
+      expect([hz, toneText(hz).includes('tube screen')]).toEqual([hz, is]);
+  });
+  it('that crackles, often or seldom, is no radio, and its hiss is what lies between the clicks', () => {
+    for (const everySeconds of [0.07, 0.3, 0.9]) {
+      const random = mulberry32(5);
+      let ring = 0;
+      const samples = Float32Array.from({ length: RATE * 8 }, (_, k) => {
+        if (k % Math.round(everySeconds * RATE) === 0) ring = 0.5;
+        ring *= Math.exp(-900 / RATE);
+        return ring * (2 * random() - 1) + 0.0005 * (2 * random() - 1);
+      });
+      const found = analyse(samples, RATE);
+      expect([everySeconds, found.heard.some((h) => h.sound === 'radio')]).toEqual([everySeconds, false]);
+      expect([everySeconds, found.heard[0].sound]).toEqual([everySeconds, 'crackle']);
+      const between = 10 * Math.log10(2 * (0.0005 ** 2 / 3) * (20_000 / 24_000));
+      expect(Math.abs(found.hissDb - between)).toBeLessThan(1.5);
+    }
+  });
+});
+
+it('what is left of a noise is heard at the gain of the noise', () => {
+  const hand = new Stagehand(faultyRig(3, ['loop']));
+  const { heard, sound } = hand.sound();
+  const softer = {
+    ...heard,
+    harmonics: heard.harmonics.map((p) => p / 100),
+    hiss: heard.hiss / 100,
+    power: heard.power / 100
+  };
+  const [before, after] = noiseBeside(heard, softer, [sound, sound], 50, 48_000, 1);
+  const rms = (list: Float32Array): number => Math.sqrt(list.reduce((sum, v) => sum + v * v, 0) / list.length);
+  expect(20 * Math.log10(rms(before) / rms(after))).toBeCloseTo(20, 1);
+  expect(before.reduce((most, v) => Math.max(most, Math.abs(v)), 0)).toBeCloseTo(0.5, 6);
 });

@@ -15,8 +15,14 @@ export interface Wav {
   readonly rate: number;
   readonly channels: number;
   readonly bits: number;
-  /** All channels' average, −1 to 1. */
+  /** The channel that was asked for, or all channels' average, −1 to 1. */
   readonly samples: Float32Array;
+  /** Which channel that is, from 1; 0 for the average. */
+  readonly channel: number;
+  /** The first two channels carry the same the other way round: their average is next to nothing. */
+  readonly opposite: boolean;
+  /** The file promises more than it holds. */
+  readonly truncated: boolean;
 }
 
 const PCM = 1;
@@ -33,7 +39,13 @@ const FormatSchema = z.object({
 });
 type Format = z.infer<typeof FormatSchema>;
 
-export function readWav(bytes: ArrayBuffer): { ok: true; wav: Wav } | { ok: false; fault: WavFault } {
+/** Channels that are so much alike, turned over, are of opposite polarity: their correlation. */
+const OPPOSITE = -0.7;
+
+/**
+ * @param channel which channel, from 1; 0 for the average of all. Where two are of opposite polarity the average is none, and the first is taken
+ */
+export function readWav(bytes: ArrayBuffer, channel = 0): { ok: true; wav: Wav } | { ok: false; fault: WavFault } {
   const no = (fault: WavFault) => ({ ok: false as const, fault });
   const view = new DataView(bytes);
   const size = bytes.byteLength;
@@ -80,13 +92,19 @@ export function readWav(bytes: ArrayBuffer): { ok: true; wav: Wav } | { ok: fals
       const end = length === 0 || length === 0xffffffff ? size : Math.min(from + length, size);
       const count = Math.floor((end - from) / format.block);
       if (count === 0) return no({ code: 'no-samples' });
+      const opposite = format.channels > 1 && correlation(view, from, count, format) < OPPOSITE;
+      const asked = Math.min(channel, format.channels);
+      const taken = asked === 0 && opposite ? 1 : asked;
       return {
         ok: true,
         wav: {
           rate: format.rate,
           channels: format.channels,
           bits: format.bits,
-          samples: mixed(view, from, count, format)
+          samples: taken === 0 ? mixed(view, from, count, format) : oneOf(view, from, count, format, taken - 1),
+          channel: taken,
+          opposite,
+          truncated: length !== 0 && length !== 0xffffffff && from + length > size
         }
       };
     }
@@ -96,28 +114,56 @@ export function readWav(bytes: ArrayBuffer): { ok: true; wav: Wav } | { ok: fals
   return no({ code: format ? 'no-samples' : 'no-format' });
 }
 
+/** Reads one sample at a byte. */
+function reader(view: DataView, { tag, bits }: Format): (at: number) => number {
+  if (tag === FLOAT) return bits === 32 ? (at) => view.getFloat32(at, true) : (at) => view.getFloat64(at, true);
+  if (bits === 8) return (at) => (view.getUint8(at) - 128) / 128;
+  if (bits === 16) return (at) => view.getInt16(at, true) / 32768;
+  if (bits === 24) return (at) => ((view.getInt8(at + 2) << 16) | view.getUint16(at, true)) / 8388608;
+  return (at) => view.getInt32(at, true) / 2147483648;
+}
+
 /** The average of all channels. */
-function mixed(view: DataView, from: number, count: number, { tag, bits, channels, block }: Format): Float32Array {
+function mixed(view: DataView, from: number, count: number, format: Format): Float32Array {
+  const { bits, channels, block } = format;
   const out = new Float32Array(count);
   const bytes = bits / 8;
-  const read: (at: number) => number =
-    tag === FLOAT
-      ? bits === 32
-        ? (at) => view.getFloat32(at, true)
-        : (at) => view.getFloat64(at, true)
-      : bits === 8
-        ? (at) => (view.getUint8(at) - 128) / 128
-        : bits === 16
-          ? (at) => view.getInt16(at, true) / 32768
-          : bits === 24
-            ? (at) => ((view.getInt8(at + 2) << 16) | view.getUint16(at, true)) / 8388608
-            : (at) => view.getInt32(at, true) / 2147483648;
+  const read = reader(view, format);
   for (let k = 0; k < count; k++) {
     let sum = 0;
     for (let c = 0; c < channels; c++) sum += read(from + k * block + c * bytes);
     out[k] = Number.isFinite(sum) ? sum / channels : 0;
   }
   return out;
+}
+
+function oneOf(view: DataView, from: number, count: number, format: Format, channel: number): Float32Array {
+  const read = reader(view, format);
+  const at = from + (channel * format.bits) / 8;
+  const out = new Float32Array(count);
+  for (let k = 0; k < count; k++) {
+    const v = read(at + k * format.block);
+    out[k] = Number.isFinite(v) ? v : 0;
+  }
+  return out;
+}
+
+/** Looked at for polarity: so many samples, evenly over the file. */
+const LOOKED_AT = 400_000;
+/** How alike the first two channels are, −1 to 1; 0 where one of them is silent. */
+function correlation(view: DataView, from: number, count: number, format: Format): number {
+  const read = reader(view, format);
+  const step = Math.max(1, Math.floor(count / LOOKED_AT));
+  let [lr, ll, rr] = [0, 0, 0];
+  for (let k = 0; k < count; k += step) {
+    const at = from + k * format.block;
+    const [l, r] = [read(at), read(at + format.bits / 8)];
+    if (!Number.isFinite(l + r)) continue;
+    lr += l * r;
+    ll += l * l;
+    rr += r * r;
+  }
+  return ll > 0 && rr > 0 ? lr / Math.sqrt(ll * rr) : 0;
 }
 
 /** Writes samples as a WAV file of 16 bits, one channel. */
@@ -138,5 +184,23 @@ export function writeWav(samples: Float32Array, rate: number): ArrayBuffer {
   put(36, 'data');
   view.setUint32(40, samples.length * 2, true);
   samples.forEach((v, k) => view.setInt16(44 + 2 * k, Math.round(Math.max(-1, Math.min(1, v)) * 32767), true));
+  return bytes;
+}
+
+/** Writes channels as a WAV file of floating point, 32 bits. @param channels samples of each, as many in all */
+export function writeWavFloat(channels: readonly Float32Array[], rate: number): ArrayBuffer {
+  const count = channels[0]?.length ?? 0;
+  const block = channels.length * 4;
+  const bytes = new ArrayBuffer(44 + count * block);
+  const view = new DataView(bytes);
+  new Uint8Array(bytes).set(new Uint8Array(writeWav(new Float32Array(0), rate)));
+  view.setUint32(4, 36 + count * block, true);
+  view.setUint16(20, FLOAT, true);
+  view.setUint16(22, channels.length, true);
+  view.setUint32(28, rate * block, true);
+  view.setUint16(32, block, true);
+  view.setUint16(34, 32, true);
+  view.setUint32(40, count * block, true);
+  channels.forEach((samples, c) => samples.forEach((v, k) => view.setFloat32(44 + k * block + c * 4, v, true)));
   return bytes;
 }

@@ -1,4 +1,4 @@
-import { judgeWhole } from '../judge/judge';
+import { judgeWhole, type LineReport } from '../judge/judge';
 import { SolvedRig } from '../judge/solved-rig';
 import type { Plan } from '../plan/schema';
 import { fromDbu } from '../units/quantity';
@@ -35,17 +35,29 @@ export const rangeOf = (plan: Plan, supply: string): readonly [number, number] =
   return [emf / factorOf(plan, supply), emf * factorOf(plan, supply)];
 };
 
-/** What the plan foresees of a quantity, in its own unit. */
-export function foreseen(plan: Plan, what: Measured): number {
+/** What the network gives of a plan: current in the loop of a cable, amperes, and what supplies put on a line's input, dBu. */
+export interface Foresight {
+  readonly ring: (cable: string) => number | undefined;
+  readonly earths: (line: string) => number | undefined;
+}
+const solved = (plan: Plan): Foresight => ({
+  ring: (cable) => new SolvedRig(plan).rings().find((r) => r.cables.includes(cable))?.ampere,
+  earths: (line) => earthsOf(judgeWhole(new SolvedRig(plan)).find((r) => r.id === line))
+});
+/** What the supplies put on a line's input, dBu; undefined where that is nothing. */
+export const earthsOf = (report: Pick<LineReport, 'hum'> | undefined): number | undefined =>
+  report?.hum?.byKind.find((k) => k.kind === 'earths')?.dbu;
+
+/** What the plan foresees of a quantity, in its own unit. @param by the plan as it is solved already */
+export function foreseen(plan: Plan, what: Measured, by: Foresight = solved(plan)): number {
   switch (what.kind) {
     case 'volts':
       // Two EMFs against the building's earth add up, the worst they can do.
       return what.supplies.reduce((sum, id) => sum + plan.supplies[id].emf, 0);
     case 'clamp':
-      return new SolvedRig(plan).rings().find((r) => r.cables.includes(what.cable))?.ampere ?? 0;
+      return by.ring(what.cable) ?? 0;
     case 'level': {
-      const hum = judgeWhole(new SolvedRig(plan)).find((r) => r.id === what.line)?.hum;
-      const dbu = hum?.byKind.find((k) => k.kind === 'earths')?.dbu;
+      const dbu = by.earths(what.line);
       return dbu === undefined ? 0 : fromDbu(dbu);
     }
   }

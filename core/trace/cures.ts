@@ -23,8 +23,10 @@ export type CureWhat =
 
 export interface Cure {
   readonly what: readonly CureWhat[];
-  /** Line that it is made on; null where it is made for the whole desk. */
+  /** Line that it is made on; null where it is made for the whole desk, or on several. */
   readonly line: string | null;
+  /** Lines that the same is done on, where they are several. */
+  readonly lines: readonly string[];
   readonly ops: readonly Op[];
   /** Hum at the worst input of the ring, dB under its playing. */
   readonly before: number;
@@ -34,6 +36,8 @@ export interface Cure {
   readonly mixAfter: number;
   /** What has to be had for it, as a class of cost; 0 where it is only a matter of hands. */
   readonly cost: number;
+  /** Other lines that hum less by it, most first, dB. */
+  readonly better: readonly { line: string; humDb: number }[];
   /** Lines whose verdict is worse for it, or that hum more. */
   readonly worse: readonly { line: string; before: Severity; after: Severity; humDb: number }[];
 }
@@ -61,9 +65,15 @@ const BEARS: ReadonlySet<RemedyWhat['code']> = new Set([
 ]);
 const SWITCHES: ReadonlySet<string> = new Set(['lift', 'power']);
 
+/** Changes that are made on one line after the other just the same. */
+const ALIKE: ReadonlySet<CureWhat['code']> = new Set(['setting', 'isolate', 'wiring', 'feed']);
+/** So many changes are tried on all lines of a loop's kind: each is the whole rig once more. */
+const GROUPS = 3;
+
 interface Change {
   readonly what: readonly CureWhat[];
   readonly line: string | null;
+  readonly lines?: readonly string[];
   readonly apply: (draft: Plan) => void;
 }
 
@@ -115,8 +125,22 @@ export function* curesInSteps(
       yield;
     }
   }
+  // Where several lines close a loop between the same supplies, one of them opened leaves the others.
+  const groups: Tried[] = [];
+  const alike = [...singles, ...lifted]
+    .filter(({ change: { what }, after }) => {
+      const now = after.find((r) => r.id === line)?.hum?.below;
+      return what.every((w) => ALIKE.has(w.code)) && now !== undefined && now - before >= LEAST_DB;
+    })
+    .sort((a, b) => (mixOf(b.after).hum ?? 0) - (mixOf(a.after).hum ?? 0));
+  for (const { change } of alike.slice(0, GROUPS)) {
+    const all = onAll(plan, ring, change, pieces);
+    const tried = all && tryChange(plan, all, pieces);
+    if (tried) groups.push({ change: all, ...tried });
+    yield;
+  }
   const seen = new Set<string>();
-  return [...singles, ...lifted]
+  return [...singles, ...lifted, ...groups]
     .flatMap(({ change, ops, after }): Cure[] => {
       const now = new Map(after.map((r) => [r.id, r]));
       const worst = now.get(line)?.hum?.below;
@@ -128,12 +152,17 @@ export function* curesInSteps(
         {
           what: change.what,
           line: change.line,
+          lines: change.lines ?? [],
           ops,
           before,
           after: worst,
           mixBefore,
           mixAfter: mixOf(after).hum ?? 0,
-          cost: change.what.reduce((sum, w) => sum + priceOf(w), 0),
+          cost: change.what.reduce((sum, w) => sum + priceOf(w), 0) * (change.lines?.length ?? 1),
+          better: reports
+            .map((was) => ({ line: was.id, humDb: (now.get(was.id)?.hum?.below ?? 0) - (was.hum?.below ?? 0) }))
+            .filter((b) => b.line !== line && b.humDb > TOLD_DB)
+            .sort((a, b) => b.humDb - a.humDb),
           worse: reports.flatMap((was) => {
             const is = now.get(was.id);
             if (!is) return [];
@@ -194,6 +223,30 @@ function changesFor(plan: Plan, ring: EarthRing): Change[] {
     apply: (draft) => void delete draft.touches?.[id]
   }));
   return [...singles, ...hosts, ...apart];
+}
+
+/** A change made on every line that closes a loop between the same supplies and can be changed just so; null where that is one line. */
+function onAll(plan: Plan, ring: EarthRing, change: Change, pieces: Pieces): Change | null {
+  const whole = new SolvedRig(plan, new Map(pieces));
+  const supplies = (of: readonly string[]): string => [...of].sort().join(' ');
+  const cables = new Set(
+    whole.rings().flatMap((r) => (supplies(r.supplies) === supplies(ring.supplies) ? r.cables : []))
+  );
+  const wanted = change.what.map((w) => JSON.stringify(w));
+  const made = whole.lines
+    .filter((l) => l.cables.some((c) => cables.has(c)))
+    .flatMap((l) => {
+      const all = candidates(plan, l);
+      const parts = wanted.map((w) => all.find(({ what }) => JSON.stringify(what) === w));
+      return parts.every((p) => p !== undefined) ? [{ line: l.id, parts }] : [];
+    });
+  if (made.length < 2) return null;
+  return {
+    what: change.what,
+    line: null,
+    lines: made.map((m) => m.line),
+    apply: (draft) => made.forEach(({ parts }) => parts.forEach((p) => p!.apply(draft)))
+  };
 }
 
 /** Metal is kept apart; a link that is wanted is made without its shield. */

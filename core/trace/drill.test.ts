@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { analyse } from '../sound/analyse';
+import { noiseOf } from '../sound/noise';
 import { LESSON_TEXTS } from '../words/drill';
 import { type Asked, drillRig, LESSONS, lessonRig, MOST_LEVEL, scoreOf } from './drill';
 import { Trace } from './infer';
@@ -6,7 +8,10 @@ import { traced } from './traced';
 import { Stagehand } from './stagehand';
 
 describe('drills', () => {
-  it('each of the first teaches the one thing that it is for', () => {
+  it('the course has twelve, of which each teaches one thing, and the last has two faults', () => {
+    expect(LESSONS).toHaveLength(12);
+    expect(new Set(LESSONS.map((l) => l.code)).size).toBe(12);
+    expect(LESSONS.at(-1)!.code).toBe('several');
     for (const { code } of LESSONS) {
       const rig = lessonRig(code);
       expect([code, rig.hidden.code]).toEqual([code, code]);
@@ -14,6 +19,30 @@ describe('drills', () => {
       // It can be told: the cause is one of those that may be named.
       expect(new Trace(rig.plan, rig.line).hypotheses.map((h) => h.id)).toContain(rig.hidden.id);
     }
+  });
+  it('evidence points the right way in each, and what is heard is what it is called', () => {
+    const same = (s: string): string => (s === 'buzz' ? 'hum' : s);
+    for (const { code } of LESSONS) {
+      const rig = lessonRig(code);
+      const hand = new Stagehand(rig);
+      const found = traced(rig, hand);
+      expect([code, found.cause.id]).toEqual([code, rig.hidden.id]);
+      expect(found.share).toBeGreaterThan(0.85);
+      const { heard, sound } = hand.sound();
+      const played = analyse(noiseOf(heard, sound, 50, 48_000, 3), 48_000).heard[0].sound;
+      expect([code, same(played)]).toEqual([code, same(sound)]);
+    }
+  });
+  it('a cure takes most of it away, and is another in the place of what is at fault where there is one', () => {
+    const cures = LESSONS.map(({ code }) => [code, scoreOf(lessonRig(code), [], 'none').cure] as const);
+    for (const [code, cure] of cures) {
+      const hand = new Stagehand(lessonRig(code));
+      if (cure === null) continue;
+      expect([code, hand.after(cure)!.power < hand.sound().heard.power / 10]).toEqual([code, true]);
+    }
+    const of = Object.fromEntries(cures);
+    expect(of).toMatchObject({ shield: 'swap-lead', contact: 'swap-lead', leg: 'swap-run', touch: 'clear-metal' });
+    expect(cures.filter(([, cure]) => cure === null).length).toBeLessThan(3);
   });
   it('get harder: more causes at every level', () => {
     const codes = (level: number): Set<string> =>

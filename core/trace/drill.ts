@@ -4,16 +4,22 @@ import { faultyRig, type FaultyRig } from './rigs';
 import { traced, SURE } from './traced';
 import { Stagehand } from './stagehand';
 
-/** Rigs to practise on: the first ones teach one mistake each, then they are drawn from more and more causes. */
+/** Rigs to practise on: a course of twelve, from easy to mean, of which each teaches one thing; then they are drawn from more and more causes. */
 
-/** What each of the first drills teaches. */
+/** What each drill of the course is about; the last has two faults at once. */
 export const LESSONS = [
-  { code: 'loop', seed: 3 },
-  { code: 'pickup', seed: 5 },
-  { code: 'shield', seed: 8 },
+  { code: 'loop', seed: 2 },
+  { code: 'pickup', seed: 1 },
+  { code: 'shield', seed: 2 },
   { code: 'low-level', seed: 2 },
-  { code: 'electric', seed: 11 },
-  { code: 'supply', seed: 4 }
+  { code: 'electric', seed: 1 },
+  { code: 'supply', seed: 1 },
+  { code: 'dimmers', seed: 46 },
+  { code: 'contact', seed: 1 },
+  { code: 'touch', seed: 2 },
+  { code: 'pin-1', seed: 3 },
+  { code: 'leg', seed: 15 },
+  { code: 'several', seed: 2 }
 ] as const satisfies readonly { code: CauseCode; seed: number }[];
 export type Lesson = (typeof LESSONS)[number]['code'];
 
@@ -45,6 +51,8 @@ export interface Score {
   readonly share: number;
   /** 0 to 100: less with every minute beyond the best, less for a guess that the evidence did not bear out, nothing for a wrong one. */
   readonly points: number;
+  /** The test that leaves least of the noise, which is what would have cured it; null where none takes much away. */
+  readonly cure: Ask | null;
 }
 
 /** Points that each minute beyond the best costs. */
@@ -54,7 +62,8 @@ const LEAST = 20;
 const GUESSED = 0.3;
 
 export function scoreOf(rig: FaultyRig, asked: readonly Asked[], causeId: string): Score {
-  const best = traced(rig, new Stagehand(rig));
+  const hand = new Stagehand(rig);
+  const best = traced(rig, hand);
   const minutes = asked.reduce((sum, a) => sum + a.minutes, 0);
   const right = causeId === rig.hidden.id;
   const beliefs = new Trace(rig.plan, rig.line).beliefs(asked.flatMap((a) => a.answer ?? []));
@@ -65,6 +74,7 @@ export function scoreOf(rig: FaultyRig, asked: readonly Asked[], causeId: string
     minutes,
     best: { asks: best.asks, minutes: best.minutes },
     share,
+    cure: hand.cure(),
     points: right ? Math.round(inTime * (GUESSED + (1 - GUESSED) * Math.min(share / SURE, 1))) : 0
   };
 }

@@ -69,6 +69,16 @@ export function soundChance(truth: Sound | null, is: Sound): number {
   return (wrong[is] ?? 0) + SLIP / (SOUNDS.length - 1);
 }
 
+/** How likely a recording has what it has: each sound in it by its share. A word alone is all of it. */
+export function heardChance(
+  truth: Sound | null,
+  { is, heard }: { readonly is: Sound; readonly heard?: Readonly<Partial<Record<Sound, number>>> | undefined }
+): number {
+  const parts = Object.entries(heard ?? { [is]: 1 }) as [Sound, number][];
+  const total = parts.reduce((sum, [, share]) => sum + share, 0);
+  return parts.reduce((sum, [sound, share]) => sum + (share / total) * soundChance(truth, sound), 0);
+}
+
 export function spreadChance(truth: Spread, is: Spread): number {
   const off = Math.abs(SPREADS.indexOf(is) - SPREADS.indexOf(truth));
   if (truth === 'some') return off === 0 ? 0.85 : 0.075;

@@ -15,9 +15,9 @@ import {
   NOTICED_AS,
   NOTICES,
   type Since,
+  heardChance,
   sinceOf,
   SINCES,
-  soundChance,
   type Spread,
   SPREADS,
   UNTHOUGHT,
@@ -29,7 +29,8 @@ import {
 
 /** What somebody answered: how it sounds, which lines do it, or what a test did. */
 export type Answer =
-  | { readonly ask: 'sound'; readonly is: Sound }
+  /** `heard`: how much there is of each in a recording, 0 to 1, the loudest of them being what it is called. */
+  | { readonly ask: 'sound'; readonly is: Sound; readonly heard?: Readonly<Partial<Record<Sound, number>>> | undefined }
   | { readonly ask: 'lines'; readonly is: Spread }
   | { readonly ask: 'since'; readonly is: Since }
   | { readonly ask: 'noticed'; readonly is: Notice }
@@ -181,7 +182,7 @@ export class Trace {
     if (h.code === 'none') return this.#unthought(answer, tried);
     switch (answer.ask) {
       case 'sound':
-        return soundChance(this.soundOf(h), answer.is);
+        return heardChance(this.soundOf(h), answer);
       case 'since':
         return sinceOf(h.code)[SINCES.indexOf(answer.is)];
       case 'lines':

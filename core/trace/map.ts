@@ -1,5 +1,7 @@
 // Trace: where hum comes from. The earths of a rig as a map, cures over all of it, and finding a cause by evidence. Solves variants of the plan.
 
+import { earthsOf } from './belief';
+import { type MeasuredAgain, measuredAgain } from './measured';
 import type { Link } from '../gear/links';
 import type { Feed } from '../gear/types';
 import type { LineReport } from '../judge/judge';
@@ -71,6 +73,8 @@ export interface EarthMap {
   readonly contacts: readonly Contact[];
   /** Worst at an input first. */
   readonly rings: readonly EarthRing[];
+  /** What was measured, in its order, beside what the map says of the same. */
+  readonly measured: readonly MeasuredAgain[];
 }
 
 /** Chassis that a device is part of. */
@@ -109,11 +113,16 @@ export function earthMap(
     const known = rings.get(key);
     if (!known || ring.ampere > known.ampere) rings.set(key, placed(plan, ring, key, lines, reports, points));
   }
+  const sorted = [...rings.values()].sort((a, b) => (a.worst?.below ?? Infinity) - (b.worst?.below ?? Infinity));
   return {
     points: [...points.values()],
     threads,
     contacts: contactsOf(plan, lines, points),
-    rings: [...rings.values()].sort((a, b) => (a.worst?.below ?? Infinity) - (b.worst?.below ?? Infinity))
+    rings: sorted,
+    measured: measuredAgain(plan, {
+      ring: (cable) => sorted.find((r) => r.cable === cable || r.cables.includes(cable))?.ampere,
+      earths: (line) => earthsOf(reports.get(line))
+    })
   };
 }
 

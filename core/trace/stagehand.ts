@@ -14,12 +14,27 @@ import { type Heard, dbOf } from './heard';
 import type { Sound } from './hypotheses';
 import { Trace, soundIn, type Ask, type Answer } from './infer';
 import { changeWord } from './ear';
+import type { ProbeId } from './probes';
 import { type FaultyRig, pick } from './rigs';
 
 /** How often people tell something wrongly, or cannot tell; and how far their ear is off, dB. */
 const WRONG = 0.03;
 const UNSURE = 0.04;
 const EAR_DB = 3;
+/** Tests that take the sound away along with the noise, or last no longer than a hand: nothing that one would leave so. */
+const NO_CURE: ReadonlySet<ProbeId> = new Set([
+  'volume',
+  'mute-source',
+  'touch',
+  'unplug-box',
+  'short-box',
+  'short-input',
+  'wiggle',
+  'phantom-off',
+  'known-line'
+]);
+/** So much less of it is a cure, dB. */
+const CURED_DB = -10;
 /** Somebody at a faulty rig who answers what is asked; null when they cannot tell. The same rig and question give the same answer. */
 export class Stagehand {
   readonly #trace: Trace;
@@ -32,6 +47,28 @@ export class Stagehand {
   /** What the line sounds like, as it is. */
   sound(): { heard: Heard; sound: Sound } {
     return { heard: this.#heard, sound: soundIn(this.rig.hidden, this.#heard) };
+  }
+
+  /** What it sounds like while a test is done; null where that cannot be done on this line. */
+  after(ask: Ask): Heard | null {
+    const probe = this.#trace.probes.find((p) => p.id === ask);
+    return probe ? this.#trace.heardIn(probe.change(this.rig.hidden)) : null;
+  }
+  /** What cures it: another in the place of the part that is at fault, or else the test that leaves least of it; null where none takes as much away as one would call a cure. */
+  cure(): Ask | null {
+    const { hidden, line } = this.rig;
+    const left = this.#trace.probes
+      // Less gain helps against hiss alone: all else comes down with it, and so does the music.
+      .filter((p) => !NO_CURE.has(p.id) && (p.id !== 'closer' || hidden.code === 'low-level'))
+      .flatMap((p) => {
+        const after = this.after(p.id);
+        const db = after ? dbOf(after.power) - dbOf(this.#heard.power) : 0;
+        return db <= CURED_DB ? [{ ask: p.id, db }] : [];
+      })
+      .sort((x, y) => x.db - y.db);
+    const places = [line.cables[0], line.cables[line.cables.length - 1], line.devices[1]];
+    const swap = (['swap-lead', 'swap-run', 'swap-box'] as const)[places.indexOf(hidden.of ?? '')];
+    return (left.find((l) => l.ask === swap) ?? left[0])?.ask ?? null;
   }
 
   answer(ask: Ask): Answer | null {

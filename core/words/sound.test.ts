@@ -34,7 +34,7 @@ describe('a recording in words', () => {
     for (const fault of faults) expect(wavFaultText(fault)).toMatch(/\.$/);
     const read = readWav(new TextEncoder().encode('ID3 something else').buffer as ArrayBuffer);
     expect(read.ok ? '' : wavFaultText(read.fault)).toContain(
-      'This is not a WAV file. Save the recording as uncompressed WAV.'
+      'This is no recording that can be read here. Save it as WAV.'
     );
   });
 });

@@ -1,7 +1,7 @@
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import type { Hypothesis, Sound } from '../trace/hypotheses';
-import type { Ask, Word } from '../trace/infer';
+import type { Answer, Ask, Word } from '../trace/infer';
 import type { Change } from '../trace/ear';
 import type { Notice, Since, Spread } from '../trace/first-answers';
 import type { Question, Suspect } from '../trace/view';
@@ -191,6 +191,14 @@ export function whyAsk(q: Pick<Question, 'ask' | 'minutes' | 'foreseen'>, name: 
 const lower = (sentence: string): string => (sentence[0].toLowerCase() + sentence.slice(1)).replace(/\.$/, '');
 
 /** What an answer to a question is called. */
+/** An answer as it was given; of a recording, what is in it. */
+export function answerText(answer: Answer): string {
+  if (answer.ask !== 'sound' || !answer.heard) return wordText(answer.ask, answer.is);
+  const parts = (Object.entries(answer.heard) as [Sound, number][])
+    .sort(([, a], [, b]) => b - a)
+    .map(([sound, share]) => `${SOUND_TEXTS[sound]} ${formatNumber(share * 100)}\u202F%`);
+  return parts.length > 1 ? `${parts.join(', ')} of the recording` : wordText(answer.ask, answer.is);
+}
 export const wordText = (ask: Ask, is: Word): string =>
   ask === 'sound'
     ? SOUND_TEXTS[is as Sound]

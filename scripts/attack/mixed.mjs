@@ -75,7 +75,7 @@ export async function mixed(copy, show) {
         return answer;
       };
     },
-    shows: () => () => sent('GET', '/shows'),
+    shows: () => () => sent('GET', '/'),
     boards: () => (k) => sent('GET', k % 2 === 0 ? `/show/${show}` : at),
     paper: () => () => sent('GET', `${at}/paper/all.pdf`, undefined, { patience: 60_000 })
   };
@@ -107,7 +107,7 @@ export async function mixed(copy, show) {
   );
   listening.abort();
   const deaf = (await Promise.all(feeds)).filter((bytes) => bytes === 0).length;
-  const share = (list) => quantile(list, 0.99);
+  const share = (list) => quantile(list, 0.99) ?? Infinity;
   const of = (kinds) => kinds.flatMap((kind) => times[kind] ?? []);
   const row = (what, kinds, most) => ({
     what: `${MINUTES} minutes of mixed load, ${what}: 99 of 100 within`,

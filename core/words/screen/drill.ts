@@ -10,6 +10,12 @@ export const drill = {
   drills: 'Drills',
   anyRig: 'Any rig',
   settingUpARig: 'Setting up a rig …',
+  rigOfTheCourse: (n: Shown, count: Shown, name: Shown) => `Rig ${n} of ${count}: ${name}`,
+  hearItWithThis: 'Hear it',
+  hearItAfter: (what: Shown) => `Hear it: ${what}`,
+  ofTheCourse: (count: Shown) => ` of ${count}`,
+  hearItCured: 'Hear it cured',
+  curedBy: (what: Shown) => `What would have cured it: ${what}.`,
   rigLevel: (seed: Shown, level: Shown) => `Rig ${seed}, level ${level}`,
   makesANoiseThatWasNot: (what: Shown, name: Shown) =>
     `makes a noise that should not be there. ${what}. The desk is on ${name}.`,

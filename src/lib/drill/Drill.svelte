@@ -5,11 +5,10 @@
   import { page } from '$app/state';
   import { LESSONS, type Lesson, MOST_LEVEL, type Score } from '$core/trace/drill';
   import { type CauseCode } from '$core/trace/hypotheses';
-  import type { Answer, Ask } from '$core/trace/infer';
+  import { type Answer, type Ask, isTold } from '$core/trace/infer';
   import type { Suspect, TraceView } from '$core/trace/view';
   import { formatNumber, formatQuantity } from '$core/units/format';
-  import { LESSON_TEXTS } from '$core/words/drill';
-  import { causeText } from '$core/words/tracing';
+  import { causeText, cureOfAsk } from '$core/words/tracing';
   import { earthName } from '$lib/show/grounds/ground-view';
   import GroundMap from '$lib/show/grounds/GroundMap.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
@@ -105,6 +104,14 @@
     heard = found;
     if (!(await play(() => samples))) toast(says.noSoundCanBePlayedHere);
   }
+  /** What is heard while a test is done: beside the noise as it is, at the same gain. */
+  async function listenAfter(what: Ask): Promise<void> {
+    const then = await api?.listenAfter(what, RATE);
+    if (!then) return;
+    heard = then.found;
+    if (!(await play(() => then.samples))) toast(says.noSoundCanBePlayedHere);
+  }
+  const numberOf = (of: Lesson): number => LESSONS.findIndex((l) => l.code === of) + 1;
   async function tell(s: Suspect): Promise<void> {
     if (!api) return;
     const done = await api.finish(
@@ -183,7 +190,7 @@
         class="btn min-h-11 btn-sm {lesson === l.code ? 'btn-primary' : ''}"
         aria-current={lesson === l.code ? 'true' : undefined}
         onclick={() => choose(l.code)}
-        >{k + 1}{best[l.code] ? ` · ${best[l.code]}` : ''}<span class="sr-only">, {LESSON_TEXTS[l.code].title}</span
+        >{k + 1}{best[l.code] ? ` · ${best[l.code]}` : ''}<span class="sr-only">{says.ofTheCourse(LESSONS.length)}</span
         ></button
       >
     {/each}
@@ -197,7 +204,11 @@
   {:else}
     <div class="mt-3 grid gap-x-10 gap-y-6 md:grid-cols-[1fr_1fr]">
       <section>
-        <h2 class="text-[1.3em] font-bold">{lesson ? LESSON_TEXTS[lesson].title : says.rigLevel(seed, level)}</h2>
+        <h2 class="text-[1.3em] font-bold">
+          {lesson
+            ? says.rigOfTheCourse(numberOf(lesson), LESSONS.length, line.info?.name ?? '')
+            : says.rigLevel(seed, level)}
+        </h2>
         <p class="pt-1 pb-2 leading-snug">
           <strong>{line.info?.name}</strong>
           {says.makesANoiseThatWasNot(
@@ -220,6 +231,12 @@
         {/if}
         {#if end}
           <DrillEnd score={end.score} hidden={name(end.hidden)} tests={asked.length} {lesson}>
+            {#if end.score.cure}
+              {@const cure = end.score.cure}
+              <button type="button" class="btn min-h-12" onclick={() => void listenAfter(cure)}
+                >{says.hearItCured}</button
+              >
+            {/if}
             <button type="button" class="btn min-h-12 btn-primary" onclick={next}>{says.next}</button>
             <button type="button" class="btn min-h-12" onclick={() => void begin()}>{says.onceMore}</button>
           </DrillEnd>
@@ -284,6 +301,14 @@
 </main>
 
 {#snippet then(k: number)}
+  {#if asked[k].answer && !isTold(asked[k].ask)}
+    <button
+      type="button"
+      class="min-h-8 px-1.5 text-[0.93em] underline"
+      aria-label={says.hearItAfter(cureOfAsk(asked[k].ask))}
+      onclick={() => void listenAfter(asked[k].ask)}>{says.hearItWithThis}</button
+    >
+  {/if}
   {#if end}<span class="block text-[0.93em] text-quiet"
       >{says.thenLikeliest(formatNumber(asked[k].after.share * 100), name(asked[k].after))}</span
     >{/if}

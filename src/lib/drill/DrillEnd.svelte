@@ -37,8 +37,12 @@
       score.best.asks.map((a) => cureOfAsk(a).replace(/[.?]$/, '').toLowerCase()).join('; ')
     )}
   </p>
-  {#if lesson}<p class="pt-2 leading-snug">{LESSON_TEXTS[lesson].teaches}</p>{/if}
-  <div class="flex gap-2 pt-3">
+  {#if score.cure}<p class="pt-1">{says.curedBy(cureOfAsk(score.cure).replace(/[.?]$/, ''))}</p>{/if}
+  {#if lesson}<p class="pt-2 leading-snug">
+      <strong>{LESSON_TEXTS[lesson].title}.</strong>
+      {LESSON_TEXTS[lesson].teaches}
+    </p>{/if}
+  <div class="flex flex-wrap gap-2 pt-3">
     {@render children()}
   </div>
 </div>

@@ -2,14 +2,14 @@ import { judgeWhole } from '$core/judge/judge';
 import { SolvedRig } from '$core/judge/solved-rig';
 import type { Plan } from '$core/plan/schema';
 import { type Asked, drillRig, type Lesson, lessonRig, type Score, scoreOf } from '$core/trace/drill';
-import { type Answer, type Ask, Trace } from '$core/trace/infer';
+import { type Answer, type Ask, soundIn, Trace } from '$core/trace/infer';
 import { type FaultyRig } from '$core/trace/rigs';
 import { Stagehand } from '$core/trace/stagehand';
 import { type EarthMap, earthMap } from '$core/trace/map';
 import { type TraceView, traceView } from '$core/trace/view';
 import { toDbu } from '$core/units/quantity';
 import { type Analysis, analyse } from '$core/sound/analyse';
-import { noiseOf } from '$core/sound/noise';
+import { noiseBeside, noiseOf } from '$core/sound/noise';
 import { expose } from 'comlink';
 
 /** A rig with a hidden fault: it stays here, and the screen asks. */
@@ -52,6 +52,15 @@ const api = {
   listen(rate: number): { samples: Float32Array; found: Analysis } {
     const { heard, sound } = hand.sound();
     const samples = noiseOf(heard, sound, rig.plan.policy.mainsHz, rate, SECONDS);
+    return { samples, found: analyse(samples, rate) };
+  },
+  /** The same while a test is done, at the gain at which the noise is heard; null where it cannot be done here. */
+  listenAfter(ask: Ask, rate: number): { samples: Float32Array; found: Analysis } | null {
+    const { heard, sound } = hand.sound();
+    const after = hand.after(ask);
+    if (!after) return null;
+    const then = soundIn(rig.hidden, after);
+    const [, samples] = noiseBeside(heard, after, [sound, then], rig.plan.policy.mainsHz, rate, SECONDS);
     return { samples, found: analyse(samples, rate) };
   },
   view: (answers: Answer[], skipped: Ask[]): TraceView => traceView(trace, answers, skipped),

@@ -13,7 +13,11 @@ const EARLIER: Readonly<Record<string, string>> = { quieter: 'much-less', louder
 const change = z.preprocess((is) => (typeof is === 'string' ? (EARLIER[is] ?? is) : is), z.enum(CHANGES));
 
 const AnswerSchema = z.discriminatedUnion('ask', [
-  z.strictObject({ ask: z.literal('sound'), is: z.enum(SOUNDS) }),
+  z.strictObject({
+    ask: z.literal('sound'),
+    is: z.enum(SOUNDS),
+    heard: z.partialRecord(z.enum(SOUNDS), z.number().min(0).max(1)).optional()
+  }),
   z.strictObject({ ask: z.literal('lines'), is: z.enum(SPREADS) }),
   z.strictObject({ ask: z.literal('since'), is: z.enum(SINCES) }),
   z.strictObject({ ask: z.literal('noticed'), is: z.enum(NOTICES) }),

@@ -2,6 +2,7 @@
   import type { Cure } from '$core/trace/cures';
   import type { EarthRing } from '$core/trace/map';
   import { grounds as says } from '$core/words/screen/grounds';
+  import { formatNumber } from '$core/units/format';
   import { cureText } from '$core/words/trace';
   import { useShow } from '$lib/show/session/context';
   import { type Computed, Failed } from '$lib/show/session/failed';
@@ -17,6 +18,20 @@
   /** What would quieten a ground loop, by what it brings at the mix. */
   const { ring, cures, nameOf, onapply }: Props = $props();
   const show = useShow();
+  /** More lines than these are counted. */
+  const MOST_TOLD = 3;
+  const textOf = (cure: Cure): string =>
+    cure.lines.length > 0 ? says.onLines(cureText(cure.what), cure.lines.map(nameOf).join(', ')) : cureText(cure.what);
+  /** By what it takes; in each, and by its key, in the order of what it brings. */
+  const groups = $derived.by(() => {
+    const all = (Array.isArray(cures) ? (cures as readonly Cure[]) : []).map((cure, k) => ({ cure, k }));
+    const [hands, boxes] = [all.filter((c) => c.cure.cost === 0), all.filter((c) => c.cure.cost > 0)];
+    if (hands.length === 0 || boxes.length === 0) return all.length > 0 ? [{ title: '', list: all }] : [];
+    return [
+      { title: says.byHandAlone, list: hands },
+      { title: says.withABoxToGet, list: boxes }
+    ];
+  });
 </script>
 
 <section aria-label={says.cures}>
@@ -31,36 +46,42 @@
   {:else if cures instanceof Failed}
     <NotComputed failed={cures} what={says.cures} />
   {:else}
-    <ol>
-      {#each cures as cure, k (JSON.stringify(cure.ops))}
-        <li class="border-b border-base-300">
-          <button
-            type="button"
-            class="grid min-h-11 w-full grid-cols-[26px_1fr_auto] items-center gap-x-2 py-1.5 text-left hover:bg-base-200"
-            aria-label={says.applyCure(k + 1, cureText(cure.what))}
-            onclick={() => onapply(cure)}
-          >
-            <kbd class="key">{k + 1}</kbd>
-            <span class="leading-snug"
-              >{cureText(cure.what)}
-              <span class="block text-[0.93em] text-quiet"
-                >{says.theMix(
-                  below(cure.mixBefore),
-                  below(cure.mixAfter),
-                  cure.cost > 0 ? says.costsABox : says.onlyHands
-                )}{#if cure.worse.length > 0}, <span class="text-warning"
-                    >{says.disturbs(cure.worse.map((w) => nameOf(w.line)).join(', '))}</span
-                  >{/if}</span
-              ></span
+    {#each groups as { title, list } (title)}
+      {#if title}<h3 class="pt-2 text-[0.93em] font-semibold text-quiet">{title}</h3>{/if}
+      <ol>
+        {#each list as { cure, k } (JSON.stringify(cure.ops))}
+          <li class="border-b border-base-300" data-cure={cure.lines.length > 0 ? 'all' : 'one'}>
+            <button
+              type="button"
+              class="grid min-h-11 w-full grid-cols-[26px_1fr_auto] items-center gap-x-2 py-1.5 text-left hover:bg-base-200"
+              aria-label={says.applyCure(k + 1, textOf(cure))}
+              onclick={() => onapply(cure)}
             >
-            <span class="num text-right whitespace-nowrap">{below(cure.before)} → {below(cure.after)}</span>
-          </button>
-        </li>
-      {:else}
-        <li class="py-2 text-quiet">
-          {says.nothingTriedHereQuietensItBy}
-        </li>
-      {/each}
-    </ol>
+              <kbd class="key">{k + 1}</kbd>
+              <span class="leading-snug"
+                >{textOf(cure)}
+                <span class="block text-[0.93em] text-quiet"
+                  >{says.theMix(
+                    below(cure.mixBefore),
+                    below(cure.mixAfter)
+                  )}{#if cure.better.length > 0}{says.alsoQuietens(
+                      cure.better
+                        .slice(0, MOST_TOLD)
+                        .map((b) => says.byDb(nameOf(b.line), formatNumber(b.humDb)))
+                        .join(', '),
+                      cure.better.length - MOST_TOLD
+                    )}{/if}{#if cure.worse.length > 0}, <span class="text-warning"
+                      >{says.disturbs(cure.worse.map((w) => nameOf(w.line)).join(', '))}</span
+                    >{/if}</span
+                ></span
+              >
+              <span class="num text-right whitespace-nowrap">{below(cure.before)} → {below(cure.after)}</span>
+            </button>
+          </li>
+        {/each}
+      </ol>
+    {:else}
+      <p class="py-2 text-quiet">{says.nothingTriedHereQuietensItBy}</p>
+    {/each}
   {/if}
 </section>

@@ -8,9 +8,12 @@
   import type { EarthMap, EarthPoint } from '$core/trace/map';
   import { type Room, roomOf, ROOMS } from '$core/rig/audible';
   import { blankSupply } from '$core/plan/blank';
-  import type { Edit } from '$core/plan/schema';
+  import type { Edit, MeasuredRow } from '$core/plan/schema';
+  import { rowOf } from '$core/trace/measured';
+  import { serverNow } from '$lib/live/clock';
   import { CAUTION_TEXTS } from '$core/words/check';
   import { ROOM_NAMES } from '$core/words/names';
+  import { cutText } from '$core/text/well-formed';
   import { cureText } from '$core/words/trace';
   import { unlessTyping } from '$lib/ui/keys';
   import { uuid } from '$lib/uuid';
@@ -24,7 +27,7 @@
   import GroundMap from './GroundMap.svelte';
   import ChassisPanel from './ChassisPanel.svelte';
   import LoopReading from './LoopReading.svelte';
-  import { believe, putSupply, setHostSupply, setMains, setRoom, setSupply } from '$lib/show/session/edits';
+  import { putSupply, setHostSupply, setMains, setMeasured, setRoom, setSupply } from '$lib/show/session/edits';
   import HumBars from '$lib/show/line/HumBars.svelte';
   import StopButton from '$lib/show/session/StopButton.svelte';
   import SupplyDialog from '$lib/show/dialogs/SupplyDialog.svelte';
@@ -92,7 +95,11 @@
 
   const change = (edit: Edit | null): boolean => session.do(edit);
   function apply(cure: Cure): void {
-    const subject = cure.line ? nameOf(cure.line) : says.theSupplies;
+    const subject = cure.line
+      ? nameOf(cure.line)
+      : cure.lines.length > 0
+        ? cutText(cure.lines.map(nameOf).join(', '), 80)
+        : says.theSupplies;
     if (change({ id: uuid(), label: { code: 'remedy', subject }, ops: [...cure.ops] }))
       toast(says.done(cureText(cure.what)), { action: { label: says.undo, onClick: show.undo } });
   }
@@ -100,9 +107,11 @@
     const [kind, id] = p.id.split(':');
     change(kind === 'host' ? setHostSupply(plan, id, supply) : setSupply(plan, id, nameOf(p.id), supply));
   }
-  async function take(what: Measured): Promise<void> {
-    const beliefs = await show.judging?.narrowed(plan, what).catch(() => null);
-    if (beliefs && change(believe(plan, beliefs)))
+  const take = (what: Measured): Promise<void> =>
+    keep(`m${uuid().slice(0, 8)}`, rowOf(what, new Date(serverNow()).toISOString()));
+  async function keep(id: string, row: MeasuredRow | null): Promise<void> {
+    const then = await show.judging?.remeasured(plan, id, row).catch(() => null);
+    if (then && change(setMeasured(plan, then)))
       toast(says.theMapBelievesItNow, { action: { label: says.undo, onClick: show.undo } });
   }
   function addSupply(): void {
@@ -235,7 +244,7 @@
             onclose={() => (pointId = null)}
           />
         {/if}
-        <LoopReading {plan} {map} {nameOf} onread={(what) => void take(what)} />
+        <LoopReading {plan} {map} {nameOf} onread={(what) => void take(what)} onset={(id, row) => void keep(id, row)} />
         <p class="leading-snug text-quiet">
           {says.mainsEarthStaysConnectedIfSomeone}
         </p>

@@ -5,6 +5,10 @@
   import type { Plan } from '$core/plan/schema';
   import { parseQuantity } from '$core/units/parse';
   import { unitFaultText } from '$core/words/faults';
+  import type { MeasuredRow } from '$core/plan/schema';
+  import { resolve } from '$core/plan/resolved';
+  import MeasuredList from './MeasuredList.svelte';
+  import { MEASURED_QUANTITY } from './measured-quantity';
   import StopButton from '$lib/show/session/StopButton.svelte';
 
   interface Props {
@@ -12,9 +16,19 @@
     map: EarthMap;
     nameOf: (id: string) => string;
     onread: (what: Measured) => void;
+    /** @param row null takes it back */
+    onset: (id: string, row: MeasuredRow | null) => void;
   }
   /** Something measured on the stage: what it says of the EMFs is worked out, and the map believes it. */
-  const { plan, map, nameOf, onread }: Props = $props();
+  const { plan, map, nameOf, onread, onset }: Props = $props();
+
+  const textOf = (what: Measured): string =>
+    what.kind === 'volts'
+      ? says.voltsBetweenAnd(plan.supplies[what.supplies[0]].name, plan.supplies[what.supplies[1]].name)
+      : what.kind === 'level'
+        ? says.humAtTheInputOf(nameOf(what.line))
+        : says.currentInTheShieldOf(nameOf(lineOf(what.cable)));
+  const lineOf = (cable: string): string => resolve(plan).lines.find((l) => l.cables.includes(cable))?.id ?? cable;
 
   const supplies = $derived(Object.entries(plan.supplies));
   const choices = $derived([
@@ -36,7 +50,7 @@
 
   function read(event: SubmitEvent): void {
     event.preventDefault();
-    const parsed = parseQuantity(kind === 'clamp' ? 'current' : kind === 'level' ? 'level' : 'voltage', typed);
+    const parsed = parseQuantity(MEASURED_QUANTITY[kind as Measured['kind']], typed);
     wrong = parsed.ok ? (parsed.value > 0 ? null : says.itMustBeMoreThanNothing) : unitFaultText(parsed.error);
     if (!parsed.ok || parsed.value <= 0) return;
     const what: Measured =
@@ -52,8 +66,9 @@
   }
 </script>
 
-<details class="border-t border-base-300 pt-2">
+<details class="border-t border-base-300 pt-2" open={map.measured.length > 0}>
   <summary class="cursor-pointer py-1 font-semibold">{says.measuredSomething}</summary>
+  <MeasuredList {plan} rows={map.measured} {textOf} {onset} ondanger={() => (danger = true)} />
   {#if choices.length === 0}
     <p class="py-1 text-quiet">{says.thereIsNoRingAndOnly}</p>
   {:else}

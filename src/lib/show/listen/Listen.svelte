@@ -6,13 +6,15 @@
   import { exampleOf } from '$core/sound/examples';
   import { SOUNDS, type Sound } from '$core/trace/hypotheses';
   import { formatHz, formatNumber } from '$core/units/format';
-  import { heardText, wavFaultText } from '$core/words/sound';
+  import { heardText, recordingNotes, toneText, wavFaultText } from '$core/words/sound';
   import { SOUND_TEXTS } from '$core/words/tracing';
   import { proxy, wrap } from 'comlink';
   import { onMount } from 'svelte';
   import { useShow } from '$lib/show/session/context';
   import { lineName } from '$lib/show/session/edits';
-  import type { ListenApi } from './listen.worker';
+  import { decoded } from './decode';
+  import { evidenceOf } from '$lib/protocol/heard-sound';
+  import type { FileHeard, ListenApi } from './listen.worker';
   import { record, type Recording } from './microphone';
   import SoundPicture from './SoundPicture.svelte';
 
@@ -29,6 +31,9 @@
   let over = $state(false);
   let made = $state<Sound>('buzz');
   let lineId = $state('');
+  /** What was taken from a file: kept to listen to another channel of it. */
+  let file = $state.raw<{ readonly name: string; readonly bytes: ArrayBuffer } | null>(null);
+  let of = $state.raw<FileHeard['of'] | null>(null);
   let picker: HTMLInputElement;
   let worker: Worker | null = null;
 
@@ -46,7 +51,7 @@
   ): Promise<void> {
     cancel();
     const own = (worker = new Worker(new URL('./listen.worker.ts', import.meta.url), { type: 'module' }));
-    [name, found, wrong, share] = [what, null, null, 0];
+    [name, found, wrong, share, of] = [what, null, null, 0, null];
     try {
       const result = await work(
         wrap<ListenApi>(own),
@@ -66,17 +71,34 @@
     worker = null;
     share = null;
   }
-  async function take(file: File | undefined): Promise<void> {
+  async function take(taken: File | undefined): Promise<void> {
     picker.value = '';
-    if (!file) return;
-    if (file.size > MOST_BYTES) {
+    if (!taken) return;
+    if (taken.size > MOST_BYTES) {
       wrong = says.thatFileIsLargerThan700;
       return;
     }
-    const bytes = await file.arrayBuffer();
-    await run(file.name, async (api, told) => {
-      const read = await api.file(bytes, told);
-      if (read.ok) return read.found;
+    file = { name: taken.name, bytes: await taken.arrayBuffer() };
+    await hear(0);
+  }
+  /** Listens to a channel of the file, from 1; 0 for all together. What is no WAV is decoded by the browser first. */
+  async function hear(channel: number): Promise<void> {
+    if (!file) return;
+    let { bytes } = file;
+    const { name: called } = file;
+    await run(called, async (api, told) => {
+      let read = await api.file(bytes, channel, told);
+      if (!read.ok && (read.fault.code === 'not-wav' || read.fault.code === 'compressed')) {
+        const plain = await decoded(bytes.slice(0));
+        if (plain) {
+          file = { name: called, bytes: (bytes = plain) };
+          read = await api.file(bytes, channel, told);
+        }
+      }
+      if (read.ok) {
+        ({ of } = read);
+        return read.found;
+      }
       wrong = wavFaultText(read.fault);
       return null;
     });
@@ -126,7 +148,7 @@
     <input
       bind:this={picker}
       type="file"
-      accept=".wav,audio/wav,audio/x-wav"
+      accept="audio/*,.wav"
       class="hidden"
       aria-label={says.wavFile}
       onchange={(e) => void take(e.currentTarget.files?.[0])}
@@ -158,6 +180,24 @@
             <a class="underline" href="/show/{show.id}/earth">{says.mainsOfTheShow}</a>
           </p>
         {/if}
+        {#if of}
+          {#each recordingNotes(of) as note (note)}<p class="mb-2 border-l-2 border-warning pl-3" role="note">
+              {note}
+            </p>{/each}
+          {#if of.channels > 1}
+            <label class="mb-2 flex items-center gap-2"
+              >{says.channel}
+              <select
+                class="select min-h-11 w-40"
+                value={of.channel}
+                onchange={(e) => void hear(Number(e.currentTarget.value))}
+              >
+                {#if !of.opposite}<option value={0}>{says.allChannels}</option>{/if}
+                {#each { length: of.channels } as _, k (k)}<option value={k + 1}>{says.channelN(k + 1)}</option>{/each}
+              </select></label
+            >
+          {/if}
+        {/if}
         <SoundPicture {found} />
       </section>
       <section>
@@ -187,7 +227,7 @@
             {/if}
           {/each}
           {#each found.whines.slice(0, 4) as w (w.hz)}
-            <dt class="text-quiet">{says.toneAt(formatHz(w.hz))}</dt>
+            <dt class="text-quiet">{says.toneAt(toneText(w.hz))}</dt>
             <dd class="num text-right">{dbfs(w.db)}</dd>
           {/each}
           <dt class="text-quiet">{says.clicks}</dt>
@@ -206,7 +246,7 @@
             <a
               class="btn min-h-12 btn-primary {lineId ? '' : 'btn-disabled'}"
               aria-disabled={!lineId}
-              href={lineId ? `/show/${show.id}/trace?line=${lineId}&sound=${found.heard[0].sound}` : undefined}
+              href={lineId ? `/show/${show.id}/trace?line=${lineId}&${evidenceOf(found)}` : undefined}
               >{says.traceItWithThis}</a
             >
           </div>

@@ -108,7 +108,10 @@ export const setSupply = (plan: Plan, device: string, subject: string, supply: s
 /** A supply as a whole: new, or changed. */
 export const putSupply = (plan: Plan, supply: string, value: Plan['supplies'][string]): Edit | null =>
   set(plan, value.name, (draft) => {
-    draft.supplies[supply] = value;
+    // What is set by hand is what is planned from now on: what was measured before is reckoned from there.
+    const { planned, ...rest } = value;
+    const moved = planned && value.emf !== plan.supplies[supply]?.emf;
+    draft.supplies[supply] = moved ? { ...rest, planned: { emf: value.emf } } : value;
   });
 
 /** Takes a supply out that nothing hangs on. */
@@ -117,10 +120,12 @@ export const dropSupply = (plan: Plan, supply: string): Edit | null =>
     delete draft.supplies[supply];
   });
 
-/** EMFs as they are believed after something was measured. */
-export const believe = (plan: Plan, beliefs: Readonly<Record<string, { emf: number; spread: number }>>): Edit | null =>
+/** Something measured, measured otherwise or taken back, with the voltages of earths that follow. */
+export const setMeasured = (plan: Plan, then: Pick<Plan, 'supplies' | 'measured'>): Edit | null =>
   set(plan, says.whatWasMeasured, (draft) => {
-    for (const [id, belief] of Object.entries(beliefs)) Object.assign(draft.supplies[id], belief);
+    draft.supplies = then.supplies;
+    if (then.measured) draft.measured = then.measured;
+    else delete draft.measured;
   });
 
 /** Where a desk, or whatever else has inputs of its own, is plugged in. */

@@ -11,11 +11,10 @@ import type { Kit } from '$core/kit/schema';
 import { judgeWhole, type LineReport } from '$core/judge/judge';
 import { type Pieces, SolvedRig } from '$core/judge/solved-rig';
 import { isComplete } from '$core/plan/lines';
-import type { Plan } from '$core/plan/schema';
+import type { Plan, MeasuredRow } from '$core/plan/schema';
 import type { Influence } from '$core/rig/influence';
 import type { Loop } from '$core/rig/loops';
 import type { RingBench } from '$core/rig/loops';
-import type { Belief, Measured } from '$core/trace/belief';
 import type { Cure } from '$core/trace/cures';
 import type { Answer, Ask, Trace } from '$core/trace/infer';
 import type { EarthMap, EarthRing } from '$core/trace/map';
@@ -163,10 +162,11 @@ const api = {
   },
 
   /** EMFs as they are to be believed after something was measured. */
-  async narrowed(name: PlanName, what: Measured): Promise<Record<string, Belief>> {
+  async remeasured(name: PlanName, id: string, row: MeasuredRow | null): Promise<Pick<Plan, 'supplies' | 'measured'>> {
     const plan = shelf.get(name);
-    const { narrowed } = await onDemand();
-    return narrowed(plan, what);
+    const { remeasured } = await onDemand();
+    const { supplies, measured } = remeasured(plan, id, row);
+    return { supplies, measured };
   },
 
   /** What would quieten a ring, best first; in slices, so that a map that is asked for meanwhile does not wait. Null when a newer call has come. */

@@ -9,10 +9,9 @@ import type { VenueLine } from '$core/linecheck/venue';
 import type { Pair } from '$core/judge/pairs';
 import type { Kit } from '$core/kit/schema';
 import type { LineReport } from '$core/judge/judge';
-import type { Plan } from '$core/plan/schema';
+import type { Plan, MeasuredRow } from '$core/plan/schema';
 import type { Influence } from '$core/rig/influence';
 import type { Loop } from '$core/rig/loops';
-import type { Belief, Measured } from '$core/trace/belief';
 import type { Cure } from '$core/trace/cures';
 import type { Answer, Ask } from '$core/trace/infer';
 import type { EarthMap, EarthRing } from '$core/trace/map';
@@ -107,8 +106,8 @@ export class Judging {
     return this.#ask('earth', this.#api.earth(this.#names.of(plan)));
   }
 
-  narrowed(plan: Plan, what: Measured): Promise<Record<string, Belief>> {
-    return this.#ask('narrowed', this.#api.narrowed(this.#names.of(plan), what));
+  remeasured(plan: Plan, id: string, row: MeasuredRow | null): Promise<Pick<Plan, 'supplies' | 'measured'>> {
+    return this.#ask('remeasured', this.#api.remeasured(this.#names.of(plan), id, row));
   }
 
   trace(plan: Plan, lineId: string, answers: Answer[], skipped: Ask[]): Promise<TraceView | null> {

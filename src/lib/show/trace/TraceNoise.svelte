@@ -3,7 +3,7 @@
   import { trace as says } from '$core/words/screen/trace';
   import { resolve } from '$core/plan/resolved';
   import { page } from '$app/state';
-  import { SOUNDS } from '$core/trace/hypotheses';
+  import { heardIn } from '$lib/protocol/heard-sound';
   import { SPREADS } from '$core/trace/first-answers';
   import { type Answer, type Ask, isTold, TOLD_ASKS, type Word } from '$core/trace/infer';
   import type { Suspect, TraceView } from '$core/trace/view';
@@ -74,9 +74,10 @@
       // Nothing kept, or nothing that can be read.
     }
     const asked = page.url.searchParams.get('line');
-    const sound = SOUNDS.find((s) => s === page.url.searchParams.get('sound'));
+    const sound = heardIn(page.url.searchParams.get('sound'));
     if (asked && asked !== lineId) begin(asked);
-    if (sound) say('sound', sound);
+    if (sound)
+      steps = [...steps.filter((s) => s.ask !== 'sound'), { ask: 'sound', answer: { ask: 'sound', ...sound } }];
     const spread = SPREADS.find((s) => s === page.url.searchParams.get('lines'));
     if (spread) say('lines', spread);
     void log.open(show.feed);

@@ -2,7 +2,7 @@
   import { trace as says } from '$core/words/screen/trace';
   import type { Answer, Ask } from '$core/trace/infer';
   import type { Snippet } from 'svelte';
-  import { cureOfAsk, wordText } from '$core/words/tracing';
+  import { answerText, cureOfAsk } from '$core/words/tracing';
 
   interface Told {
     readonly ask: Ask;
@@ -24,7 +24,7 @@
   {#each told as t, k (t.ask)}
     <li class="border-b border-base-300 py-1.5 leading-snug" data-asked={t.ask}>
       {cureOfAsk(t.ask)}
-      <span class="font-semibold">{t.answer ? wordText(t.ask, t.answer.is) : says.cannotBeTold}</span>
+      <span class="font-semibold">{t.answer ? answerText(t.answer) : says.cannotBeTold}</span>
       {@render beside?.(k)}
     </li>
   {/each}
