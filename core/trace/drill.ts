@@ -8,18 +8,18 @@ import { Stagehand } from './stagehand';
 
 /** What each drill of the course is about; the last has two faults at once. */
 export const LESSONS = [
-  { code: 'loop', seed: 2 },
-  { code: 'pickup', seed: 1 },
-  { code: 'shield', seed: 2 },
-  { code: 'low-level', seed: 2 },
-  { code: 'electric', seed: 1 },
-  { code: 'supply', seed: 1 },
-  { code: 'dimmers', seed: 46 },
-  { code: 'contact', seed: 1 },
-  { code: 'touch', seed: 2 },
-  { code: 'pin-1', seed: 3 },
-  { code: 'leg', seed: 15 },
-  { code: 'several', seed: 2 }
+  { code: 'loop', seed: 1 },
+  { code: 'pickup', seed: 2 },
+  { code: 'shield', seed: 3 },
+  { code: 'low-level', seed: 5 },
+  { code: 'electric', seed: 2 },
+  { code: 'supply', seed: 4 },
+  { code: 'dimmers', seed: 16 },
+  { code: 'contact', seed: 2 },
+  { code: 'touch', seed: 1 },
+  { code: 'pin-1', seed: 1 },
+  { code: 'leg', seed: 2 },
+  { code: 'several', seed: 1 }
 ] as const satisfies readonly { code: CauseCode; seed: number }[];
 export type Lesson = (typeof LESSONS)[number]['code'];
 

@@ -85,6 +85,15 @@ const SUPPLIES = ['Left', 'Right', 'Desk'] as const;
 
 /** One of a list. */
 export const pick = <T>(list: readonly T[], random: () => number): T => list[Math.floor(random() * list.length)];
+/** A list in another order, the same wherever it runs: how often a sort compares is its own affair (Fisher and Yates 1938, Durstenfeld 1964). */
+function shuffled<T>(list: readonly T[], random: () => number): T[] {
+  const out = [...list];
+  for (let k = out.length - 1; k > 0; k--) {
+    const j = Math.floor(random() * (k + 1));
+    [out[k], out[j]] = [out[j], out[k]];
+  }
+  return out;
+}
 /** A number drawn evenly over its logarithm. */
 const between = (low: number, high: number, random: () => number): number => low * (high / low) ** random();
 /** A stage of a few lines on two or three supplies. The same seed always gives the same one. */
@@ -105,7 +114,7 @@ export function stageOfSeed(seed: number): Plan {
   );
   plan.hosts.desk.supply = 'desk';
   const count = 3 + Math.floor(random() * 3);
-  const kinds = [...KINDS].sort(() => random() - 0.5).slice(0, count);
+  const kinds = shuffled(KINDS, random).slice(0, count);
   kinds.forEach((kind, k) => {
     const box = pick(kind.boxes, random);
     const run: CableSpec | null = box
@@ -159,7 +168,7 @@ export function faultyRig(seed: number, codes?: readonly Hypothesis['code'][]): 
   const random = mulberry32(seed * 104729 + 3);
   for (let at = seed; ; at += 100_003) {
     const plan = stageOfSeed(at);
-    const ids = Object.keys(plan.lines).sort(() => random() - 0.5);
+    const ids = shuffled(Object.keys(plan.lines), random);
     for (const id of ids) {
       const line = resolve(plan).line(id)!;
       const { hypotheses, loudness, strengths } = new Trace(plan, line);

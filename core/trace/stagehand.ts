@@ -66,8 +66,8 @@ export class Stagehand {
         return db <= CURED_DB ? [{ ask: p.id, db }] : [];
       })
       .sort((x, y) => x.db - y.db);
-    const places = [line.cables[0], line.cables[line.cables.length - 1], line.devices[1]];
-    const swap = (['swap-lead', 'swap-run', 'swap-box'] as const)[places.indexOf(hidden.of ?? '')];
+    const places = [line.cables[0], line.cables[line.cables.length - 1], line.id, line.devices[1]];
+    const swap = (['swap-lead', 'swap-run', 'other-input', 'swap-box'] as const)[places.indexOf(hidden.of ?? '')];
     return (left.find((l) => l.ask === swap) ?? left[0])?.ask ?? null;
   }
 

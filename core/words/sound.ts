@@ -28,7 +28,7 @@ const PICTURE_TUBE = [15_550, 15_800] as const;
 /** A tone by its frequency, and by what is known to make it. */
 export const toneText = (hz: number): string =>
   hz >= PICTURE_TUBE[0] && hz <= PICTURE_TUBE[1]
-    ? `${formatHz(hz)}, the line frequency of a tube screen`
+    ? `${formatNumber(hz / 1000, 1)}\u202FkHz, the line frequency of a tube screen`
     : formatHz(hz);
 
 /** What has to be known of a recording before it is believed. */

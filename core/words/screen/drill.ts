@@ -3,7 +3,7 @@ import type { Shown } from './shown';
 /** What the screen says in practice. Names of screens and keys: `docs/adding.md`. */
 export const drill = {
   drill: 'Drill',
-  aRigThatIsNotThere: 'A made-up rig with one fault in it. Find it as fast as you can.',
+  aRigThatIsNotThere: 'A made-up rig with something wrong in it. Find it as fast as you can.',
   rig: 'Rig',
   level: 'Level',
   share: 'Share',

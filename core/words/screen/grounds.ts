@@ -80,6 +80,7 @@ export const grounds = {
   change: 'Change',
   cancel: 'Cancel',
   changeIt: (what: Shown) => `Change: ${what}`,
+  takeBack: 'Remove',
   takeItBack: (what: Shown) => `Remove: ${what}`,
   measuredSomething: 'Measured something?',
   thereIsNoRingAndOnly: 'There is no ground loop and only one supply: no measurement here would tell more.',

@@ -27,10 +27,12 @@
     const all = (Array.isArray(cures) ? (cures as readonly Cure[]) : []).map((cure, k) => ({ cure, k }));
     const [hands, boxes] = [all.filter((c) => c.cure.cost === 0), all.filter((c) => c.cure.cost > 0)];
     if (hands.length === 0 || boxes.length === 0) return all.length > 0 ? [{ title: '', list: all }] : [];
-    return [
+    const both = [
       { title: says.byHandAlone, list: hands },
       { title: says.withABoxToGet, list: boxes }
     ];
+    // The group with the best of all comes first.
+    return hands[0].k === 0 ? both : both.reverse();
   });
 </script>
 

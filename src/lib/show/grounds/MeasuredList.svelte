@@ -80,7 +80,7 @@
                 type="button"
                 class="min-h-8 px-1.5 text-[0.93em] underline"
                 aria-label={says.takeItBack(what ? textOf(what) : says.somethingThatIsGone)}
-                onclick={() => onset(id, null)}>{says.remove}</button
+                onclick={() => onset(id, null)}>{says.takeBack}</button
               >
             </span>
           </span>
