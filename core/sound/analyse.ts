@@ -32,6 +32,8 @@ export interface Analysis {
 const SIZE = 8192;
 const BANDS = 96;
 const MOST_COLUMNS = 400;
+/** More transforms than these, spread evenly, make an average no better: each line is then within a few tenths of a decibel. */
+const MOST_BLOCKS = 1200;
 const LOW_HZ = 20;
 /** A whine stands so far over what is beside it, dB; and so far off a harmonic, Hz. */
 const WHINE_DB = 15;
@@ -113,13 +115,15 @@ function spectrumOf(samples: Float32Array, rate: number, told: (share: number) =
       ? -1
       : Math.min(BANDS - 1, Math.floor((Math.log(hz / LOW_HZ) / Math.log(high / LOW_HZ)) * BANDS));
   });
-  const blocks = Math.max(1, Math.floor(samples.length / SIZE));
+  const whole = Math.max(1, Math.floor(samples.length / SIZE));
+  const blocks = Math.min(whole, MOST_BLOCKS);
   const each = Math.max(1, Math.ceil(blocks / MOST_COLUMNS));
   const columns: Float32Array[] = [];
   let sums = new Float64Array(BANDS);
   let inColumn = 0;
   for (let b = 0; b < blocks; b++) {
-    for (let k = 0; k < SIZE; k++) input[k] = (samples[b * SIZE + k] ?? 0) * hann[k];
+    const from = Math.floor((b * whole) / blocks) * SIZE;
+    for (let k = 0; k < SIZE; k++) input[k] = (samples[from + k] ?? 0) * hann[k];
     fft.realTransform(out, input);
     for (let k = 1; k < SIZE / 2; k++) {
       const p = (out[2 * k] ** 2 + out[2 * k + 1] ** 2) / norm;

@@ -38,7 +38,9 @@ export class Editor {
   }
   async send(edits) {
     const body = { base: this.#base, edits: edits.map((edit) => ({ edit, kind: 'do', of: null })) };
-    const answer = await post(this.url, `/api/shows/${this.show}/edits`, body, this.cookie);
+    // Who hears nothing sends the same again, as the browser does: an edit has its id, and is taken once.
+    const sent = () => post(this.url, `/api/shows/${this.show}/edits`, body, this.cookie);
+    const answer = await sent().catch(() => sent());
     if (answer.status !== 200) throw new Error(`An edit was not saved: ${answer.status} ${answer.text}`);
     this.#base += edits.length;
   }

@@ -19,6 +19,8 @@ export interface Glance {
 
 /** A list waits so long for what is not known yet, milliseconds; then it comes without. */
 const PATIENCE = 700;
+/** As long for what has changed since it was last looked at: then it comes as it was then, and the next list has it new. */
+const PATIENCE_CHANGED = 150;
 
 /** Under way, by show and revision: asked twice it is computed once. */
 const underWay = new Map<string, Promise<Look>>();
@@ -66,15 +68,20 @@ export async function listShows(crewId: string): Promise<Glance[]> {
     .from(show)
     .where(and(eq(show.crewId, crewId), isNull(show.deletedAt)))
     .orderBy(desc(show.changedAt), show.name);
-  let timer: NodeJS.Timeout | undefined;
-  const enough = new Promise<Look>((done) => (timer = setTimeout(() => done('computing'), PATIENCE)));
+  const timers: NodeJS.Timeout[] = [];
+  const after = <T>(ms: number, what: T): Promise<T> =>
+    new Promise((done) => timers.push(setTimeout(() => done(what), ms)));
+  const enough = after<Look>(PATIENCE, 'computing');
   const looks = await Promise.all(
     rows.map(({ id, revision, glance }): Look | Promise<Look> =>
       glance?.revision === revision && glance.build === version
         ? (glance.counted ?? 'too-large')
-        : Promise.race([find(id, revision), enough])
+        : Promise.race([
+            find(id, revision),
+            glance?.build === version && glance.counted ? after<Look>(PATIENCE_CHANGED, glance.counted) : enough
+          ])
     )
   );
-  clearTimeout(timer);
+  timers.forEach(clearTimeout);
   return rows.map(({ id, name, changedAt }, k) => ({ id, name, changedAt: changedAt.toISOString(), look: looks[k] }));
 }

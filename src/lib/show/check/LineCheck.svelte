@@ -8,16 +8,13 @@
   import { type Pair, pairsOf } from '$core/judge/pairs';
   import { placeOf } from '$core/paper/patch';
   import { type Line } from '$core/plan/lines';
-  import { formatNumber } from '$core/units/format';
-  import { clipsFirst } from '$core/linecheck/first-to-clip';
-  import { spreadOfHum } from '$core/trace/hum-spread';
   import { leftAs, type LineOutcome } from '$core/linecheck/outcome';
-  import { clipsFirstText, differenceText, partText } from '$core/words/check';
-  import { modelName } from '$core/words/names';
+  import { differenceText, partText } from '$core/words/check';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { CheckEntry } from './check-entry.svelte';
   import CheckAhead from './CheckAhead.svelte';
+  import CheckBefore from './CheckBefore.svelte';
   import CheckDiffering from './CheckDiffering.svelte';
   import CheckExplained from './CheckExplained.svelte';
   import CheckFaulty from './CheckFaulty.svelte';
@@ -46,6 +43,7 @@
   import type { PhotoOf, ReadingBy } from '$lib/protocol/readings';
   import { Explaining } from './explaining.svelte';
   import { FailedUnits } from './failed-units.svelte';
+  import { clipsText, traceAddress } from './handing-on';
   import { ReadingLog } from './reading-log.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
 
@@ -102,19 +100,10 @@
   const sidesOff = $derived(!!pairHope && pairOff(pairHope, entry.pair));
   const done = $derived(lines.filter((l) => FINISHED.has(standing(l))).length);
   const unread = $derived(leftAs({ ...entry.read, outcome: { is: 'works' }, done: true }) === 'unread');
-  const clips = $derived.by(() => {
-    const first = line && entry.content === 'distorted' ? clipsFirst(reports.get(line.id)!) : null;
-    return first && clipsFirstText(first, modelName(plan.devices[first.device].model));
-  });
-  /** The hum with what is known of it: which of the lines that were listened to have it. */
-  const traceAt = $derived.by(() => {
-    const others = lines.flatMap((l) => {
-      const hum = l === line ? null : (readings.of(l.id, practice)?.hum ?? null);
-      return hum === null ? [] : [humOff(expected.get(l.id)!, hum)];
-    });
-    const spread = spreadOfHum(others);
-    return `/show/${show.id}/trace?line=${line?.id}&sound=hum${spread ? `&lines=${spread}` : ''}`;
-  });
+  const clips = $derived(line && entry.content === 'distorted' ? clipsText(plan, reports.get(line.id)!) : null);
+  const traceAt = $derived(
+    line ? traceAddress(show.id, line, lines, expected, (l) => readings.of(l.id, practice)?.hum ?? null) : ''
+  );
 
   const KEY = $derived(`guanxi-check-${show.id}`);
   onMount(() => {
@@ -213,7 +202,6 @@
     entry.readOff(v.reading);
     entry.meter = v.meter;
   }
-  const db = (value: number): string => formatNumber(value);
 </script>
 
 <main class="mx-auto max-w-[560px] px-4 pt-3 pb-44">
@@ -286,18 +274,7 @@
         <CheckFaulty {line} onfault={(part) => void fault(part)} oncancel={() => (faulting = false)} />
       {/if}
       <div class="pt-3"><StopButton line={line.id} /></div>
-      {#if before}
-        <p class="pt-3 text-quiet" data-before>
-          {says.readBefore(
-            before.by ? ` by ${before.by}` : '',
-            new Date(before.at).toLocaleString([], {
-              dateStyle: 'medium',
-              timeStyle: 'short'
-            }),
-            before.gainDb === null ? '' : says.db3(db(before.gainDb))
-          )}
-        </p>
-      {/if}
+      {#if before}<CheckBefore reading={before} />{/if}
     {/if}
     {#if !listed}
       <CheckFoot
