@@ -49,7 +49,7 @@ test('a line is left working, to come back to, or faulty: on the board, in the l
   await gain.press('Enter');
   // The peak has one target, and says how far off it is until it leaves no room.
   const peak = page.locator('[data-read="peak"]');
-  const target = Number(/−(\d+) dBFS/.exec((await page.locator('[data-target]').textContent())!)![1]);
+  const target = Number(/−(\d+)\sdBFS/.exec((await page.locator('[data-target]').textContent())!)![1]);
   await peak.fill(String(-target - 4));
   await peak.press('Enter');
   await expect(page.locator('[data-toward]')).toContainText('4 dB under');

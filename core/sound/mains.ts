@@ -19,40 +19,58 @@ const HALF = 12;
 /** A comb that stands less than this over what is between its teeth is none, dB. */
 const LEAST_DB = 6;
 
-/** The signal at a lower rate, everything above half of it filtered out (windowed sinc, Blackman). @returns samples and their rate */
-function slowed(samples: Float32Array, rate: number, wanted: number): { samples: Float32Array; rate: number } {
-  const by = Math.floor(rate / wanted);
-  if (by < 2) return { samples, rate };
-  const half = HALF * by;
-  const taps = new Float64Array(2 * half + 1);
-  let sum = 0;
-  for (let k = -half; k <= half; k++) {
-    const x = (k * 0.9) / by;
-    const window = 0.42 + 0.5 * Math.cos((Math.PI * k) / half) + 0.08 * Math.cos((2 * Math.PI * k) / half);
-    taps[k + half] = (k === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x)) * window;
-    sum += taps[k + half];
+/** A signal at a lower rate, everything above half of it filtered out (windowed sinc, Blackman); filtered where it is looked at, and nowhere else. */
+class Slow {
+  readonly rate: number;
+  readonly length: number;
+  readonly #by: number;
+  readonly #taps: Float64Array;
+  constructor(
+    readonly samples: Float32Array,
+    rate: number,
+    wanted: number
+  ) {
+    const by = (this.#by = Math.max(1, Math.floor(rate / wanted)));
+    this.rate = rate / by;
+    this.length = Math.floor(samples.length / by);
+    const half = by === 1 ? 0 : HALF * by;
+    const taps = (this.#taps = new Float64Array(2 * half + 1));
+    let sum = 0;
+    for (let k = -half; k <= half; k++) {
+      const x = (k * 0.9) / by;
+      const window =
+        half === 0 ? 1 : 0.42 + 0.5 * Math.cos((Math.PI * k) / half) + 0.08 * Math.cos((2 * Math.PI * k) / half);
+      taps[k + half] = (k === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x)) * window;
+      sum += taps[k + half];
+    }
+    for (let k = 0; k < taps.length; k++) taps[k] /= sum;
   }
-  for (let k = 0; k < taps.length; k++) taps[k] /= sum;
-  const n = Math.floor(samples.length / by);
-  const out = new Float32Array(n);
-  for (let k = 0; k < n; k++) {
-    const at = k * by;
-    let v = 0;
-    const from = Math.max(0, at - half);
-    const to = Math.min(samples.length - 1, at + half);
-    for (let j = from; j <= to; j++) v += samples[j] * taps[j - at + half];
-    out[k] = v;
+  /** Samples of the slow rate, from one of them on. */
+  read(from: number, count: number): Float32Array {
+    const { samples } = this;
+    const taps = this.#taps;
+    const half = taps.length >> 1;
+    const out = new Float32Array(count);
+    for (let k = 0; k < count; k++) {
+      const at = (from + k) * this.#by;
+      const first = Math.max(0, at - half);
+      const last = Math.min(samples.length - 1, at + half);
+      let v = 0;
+      for (let j = first; j <= last; j++) v += samples[j] * taps[j - at + half];
+      out[k] = v;
+    }
+    return out;
   }
-  return { samples: out, rate: rate / by };
 }
 
 /** Finds the mains. @param samples at least half a second */
 export function mainsIn(samples: Float32Array, rate: number): Mains {
-  const slow = slowed(samples, rate, RATE);
-  const hz = frequencyOf(slow.samples, slow.rate);
+  const slow = new Slow(samples, rate, RATE);
+  const hz = frequencyOf(slow);
   if (hz === null) return { hz: 0, harmonics: [], clear: 0 };
-  const harmonics = levelsAt(slow.samples, slow.rate, hz, 0);
-  const between = levelsAt(slow.samples, slow.rate, hz, 0.5);
+  const looks = looksAt(slow);
+  const harmonics = levelsAt(looks, slow.rate, hz, 0);
+  const between = levelsAt(looks, slow.rate, hz, 0.5);
   const power = (list: readonly number[]): number => list.reduce((sum, db) => sum + 10 ** (db / 10), 0);
   const clear = 10 * Math.log10(power(harmonics) / Math.max(power(between), 1e-20));
   return clear < LEAST_DB ? { hz: 0, harmonics: [], clear } : { hz, harmonics, clear };
@@ -66,13 +84,14 @@ const BANDS = [
 const TEETH = 10;
 
 /** Frequency whose harmonics stand out most, Hz: over one long Fourier transform, then between its points by a parabola. */
-function frequencyOf(samples: Float32Array, rate: number): number | null {
-  const size = 2 ** Math.min(18, Math.max(15, Math.ceil(Math.log2(samples.length))));
-  const n = Math.min(samples.length, size);
-  const from = Math.floor((samples.length - n) / 2);
+function frequencyOf(slow: Slow): number | null {
+  const { rate } = slow;
+  const size = 2 ** Math.min(18, Math.max(15, Math.ceil(Math.log2(slow.length))));
+  const n = Math.min(slow.length, size);
+  const samples = slow.read(Math.floor((slow.length - n) / 2), n);
   const fft = new FFT(size);
   const input = new Array<number>(size).fill(0);
-  for (let k = 0; k < n; k++) input[k] = samples[from + k] * (0.5 - 0.5 * Math.cos((2 * Math.PI * (k + 0.5)) / n));
+  for (let k = 0; k < n; k++) input[k] = samples[k] * (0.5 - 0.5 * Math.cos((2 * Math.PI * (k + 0.5)) / n));
   const out = fft.createComplexArray();
   fft.realTransform(out, input);
   const at = (hz: number): number => {
@@ -108,11 +127,18 @@ const FLAT = [0.21557895, 0.41663158, 0.277263158, 0.083578947, 0.006947368] as 
 /** Length of one look at a harmonic, seconds. */
 const LOOK = 1;
 
+/** So many looks at a recording at most, spread over all of it. */
+const LOOKS = 60;
+function looksAt(slow: Slow): Float32Array[] {
+  const n = Math.min(Math.round(LOOK * slow.rate), slow.length);
+  const looks = Math.max(1, Math.min(LOOKS, Math.floor(slow.length / n)));
+  const step = looks > 1 ? Math.floor((slow.length - n) / (looks - 1)) : 0;
+  return Array.from({ length: looks }, (_, l) => slow.read(l * step, n));
+}
+
 /** Levels at the harmonics of a frequency, or between them, dBFS: powers of many looks averaged. */
-function levelsAt(samples: Float32Array, rate: number, hz: number, beside: number): number[] {
-  const n = Math.min(Math.round(LOOK * rate), samples.length);
-  const looks = Math.max(1, Math.min(60, Math.floor(samples.length / n)));
-  const step = looks > 1 ? Math.floor((samples.length - n) / (looks - 1)) : 0;
+function levelsAt(looks: readonly Float32Array[], rate: number, hz: number, beside: number): number[] {
+  const n = looks[0].length;
   const window = new Float64Array(n);
   let sum = 0;
   for (let k = 0; k < n; k++) {
@@ -131,16 +157,18 @@ function levelsAt(samples: Float32Array, rate: number, hz: number, beside: numbe
     const w = (2 * Math.PI * f) / rate;
     const [cos, sin] = [Math.cos(w), Math.sin(w)];
     let power = 0;
-    for (let l = 0; l < looks; l++) {
+    for (const look of looks) {
       let [c, s, re, im] = [1, 0, 0, 0];
       for (let k = 0; k < n; k++) {
-        const v = samples[l * step + k] * window[k];
+        const v = look[k] * window[k];
         re += v * c;
         im -= v * s;
-        [c, s] = [c * cos - s * sin, s * cos + c * sin];
+        const turned = c * cos - s * sin;
+        s = s * cos + c * sin;
+        c = turned;
       }
       power += (2 * Math.hypot(re, im)) ** 2 / sum ** 2;
     }
-    return 10 * Math.log10(Math.max(power / looks, 1e-20));
+    return 10 * Math.log10(Math.max(power / looks.length, 1e-20));
   });
 }
