@@ -148,3 +148,37 @@ test('nothing comes out, or it hums: each cause with what tells it, and the trac
   await expect(page.getByRole('button', { name: /only this one/i })).toHaveAttribute('aria-pressed', 'true');
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
 });
+
+test('a reading that the server can never take is shown with its reason, and can be changed, saved or let go; the rest goes on', async ({
+  page,
+  app,
+  meant
+}) => {
+  meant(/422/);
+  await page.setViewportSize(PHONE);
+  await freshShow(page, app.url, 'The Salt Road');
+  await openCheck(page);
+  const gain = page.locator('[data-read="gain"]');
+  await page.route('**/readings', (route) =>
+    route.request().method() === 'POST'
+      ? route.fulfill({ status: 422, json: { message: 'No gain may be so high.' } })
+      : route.fallback()
+  );
+  await gain.fill('77');
+  await gain.press('Enter');
+  await done(page).click();
+  const told = page.getByRole('alert').filter({ hasText: 'No gain may be so high.' });
+  await expect(told).toBeVisible();
+  await expect(name(page)).toHaveText('Electric bouzouki');
+  await page.unroute('**/readings');
+  await done(page).click();
+  await expect(name(page)).toHaveText('Upright bass');
+  await told.getByRole('button', { name: 'Change it' }).click();
+  await expect(name(page)).toHaveText('Hammered dulcimer');
+  await expect(gain).toHaveValue('77');
+  await expect(told).toHaveCount(0);
+  await gain.fill('47');
+  await gain.press('Enter');
+  await done(page).click();
+  await expect(page.locator('[data-progress]')).toHaveText('2 of 12 done');
+});

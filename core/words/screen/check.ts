@@ -85,6 +85,7 @@ export const check = {
   forTheNetworkKeptOnThis: 'for the network; kept on this device until then.',
   oneReadingOrPictureWasNot: (why: Shown) => `One reading or picture was not taken: ${why}`,
   letItGo: 'Discard it',
+  changeIt: 'Change it',
   channel: (channel: Shown) => `Channel ${channel}`,
   noChannel: 'No channel',
   standIn: (seed: Shown) => ` · practice venue ${seed}`,

@@ -5,6 +5,7 @@
   import { check as says } from '$core/words/screen/check';
   import { useShow } from '$lib/show/session/context';
   import { type Standing, STANDING_COLOURS } from './check-state';
+  import type { Reading } from '$core/linecheck/reading';
   import type { ReadingLog } from './reading-log.svelte';
 
   interface Props {
@@ -17,9 +18,11 @@
     /** All lines are shown instead of one. */
     listed: boolean;
     onlist: (on: boolean) => void;
+    /** A reading that was not taken is read again from what it said. */
+    onagain: (reading: Reading) => void;
   }
   /** How far the check is, and what of it is still on its way. */
-  const { lines, current, standing, readings, done, listed, onlist }: Props = $props();
+  const { lines, current, standing, readings, done, listed, onlist, onagain }: Props = $props();
   const show = useShow();
   /** What is on its way for a moment is not told: a line that comes and goes above would move every button under the thumb that presses it. */
   const TOLD_AFTER_MS = 1500;
@@ -68,6 +71,16 @@
       onclick={() => saveFile('not-taken.json', 'application/json', JSON.stringify({ why, item }, null, 2))}
       >{uiSays.saveThemAsAFile}</button
     >
+    {#if 'practice' in item}
+      <button
+        type="button"
+        class="underline"
+        onclick={() => {
+          onagain(item as Reading);
+          drop();
+        }}>{says.changeIt}</button
+      >
+    {/if}
     <button type="button" class="underline" onclick={drop}>{says.letItGo}</button>
   </p>
 {/each}

@@ -10,7 +10,7 @@
   import { type Line } from '$core/plan/lines';
   import { leftAs, type LineOutcome } from '$core/linecheck/outcome';
   import { differenceText, partText } from '$core/words/check';
-  import { onMount, untrack } from 'svelte';
+  import { onMount, tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { CheckEntry } from './check-entry.svelte';
   import CheckAhead from './CheckAhead.svelte';
@@ -37,9 +37,11 @@
     type Standing,
     standingOf
   } from './check-state';
+  import { keepPlace, keptPlace } from './check-place';
   import { useShow } from '$lib/show/session/context';
   import { lineName } from '$lib/show/session/edits';
   import type { MergedReading } from '$core/linecheck/merge';
+  import type { Reading } from '$core/linecheck/reading';
   import type { PhotoOf, ReadingBy } from '$lib/protocol/readings';
   import { Explaining } from './explaining.svelte';
   import { FailedUnits } from './failed-units.svelte';
@@ -105,16 +107,10 @@
     line ? traceAddress(show.id, line, lines, expected, (l) => readings.of(l.id, practice)?.hum ?? null) : ''
   );
 
-  const KEY = $derived(`guanxi-check-${show.id}`);
   onMount(() => {
-    // A phone that was put away wakes where it was.
-    try {
-      const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as { line?: string; order?: Order };
-      if (kept.line) currentId = kept.line;
-      if (kept.order) order = kept.order;
-    } catch {
-      // Nothing kept, or nothing that can be read.
-    }
+    const kept = keptPlace(show.id);
+    if (kept.line) currentId = kept.line;
+    if (kept.order) order = kept.order;
     void readings.open(show.feed);
     failed.open();
     return () => {
@@ -138,12 +134,7 @@
     noting = entry.note !== '';
     faulting = false;
     passed = new Set();
-    if (line)
-      try {
-        localStorage.setItem(KEY, JSON.stringify({ line: line.id, order }));
-      } catch {
-        // A browser that keeps nothing checks lines all the same.
-      }
+    if (line) keepPlace(show.id, { line: line.id, order });
   }
 
   const explaining = new Explaining(
@@ -196,6 +187,14 @@
     if (line && changed && show.mayChange) await readings.add(entry.reading(line.id, false, practice));
     go(to);
   }
+  /** What a reading said stands in the form again, on its line. */
+  async function again(r: Reading): Promise<void> {
+    go(lines.find((l) => l.id === r.lineId));
+    await tick();
+    entry.readOff(r);
+    entry.note = r.note ?? entry.note;
+    noting = entry.note !== '';
+  }
   function readStandIn(): void {
     const v = venue?.find((l) => l.lineId === line?.id);
     if (!v) return;
@@ -213,7 +212,16 @@
       {:else}{says.computingWhatToExpect}{/if}
     </p>
   {:else if line && hope}
-    <CheckTop {lines} current={line} {standing} {readings} {done} {listed} onlist={(on) => (listed = on)} />
+    <CheckTop
+      {lines}
+      current={line}
+      {standing}
+      {readings}
+      {done}
+      {listed}
+      onlist={(on) => (listed = on)}
+      onagain={(r) => void again(r)}
+    />
     {#if listed}
       <CheckList
         {lines}
