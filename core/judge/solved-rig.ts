@@ -152,9 +152,7 @@ export class SolvedRig {
 
   /** Phantom drawn by the lines of some pieces, as far as they are stepped over. */
   #draws(counts: (domain: Domain) => boolean): Draw[] {
-    return this.#keys.flatMap((_, k) =>
-      counts(this.domains[k]) ? drawsOf(this.plan, this.domains[k], this.#own[k]) : []
-    );
+    return this.#own.flatMap((piece, k) => (counts(this.domains[k]) ? drawsOf(this.plan, this.domains[k], piece) : []));
   }
 
   /** All pieces solved, and joined at their earths. */

@@ -18,6 +18,10 @@ export type LineOutcome = z.infer<typeof OutcomeSchema>;
 /** How a line stands by what people did with it; `unread`: said to work, and nothing was read of it. */
 export type Left = OutcomeWord | 'unread' | 'started';
 
+/** Whether anything was read of a line: what was noted or said of it is no reading. */
+export const anythingRead = (r: Pick<MergedReading, 'gainDb' | 'peakDb' | 'hum' | 'content' | 'pair'>): boolean =>
+  [r.gainDb, r.peakDb, r.hum, r.content, r.pair].some((v) => v !== null);
+
 /** @param r what all readings of a line together say */
 export function leftAs(
   r: Pick<MergedReading, 'outcome' | 'done' | 'gainDb' | 'peakDb' | 'hum' | 'content' | 'pair'>
@@ -25,5 +29,5 @@ export function leftAs(
   if (r.outcome && r.outcome.is !== 'works') return r.outcome.is;
   // Readings of an earlier version know but one way of being done.
   if (!r.outcome && !r.done) return 'started';
-  return [r.gainDb, r.peakDb, r.hum, r.content, r.pair].every((v) => v === null) ? 'unread' : 'works';
+  return anythingRead(r) ? 'works' : 'unread';
 }

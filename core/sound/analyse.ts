@@ -179,15 +179,16 @@ function hissOf(floor: Float64Array, bin: number, blocks: number): number {
   return (perLine * Math.min(20_000, floor.length * bin)) / bin;
 }
 
-/** Frames in which nothing clicks, seconds, and how far apart they are looked at. */
+/** Frames short enough that most have no click, seconds; one in so many is looked at. */
 const QUIET_FRAME = 0.002;
+const QUIET_EVERY = 3;
 /** White noise through a second difference has six times its power. */
 const SECOND_DIFFERENCE = 6;
 /** Power of the noise from 20 Hz to 20 kHz out of the quieter half of short frames, hum and its harmonics taken away by a second difference. */
 function quietOf(samples: Float32Array, rate: number): number {
   const frame = Math.max(16, Math.round(QUIET_FRAME * rate));
   const powers: number[] = [];
-  for (let from = 2; from + frame <= samples.length; from += frame * 3) {
+  for (let from = 2; from + frame <= samples.length; from += frame * QUIET_EVERY) {
     let sum = 0;
     for (let k = from; k < from + frame; k++) sum += (samples[k] - 2 * samples[k - 1] + samples[k - 2]) ** 2;
     powers.push(sum / frame / SECOND_DIFFERENCE);

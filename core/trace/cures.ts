@@ -10,6 +10,7 @@ import { type Pieces, SolvedRig } from '../judge/solved-rig';
 import { diffPlans } from '../plan/diff';
 import { planFaults } from '../plan/integrity';
 import { copyOf } from '../plan/json';
+import type { Line } from '../plan/lines';
 import type { Op, Plan } from '../plan/schema';
 import type { EarthRing } from './map';
 
@@ -133,8 +134,9 @@ export function* curesInSteps(
       return what.every((w) => ALIKE.has(w.code)) && now !== undefined && now - before >= LEAST_DB;
     })
     .sort((a, b) => (mixOf(b.after).hum ?? 0) - (mixOf(a.after).hum ?? 0));
+  const closing = alike.length > 0 ? closingLines(plan, ring, pieces) : [];
   for (const { change } of alike.slice(0, GROUPS)) {
-    const all = onAll(plan, ring, change, pieces);
+    const all = onAll(plan, closing, change);
     const tried = all && tryChange(plan, all, pieces);
     if (tried) groups.push({ change: all, ...tried });
     yield;
@@ -225,21 +227,24 @@ function changesFor(plan: Plan, ring: EarthRing): Change[] {
   return [...singles, ...hosts, ...apart];
 }
 
-/** A change made on every line that closes a loop between the same supplies and can be changed just so; null where that is one line. */
-function onAll(plan: Plan, ring: EarthRing, change: Change, pieces: Pieces): Change | null {
+/** Lines that close a loop between the same supplies. */
+function closingLines(plan: Plan, ring: EarthRing, pieces: Pieces): Line[] {
   const whole = new SolvedRig(plan, new Map(pieces));
   const supplies = (of: readonly string[]): string => [...of].sort().join(' ');
   const cables = new Set(
     whole.rings().flatMap((r) => (supplies(r.supplies) === supplies(ring.supplies) ? r.cables : []))
   );
+  return whole.lines.filter((l) => l.cables.some((c) => cables.has(c)));
+}
+
+/** A change made on every one of some lines that can be changed just so; null where that is one line. */
+function onAll(plan: Plan, lines: readonly Line[], change: Change): Change | null {
   const wanted = change.what.map((w) => JSON.stringify(w));
-  const made = whole.lines
-    .filter((l) => l.cables.some((c) => cables.has(c)))
-    .flatMap((l) => {
-      const all = candidates(plan, l);
-      const parts = wanted.map((w) => all.find(({ what }) => JSON.stringify(what) === w));
-      return parts.every((p) => p !== undefined) ? [{ line: l.id, parts }] : [];
-    });
+  const made = lines.flatMap((l) => {
+    const all = candidates(plan, l);
+    const parts = wanted.map((w) => all.find(({ what }) => JSON.stringify(what) === w));
+    return parts.every((p) => p !== undefined) ? [{ line: l.id, parts }] : [];
+  });
   if (made.length < 2) return null;
   return {
     what: change.what,

@@ -61,8 +61,7 @@ export class Stagehand {
       // Less gain helps against hiss alone: all else comes down with it, and so does the music.
       .filter((p) => !NO_CURE.has(p.id) && (p.id !== 'closer' || hidden.code === 'low-level'))
       .flatMap((p) => {
-        const after = this.after(p.id);
-        const db = after ? dbOf(after.power) - dbOf(this.#heard.power) : 0;
+        const db = this.#change(p.id) ?? 0;
         return db <= CURED_DB ? [{ ask: p.id, db }] : [];
       })
       .sort((x, y) => x.db - y.db);

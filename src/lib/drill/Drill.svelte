@@ -97,20 +97,15 @@
     asked = [...asked, { ask: what, minutes: takes, answer, after: view.suspects[0] }];
     busy = false;
   }
-  /** Hears the line, and looks at what is in it: the same picture as of any recording. */
-  async function listen(): Promise<void> {
-    if (!api) return;
-    const { samples, found } = await api.listen(RATE);
-    heard = found;
-    if (!(await play(() => samples))) toast(says.noSoundCanBePlayedHere);
+  /** Hears a noise, and looks at what is in it: the same picture as of any recording. */
+  async function hear(noise: { samples: Float32Array; found: Analysis } | null | undefined): Promise<void> {
+    if (!noise) return;
+    heard = noise.found;
+    if (!(await play(() => noise.samples))) toast(says.noSoundCanBePlayedHere);
   }
+  const listen = async (): Promise<void> => hear(await api?.listen(RATE));
   /** What is heard while a test is done: beside the noise as it is, at the same gain. */
-  async function listenAfter(what: Ask): Promise<void> {
-    const then = await api?.listenAfter(what, RATE);
-    if (!then) return;
-    heard = then.found;
-    if (!(await play(() => then.samples))) toast(says.noSoundCanBePlayedHere);
-  }
+  const listenAfter = async (what: Ask): Promise<void> => hear(await api?.listenAfter(what, RATE));
   const numberOf = (of: Lesson): number => LESSONS.findIndex((l) => l.code === of) + 1;
   async function tell(s: Suspect): Promise<void> {
     if (!api) return;

@@ -8,7 +8,7 @@
   import { type Pair, pairsOf } from '$core/judge/pairs';
   import { placeOf } from '$core/paper/patch';
   import { type Line } from '$core/plan/lines';
-  import { leftAs, type LineOutcome } from '$core/linecheck/outcome';
+  import { anythingRead, type LineOutcome } from '$core/linecheck/outcome';
   import { differenceText, partText } from '$core/words/check';
   import { onMount, tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -101,7 +101,7 @@
   const over = $derived(hope ? gainOff(hope, gainToWorking(hope, entry.read)) : 0);
   const sidesOff = $derived(!!pairHope && pairOff(pairHope, entry.pair));
   const done = $derived(lines.filter((l) => FINISHED.has(standing(l))).length);
-  const unread = $derived(leftAs({ ...entry.read, outcome: { is: 'works' }, done: true }) === 'unread');
+  const unread = $derived(!anythingRead(entry.read));
   const clips = $derived(line && entry.content === 'distorted' ? clipsText(plan, reports.get(line.id)!) : null);
   const traceAt = $derived(
     line ? traceAddress(show.id, line, lines, expected, (l) => readings.of(l.id, practice)?.hum ?? null) : ''

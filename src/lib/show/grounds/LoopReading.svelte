@@ -3,12 +3,10 @@
   import { isDangerous, type Measured } from '$core/trace/belief';
   import type { EarthMap } from '$core/trace/map';
   import type { Plan } from '$core/plan/schema';
-  import { parseQuantity } from '$core/units/parse';
-  import { unitFaultText } from '$core/words/faults';
   import type { MeasuredRow } from '$core/plan/schema';
   import { resolve } from '$core/plan/resolved';
   import MeasuredList from './MeasuredList.svelte';
-  import { MEASURED_QUANTITY } from './measured-quantity';
+  import { readMeasured } from './measured-quantity';
   import StopButton from '$lib/show/session/StopButton.svelte';
 
   interface Props {
@@ -50,15 +48,15 @@
 
   function read(event: SubmitEvent): void {
     event.preventDefault();
-    const parsed = parseQuantity(MEASURED_QUANTITY[kind as Measured['kind']], typed);
-    wrong = parsed.ok ? (parsed.value > 0 ? null : says.itMustBeMoreThanNothing) : unitFaultText(parsed.error);
-    if (!parsed.ok || parsed.value <= 0) return;
+    const given = readMeasured(kind as Measured['kind'], typed);
+    wrong = 'wrong' in given ? given.wrong : null;
+    if ('wrong' in given) return;
     const what: Measured =
       kind === 'volts'
-        ? { kind, supplies: [of[0], of[1]], volts: parsed.value }
+        ? { kind, supplies: [of[0], of[1]], volts: given.value }
         : kind === 'clamp'
-          ? { kind, cable: of[0], ampere: parsed.value }
-          : { kind: 'level', line: of[0], volts: parsed.value };
+          ? { kind, cable: of[0], ampere: given.value }
+          : { kind: 'level', line: of[0], volts: given.value };
     danger = isDangerous(what);
     if (danger) return;
     onread(what);

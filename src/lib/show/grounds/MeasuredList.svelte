@@ -4,10 +4,8 @@
   import type { MeasuredRow, Plan } from '$core/plan/schema';
   import { toDbu } from '$core/units/quantity';
   import { formatNumber, formatQuantity } from '$core/units/format';
-  import { parseQuantity } from '$core/units/parse';
-  import { unitFaultText } from '$core/words/faults';
   import { grounds as says } from '$core/words/screen/grounds';
-  import { MEASURED_QUANTITY } from './measured-quantity';
+  import { readMeasured } from './measured-quantity';
   import { dateTime } from '$lib/ui/when';
 
   interface Props {
@@ -35,10 +33,10 @@
   }
   function save(event: SubmitEvent, id: string, row: MeasuredRow): void {
     event.preventDefault();
-    const parsed = parseQuantity(MEASURED_QUANTITY[row.kind], typed);
-    wrong = parsed.ok ? (parsed.value > 0 ? null : says.itMustBeMoreThanNothing) : unitFaultText(parsed.error);
-    if (!parsed.ok || parsed.value <= 0) return;
-    const next = { ...row, value: parsed.value };
+    const read = readMeasured(row.kind, typed);
+    wrong = 'wrong' in read ? read.wrong : null;
+    if ('wrong' in read) return;
+    const next = { ...row, value: read.value };
     const what = measuredOf(plan, next);
     if (what && isDangerous(what)) return ondanger();
     editing = null;

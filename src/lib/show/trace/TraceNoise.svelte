@@ -76,10 +76,9 @@
     const asked = page.url.searchParams.get('line');
     const sound = heardIn(page.url.searchParams.get('sound'));
     if (asked && asked !== lineId) begin(asked);
-    if (sound)
-      steps = [...steps.filter((s) => s.ask !== 'sound'), { ask: 'sound', answer: { ask: 'sound', ...sound } }];
+    if (sound) say('sound', { ask: 'sound', ...sound });
     const spread = SPREADS.find((s) => s === page.url.searchParams.get('lines'));
-    if (spread) say('lines', spread);
+    if (spread) say('lines', { ask: 'lines', is: spread });
     void log.open(show.feed);
     return () => log.close();
   });
@@ -121,9 +120,10 @@
     instead = null;
     window.scrollTo({ top: 0 });
   }
-  function say(ask: Ask, is: Word | null): void {
+  /** What can be said at once: an answer in the place of an earlier one, or none. */
+  function say(ask: Ask, answer: Answer | null): void {
     const others = steps.filter((s) => s.ask !== ask);
-    steps = is === null ? others : [...others, { ask, answer: { ask, is } as Answer }];
+    steps = answer === null ? others : [...others, { ask, answer }];
   }
   /** What was left out is not asked again, but for the other lines: those can be listened to. */
   function go(): void {
@@ -192,7 +192,13 @@
       <div class="grid gap-x-10 gap-y-6 md:grid-cols-[1.3fr_1fr]">
         <div>
           {#if opening}
-            <TraceOpening told={view.told} {answers} mainsHz={plan.policy.mainsHz} onsay={say} ongo={go} />
+            <TraceOpening
+              told={view.told}
+              {answers}
+              mainsHz={plan.policy.mainsHz}
+              onsay={(ask, is) => say(ask, is === null ? null : ({ ask, is } as Answer))}
+              ongo={go}
+            />
           {:else if over && best}
             <TraceVerdict
               {view}
