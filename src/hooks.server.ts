@@ -28,7 +28,7 @@ export const init: ServerInit = async () => {
     await fillDemo();
     if (!dev) {
       await inviteFirst();
-      readyThreads();
+      void readyThreads();
     }
   } catch (error) {
     const cause = rootOf(error);

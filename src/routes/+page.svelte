@@ -32,10 +32,12 @@
     return null;
   }
   const refresh = (): Promise<void> => renew('app:shows');
-  // What is still being computed is there in a moment.
+  // What is still being computed is there in a moment; what somebody is changing, in two.
   $effect(() => {
-    if (!data.shows.some((s: (typeof data.shows)[number]) => s.look === 'computing')) return;
-    const soon = setTimeout(() => void refresh(), 1200);
+    const wait = (s: (typeof data.shows)[number]): number => (s.look === 'computing' ? 1200 : s.old ? 2200 : Infinity);
+    const soonest = Math.min(...data.shows.map(wait));
+    if (soonest === Infinity) return;
+    const soon = setTimeout(() => void refresh(), soonest);
     return () => clearTimeout(soon);
   });
 

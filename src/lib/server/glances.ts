@@ -10,11 +10,15 @@ import { type KeptGlance, show } from './schema';
 
 /** What a show's lines come to; still being computed, or too large for this server. */
 type Look = Counted | 'computing' | 'too-large';
-export interface Glance {
+interface Seen {
+  readonly look: Look;
+  /** It has changed since; asked a moment later, it is known how. */
+  readonly old: boolean;
+}
+export interface Glance extends Seen {
   readonly id: string;
   readonly name: string;
   readonly changedAt: string;
-  readonly look: Look;
 }
 
 /** A list waits so long for what is not known yet, milliseconds; then it comes without. */
@@ -22,37 +26,62 @@ const PATIENCE = 700;
 /** As long for what has changed since it was last looked at: then it comes as it was then, and the next list has it new. */
 const PATIENCE_CHANGED = 150;
 
-/** Under way, by show and revision: asked twice it is computed once. */
-const underWay = new Map<string, Promise<Look>>();
+/** A show that somebody is at changes ten times a second. What its lines come to is computed again no sooner than so many milliseconds after the last time. */
+const SOONEST = 2000;
 
-/** Computes a show's glance and keeps it. Never throws: what cannot be computed now is asked for again with the next list. */
-function find(id: string, revision: number): Promise<Look> {
-  const key = `${id} ${revision}`;
-  const known = underWay.get(key);
+/** What was found, and of which revision. */
+interface Found {
+  readonly look: Look;
+  readonly revision: number;
+}
+
+const LATER: Found = { look: 'computing', revision: Infinity };
+
+/** Under way, by show: asked twice it is computed once. */
+const underWay = new Map<string, Promise<Found>>();
+
+/**
+ * Computes a show's glance and keeps it with the revision that it is of: of a show that has moved on meanwhile it is still the
+ * newest there is. Never throws: what cannot be computed now is asked for again with the next list.
+ */
+function find(id: string): Promise<Found> {
+  const known = underWay.get(id);
   if (known) return known;
-  const made = (async (): Promise<Look> => {
+  const made = (async (): Promise<Found> => {
     try {
       const [row] = await db().select({ plan: show.plan, revision: show.revision }).from(show).where(eq(show.id, id));
-      if (row?.revision !== revision) return 'computing';
+      if (!row) return LATER;
       const counted = await compute('glance', { plan: row.plan }).catch((error: unknown) => {
         if (error instanceof NotComputed && error.reason === 'too-large') return null;
         throw error;
       });
-      const kept: KeptGlance = { revision, build: version, counted };
-      await db()
-        .update(show)
-        .set({ glance: kept })
-        .where(and(eq(show.id, id), eq(show.revision, revision)));
-      return counted ?? 'too-large';
+      const kept: KeptGlance = { revision: row.revision, build: version, counted, at: Date.now() };
+      await db().update(show).set({ glance: kept }).where(eq(show.id, id));
+      return { look: counted ?? 'too-large', revision: row.revision };
     } catch (error) {
       log.warn({ show: id, error: error instanceof Error ? error.message : String(error) }, 'no glance');
-      return 'computing';
+      return LATER;
     } finally {
-      underWay.delete(key);
+      underWay.delete(id);
     }
   })();
-  underWay.set(key, made);
+  underWay.set(id, made);
   return made;
+}
+
+/** What is known of a show; where it has changed since, and the last look is not of a moment ago, it is looked at again. */
+function lookAt(
+  id: string,
+  revision: number,
+  kept: KeptGlance | null,
+  after: (ms: number, what: Seen) => Promise<Seen>
+): Seen | Promise<Seen> {
+  const now = (): Promise<Seen> => find(id).then((found) => ({ look: found.look, old: found.revision < revision }));
+  const last = kept?.build === version ? kept : null;
+  if (!last) return Promise.race([now(), after(PATIENCE, { look: 'computing', old: false })]);
+  const was = { look: last.counted ?? 'too-large', old: last.revision !== revision } as const;
+  if (!was.old || Date.now() - (last.at ?? 0) < SOONEST) return was;
+  return Promise.race([now(), after(PATIENCE_CHANGED, was)]);
 }
 
 /** All shows of a crew, last changed first. */
@@ -69,19 +98,9 @@ export async function listShows(crewId: string): Promise<Glance[]> {
     .where(and(eq(show.crewId, crewId), isNull(show.deletedAt)))
     .orderBy(desc(show.changedAt), show.name);
   const timers: NodeJS.Timeout[] = [];
-  const after = <T>(ms: number, what: T): Promise<T> =>
+  const after = (ms: number, what: Seen): Promise<Seen> =>
     new Promise((done) => timers.push(setTimeout(() => done(what), ms)));
-  const enough = after<Look>(PATIENCE, 'computing');
-  const looks = await Promise.all(
-    rows.map(({ id, revision, glance }): Look | Promise<Look> =>
-      glance?.revision === revision && glance.build === version
-        ? (glance.counted ?? 'too-large')
-        : Promise.race([
-            find(id, revision),
-            glance?.build === version && glance.counted ? after<Look>(PATIENCE_CHANGED, glance.counted) : enough
-          ])
-    )
-  );
+  const seen = await Promise.all(rows.map(({ id, revision, glance }) => lookAt(id, revision, glance, after)));
   timers.forEach(clearTimeout);
-  return rows.map(({ id, name, changedAt }, k) => ({ id, name, changedAt: changedAt.toISOString(), look: looks[k] }));
+  return rows.map(({ id, name, changedAt }, k) => ({ id, name, changedAt: changedAt.toISOString(), ...seen[k] }));
 }

@@ -89,6 +89,8 @@ export interface KeptGlance {
   readonly build: string;
   /** Null where it was too large. */
   readonly counted: Counted | null;
+  /** When, milliseconds since 1970. */
+  readonly at?: number;
 }
 
 export const show = pgTable(

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import Piscina from 'piscina';
-import { TASKS, type Tasks } from './tasks';
+import { TASKS, type Tasks, WARMED } from './tasks';
 
 /** Computing away from the thread that answers requests: a few threads with limits, each answer for whoever still waits. */
 
@@ -43,7 +43,8 @@ function threads(): Piscina | null {
         maxThreads: THREADS,
         maxQueue: MOST_WAITING,
         idleTimeout: 30_000,
-        resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY }
+        // Paper makes a great many small things that are gone at once.
+        resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY, maxYoungGenerationSizeMb: 96 }
       })
     : null;
   return pool;
@@ -76,8 +77,14 @@ export async function compute<K extends keyof Tasks>(
   }
 }
 
-/** Makes the first thread ready before anybody asks. */
-export const readyThreads = (): void => void threads();
+/** Makes the first thread ready before anybody asks: loaded, and run in. Never throws; what asks first is only slower then. */
+export async function readyThreads(): Promise<void> {
+  if (!threads()) return;
+  for (const sheet of WARMED) {
+    const done = await compute('warm', { sheet }).catch(() => null);
+    if (!done) return;
+  }
+}
 
 /** Ends all threads, with what they are at. */
 export const endThreads = async (): Promise<void> => {

@@ -8,6 +8,7 @@ import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
 import type { Plan } from '$core/plan/schema';
 import { type LengthUnit, showLengthsIn } from '$core/units/lengths';
 import type { Counted } from '$lib/protocol/shows';
+import { saltRoad } from '../demo-shows';
 import { cardsPart, labelsPart } from '../paper/cards';
 import { type Part, renderPaper, sheetPart } from '../paper/pdf';
 
@@ -59,5 +60,22 @@ async function paper(task: PaperTask): Promise<Uint8Array> {
   return new Uint8Array(await renderPaper(parts, { show, revision, at: new Date(), size }));
 }
 
-export const TASKS = { glance, paper };
+/** What `warm` goes through, one at a time: whoever asks for something meanwhile waits for one of them, not for all. */
+export const WARMED = [...SHEET_IDS, 'cards', 'labels'] as const;
+
+/** A paper of the made-up show, for nobody: what runs for the first time takes twice as long. */
+const warm = ({ sheet }: { sheet: (typeof WARMED)[number] }): Promise<Uint8Array> =>
+  paper({
+    show: '',
+    revision: 0,
+    plan: saltRoad(),
+    kit: null,
+    sheet,
+    size: 'A4',
+    lengths: 'm',
+    before: null,
+    address: 'http://localhost/'
+  });
+
+export const TASKS = { glance, paper, warm };
 export type Tasks = typeof TASKS;

@@ -9,13 +9,13 @@ import type { Part } from './pdf';
 
 /** Cards of boxes and labels of cables: small things that stand beside each other on a page. */
 
-/** A code as a picture, grey values only: drawn square by square it is a thousand rectangles. */
+/** A code as a picture, grey values only and no filters tried: drawn square by square it is a thousand rectangles. */
 const codeOf = (text: string): Promise<string> =>
   QRCode.toDataURL(text, {
     errorCorrectionLevel: 'M',
     margin: 0,
-    scale: 4,
-    rendererOpts: { colorType: 0 }
+    scale: 3,
+    rendererOpts: { colorType: 0, filterType: 0 }
   } as QRCode.QRCodeToDataURLOptions);
 
 /** How many of something stand beside each other. */
