@@ -14,6 +14,7 @@ const ORDER = [
   'sound',
   'reader',
   'casebook',
+  'log',
   'words',
   'paper'
 ];

@@ -19,6 +19,8 @@ const TABLES = [
   'reading',
   'trace',
   'stop',
+  'entry',
+  'worked',
   'photo'
 ];
 const lines = (file) => createInterface({ input: createReadStream(file), crlfDelay: Infinity });
@@ -80,7 +82,8 @@ await main(async () => {
              + (select count(*) from photo) + (select count(*) from show where revision > 0) as own`;
       if (Number(own) > 0) throw new Refusal('This server has work of its own. Read the file into an empty one.');
       // What a new server shows for a start makes room.
-      for (const table of ['print', 'tick', 'share', 'show', 'kit_item']) await tx.unsafe(`delete from "${table}"`);
+      for (const table of ['entry', 'worked', 'print', 'tick', 'share', 'show', 'kit_item'])
+        await tx.unsafe(`delete from "${table}"`);
       let n = 0;
       for await (const text of lines(file)) {
         if (n++ === 0) {
@@ -90,9 +93,14 @@ await main(async () => {
         const { table, row, end } = JSON.parse(text);
         if (end !== undefined) break;
         const own = table === 'kit_change' ? 'overriding system value' : '';
+        const whole = { ...row, crew_id: crew };
+        // By name: what the file does not have is left to the database, which makes some of it itself.
+        const columns = Object.keys(whole)
+          .map((name) => `"${name.replaceAll('"', '""')}"`)
+          .join(', ');
         await tx.unsafe(
-          `insert into "${table}" ${own} select * from jsonb_populate_record(null::"${table}", $1::text::jsonb)`,
-          [JSON.stringify({ ...row, crew_id: crew })]
+          `insert into "${table}" (${columns}) ${own} select ${columns} from jsonb_populate_record(null::"${table}", $1::text::jsonb)`,
+          [JSON.stringify(whole)]
         );
       }
       await tx`select setval(pg_get_serial_sequence('kit_change', 'id'), greatest((select max(id) from kit_change), 1))`;

@@ -9,6 +9,7 @@ import { throughTheDoor } from '$lib/server/door';
 import { anybody, dropFirstInvites, makeInvite } from '$lib/server/crew';
 import { fillDemo } from '$lib/server/demo';
 import { log } from '$lib/server/log';
+import { catchUpAll } from '$lib/server/show-log/writer';
 import { isLoopback, sameOrigin } from '$lib/server/http';
 import { clientOf, isOwnHost, originForOthers } from '$lib/server/origin';
 import {
@@ -28,7 +29,9 @@ export const init: ServerInit = async () => {
     await fillDemo();
     if (!dev) {
       await inviteFirst();
-      void readyThreads();
+      void readyThreads()
+        .then(catchUpAll)
+        .catch((error: unknown) => logged(error, null, 500));
     }
   } catch (error) {
     const cause = rootOf(error);

@@ -1,4 +1,5 @@
 import type { Need } from '../advise/needs';
+import { andList, upper } from './article';
 import type { Route } from '../advise/route';
 import type { Option, Question } from '../advise/schools';
 import type { Part } from '../advise/stock';
@@ -12,11 +13,6 @@ import { sentence, short, verdict } from './findings';
 import { CABLE_NAMES, choiceName, modelName, modelShort, PLUG_NAMES } from './names';
 
 /** Options, kit and rules of thumb in words. */
-
-/** `a, b and c`. */
-const andList = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
-const upper = (text: string): string => text[0].toUpperCase() + text.slice(1);
 
 const INPUTS: Readonly<Record<string, string>> = {
   'mic-in': 'a mic input',

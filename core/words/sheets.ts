@@ -95,5 +95,19 @@ export const sheets = {
   batteriesAFreshOneBeforeThe: 'Batteries, a fresh one before the show',
   adaptersAndBatteries: 'Adapters and batteries',
   sparesAreCountedInOneAdapter: 'Spares are counted in: one adapter of each kind, as many batteries again.',
-  forLines: 'For lines'
+  forLines: 'For lines',
+  log: 'Log',
+  time: 'Time',
+  take: 'Take',
+  kindOfEntry: 'Kind',
+  who: 'Who',
+  inTheOrder: (zone: Shown) => `In the order in which it happened, times of ${zone}.`,
+  reportForTheNextCrew: 'Report for the next crew',
+  asItWasLeft: (count: Shown) => `${count} lines, as they were left.`,
+  whatWasUsed: 'What was used',
+  whatWentWrong: 'What went wrong',
+  nothingWentWrong: 'Nothing that was logged.',
+  andMoreInTheLog: (count: Shown) => `and ${count} more in the log`,
+  whatToBring: 'What to bring',
+  ofItSpare: (count: Shown) => `of it ${count} spare`
 };

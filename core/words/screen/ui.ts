@@ -20,6 +20,8 @@ export const ui = {
   listen: 'Listen to a recording',
   proposal: 'Proposal',
   shows: 'Shows',
+  logOfTheShow: 'Log',
+  memory: 'Memory',
   drill: 'Drill',
   couldNotBeComputedItIs: (what: Shown, id: Shown) =>
     `${what} could not be computed. It is in the server’s log as ${id}.`,

@@ -14,10 +14,10 @@ export interface WorkerOrder {
 }
 
 /** Views of a show that open without a network; the rest is reached from them. */
-const VIEWS = ['', '/check', '/trace', '/earth', '/paper', '/kit', '/propose', '/listen'] as const;
+const VIEWS = ['', '/check', '/trace', '/earth', '/paper', '/kit', '/propose', '/listen', '/log'] as const;
 
 /** Of these the server gives more than the show itself. */
-const VIEWS_WITH_DATA: readonly (typeof VIEWS)[number][] = ['', '/check', '/trace', '/paper'];
+const VIEWS_WITH_DATA: readonly (typeof VIEWS)[number][] = ['', '/check', '/trace', '/paper', '/log'];
 
 const VISITED = /^\/(?:$|show\/|kit(?:$|\/)|drill(?:$|\/))/;
 const DATA = '__data.json';

@@ -32,6 +32,13 @@ export const OWN_AFFAIRS: ReadonlySet<string> = new Set([
   '/api/shows/[id]/stops/[stop]',
   '/api/trouble'
 ]);
+/** Of a show, and yet for nobody who has but a link to it: what a crew wrote down, and who did. */
+export const NOT_FOR_GUESTS: ReadonlySet<string> = new Set([
+  '/show/[id]/log',
+  '/api/shows/[id]/log/file/[as]',
+  '/api/shows/[id]/revisions/[revision]',
+  '/api/shows/[id]/worked'
+]);
 const SAFE: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const isSafe = (method: string): boolean => SAFE.has(method);
 
@@ -41,5 +48,5 @@ export function needs(route: string | null, method: string): Rank | 'nothing' {
   if (FOR_OWNERS.has(route)) return 'owner';
   if (OWN_AFFAIRS.has(route)) return isSafe(method) && isOfShow(route) ? 'guest' : 'reader';
   if (!isSafe(method) || route === '/api/shows/[id]/shares') return 'engineer';
-  return isOfShow(route) ? 'guest' : 'reader';
+  return isOfShow(route) && !NOT_FOR_GUESTS.has(route) ? 'guest' : 'reader';
 }

@@ -33,7 +33,8 @@ const ROPE_ROOM: readonly string[] = [
   'Listening right: balanced line on Wall sockets, 6 m, powered speaker'
 ];
 
-function planOf(base: Plan, lines: readonly string[]): Plan {
+/** A show with some lines, written as one would say them. */
+export function planOf(base: Plan, lines: readonly string[]): Plan {
   lines.forEach((text, k) => {
     const { spec, faults } = readLine(text, namesOf(base));
     if (!spec) throw new Error(`demo line "${text}": ${JSON.stringify(faults)}`);

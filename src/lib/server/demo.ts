@@ -2,7 +2,8 @@ import { sql } from 'drizzle-orm';
 import { type Db, db } from './db';
 import { ropeRoom, saltRoad } from './demo-shows';
 import { demoKit } from './demo-kit';
-import { crew, kitItem, person, show } from './schema';
+import { demoNights } from './demo-memory';
+import { crew, entry, kitItem, person, reading, show, trace } from './schema';
 
 /** Number of the advisory lock under which an empty database is filled; any fixed number of our own does. */
 const FILL_LOCK = 7_402_411;
@@ -25,5 +26,16 @@ export async function fillDemo(database: Db = db()): Promise<void> {
       { crewId: made.id, name: 'The Salt Road', plan: saltRoad(), changedAt: new Date(now) },
       { crewId: made.id, name: 'Rope Room', plan: ropeRoom(), changedAt: new Date(now - 60_000) }
     ]);
+    for (const { readings, typed, traces, ...night } of demoNights(now)) {
+      const of = { crewId: made.id };
+      const [{ id: showId }] = await tx
+        .insert(show)
+        .values({ ...of, ...night })
+        .returning({ id: show.id });
+      await tx.insert(reading).values(readings.map((r) => ({ ...of, ...r, showId })));
+      await tx.insert(entry).values(typed.map((e) => ({ ...of, ...e, showId })));
+      if (traces.length > 0)
+        await tx.insert(trace).values(traces.map((t) => ({ ...of, ...t, id: t.record.id, showId })));
+    }
   });
 }

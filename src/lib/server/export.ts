@@ -18,6 +18,8 @@ const TABLES = [
   ['reading', 'made_at, id'],
   ['trace', 'made_at, id'],
   ['stop', 'made_at, id'],
+  ['entry', 'made_at, id'],
+  ['worked', 'made_at, id'],
   ['photo', 'made_at, id']
 ] as const;
 /** Rows fetched at a time. */
@@ -55,6 +57,6 @@ export async function* exportOf(crewId: string): AsyncGenerator<string> {
 }
 
 /** A row without what belongs to this server alone: its crew's id, an account, what it has computed. */
-function withoutTies({ crew_id: _, user_id: __, glance: ___, ...row }: Record<string, unknown>): object {
+function withoutTies({ crew_id: _, user_id: __, glance: ___, search: ____, ...row }: Record<string, unknown>): object {
   return row;
 }

@@ -6,6 +6,7 @@ import { crewKit } from './kit';
 import { tellCrew } from './live';
 import { print, show, tick } from './schema';
 import { getShow } from './shows';
+import { happened } from './show-log/writer';
 
 /** What was printed of a show, and what has been ticked off its lists. */
 
@@ -23,6 +24,7 @@ export async function keepPrint(who: Who, showId: string): Promise<{ id: string;
     .values({ ...who, showId, revision: row.revision, plan: row.plan, kit })
     .returning({ id: print.id });
   await tellCrew(who.crewId, { kind: 'prints', show: showId });
+  happened(who.crewId, showId);
   return { id: made.id, revision: row.revision };
 }
 

@@ -6,6 +6,7 @@ import { client } from './db';
 import { CHANNEL, messageTo } from './live';
 import { MOST_SINCE } from './shows';
 import { type Taken, takeEdits } from './take';
+import { happened } from './show-log/writer';
 
 /** Taking edits in: the one thing everybody waits for, hence in as few ways to the database and back as it can be. */
 
@@ -78,7 +79,10 @@ export async function pushEdits(
     if (!row) return null;
     const taken = takeEdits(row, new Set(row.known), edits);
     const { plan, revision, accepted, conflict, fresh } = taken;
-    if (fresh.length > 0 && !(await write(sql, who, showId, row.revision, taken))) return undefined;
+    if (fresh.length > 0) {
+      if (!(await write(sql, who, showId, row.revision, taken))) return undefined;
+      happened(who.crewId, showId);
+    }
     const answer = { revision, accepted, conflict };
     if (!row.since || revision - base > MOST_SINCE) return { ...answer, edits: [], plan };
     const own = fresh.map(({ sent, revision: at }) => ({ revision: at, by: who.name, sent }));

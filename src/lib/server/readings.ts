@@ -10,6 +10,7 @@ import { madeByName } from './made-by';
 import type { Who } from './access';
 import { person, reading } from './schema';
 import { hasShow } from './shows';
+import { happened } from './show-log/writer';
 
 /** Readings of a show's lines. */
 
@@ -81,5 +82,6 @@ export async function takeReadings(
     .values(readings.map((r) => ({ crewId, personId, madeBy: name, id: r.id, showId, reading: r })))
     .onConflictDoNothing();
   await tellCrew(crewId, { kind: 'readings', show: showId });
+  happened(crewId, showId);
   return true;
 }

@@ -13,6 +13,9 @@ import {
   uuid
 } from 'drizzle-orm/pg-core';
 import type { Edit, Op, Plan } from '$core/plan/schema';
+import type { EntryFacts, EntryKind } from '$core/log/entry';
+import type { Setup } from '$core/log/setup';
+import { sql } from 'drizzle-orm';
 import type { Role } from '../crew/roles';
 import type { Counted } from '$lib/protocol/shows';
 import type { TraceRecord } from '$lib/protocol/trace-record';
@@ -106,7 +109,9 @@ export const show = pgTable(
     /** Set when put aside; such a show can be brought back. */
     deletedAt: timestamp('deleted_at', { withTimezone: true }),
     /** What its lines come to, of the revision and by the build that it names. */
-    glance: jsonb('glance').$type<KeptGlance>()
+    glance: jsonb('glance').$type<KeptGlance>(),
+    /** Up to which revision its edits are told in its log. */
+    logged: integer('logged').notNull().default(0)
   },
   (t) => [index('show_crew').on(t.crewId)]
 );
@@ -237,6 +242,72 @@ export const stop = pgTable(
     found: text('found')
   },
   (t) => [index('stop_show').on(t.crewId, t.showId, t.madeAt)]
+);
+
+const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' });
+
+/** The log: what happened, in words as they were then. Append-only; what corrects an entry points at it. */
+export const entry = pgTable(
+  'entry',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    kind: text('kind').$type<EntryKind>().notNull(),
+    /** What it tells of, by the id of that: told twice it is there once. */
+    ref: text('ref').notNull(),
+    /** When it happened. */
+    at: timestamp('at', { withTimezone: true }).notNull(),
+    personId: byPerson(),
+    madeBy: madeBy(),
+    text: text('text').notNull(),
+    tags: text('tags').array().notNull(),
+    /** The show, as it was called then. */
+    place: text('place').notNull(),
+    facts: jsonb('facts').$type<EntryFacts>().notNull(),
+    ofEntry: uuid('of_entry'),
+    /** Words that it is found by. */
+    search: tsvector('search')
+      .notNull()
+      .generatedAlwaysAs(
+        sql`to_tsvector('simple', text || ' ' || coalesce(made_by, '') || ' ' || place || ' ' || kind)`
+      ),
+    madeAt: made()
+  },
+  (t) => [
+    unique('entry_ref').on(t.showId, t.kind, t.ref),
+    index('entry_show').on(t.crewId, t.showId, t.at),
+    index('entry_crew').on(t.crewId, t.at),
+    index('entry_of').on(t.ofEntry),
+    index('entry_search').using('gin', t.search)
+  ]
+);
+
+/** How a line was set when it worked: kept apart from shows, so that it is found when the same comes again. Its id is that of the reading. */
+export const worked = pgTable(
+  'worked',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    lineId: text('line_id').notNull(),
+    at: timestamp('at', { withTimezone: true }).notNull(),
+    personId: byPerson(),
+    madeBy: madeBy(),
+    /** The show, as it was called then. */
+    place: text('place').notNull(),
+    /** The line's name, as names are compared. */
+    name: text('name').notNull(),
+    /** Model of its source. */
+    source: text('source').notNull(),
+    setup: jsonb('setup').$type<Setup>().notNull(),
+    madeAt: made()
+  },
+  (t) => [
+    index('worked_name').on(t.crewId, t.name, t.at),
+    index('worked_source').on(t.crewId, t.source, t.at),
+    index('worked_show').on(t.showId, t.lineId)
+  ]
 );
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });

@@ -30,6 +30,14 @@ export async function hasShow(crewId: string, id: string): Promise<boolean> {
   return rows.length > 0;
 }
 
+/** Shows of a crew by name, last changed first. */
+export const showNames = (crewId: string): Promise<{ id: string; name: string }[]> =>
+  db()
+    .select({ id: show.id, name: show.name })
+    .from(show)
+    .where(and(eq(show.crewId, crewId), isNull(show.deletedAt)))
+    .orderBy(desc(show.changedAt));
+
 /** Adds a show; returns its id. The plan must have been through `loadPlan`. */
 export async function createShow(crewId: string, name: string, plan: Plan): Promise<string> {
   const [row] = await db().insert(show).values({ crewId, name, plan }).returning({ id: show.id });

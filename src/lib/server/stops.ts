@@ -6,6 +6,7 @@ import { tellCrew } from './live';
 import { madeByName } from './made-by';
 import { person, stop } from './schema';
 import { hasShow } from './shows';
+import { happened } from './show-log/writer';
 
 /** Stops of a show: called by anybody of the crew, told to all, cleared by a person with a name. */
 
@@ -37,6 +38,7 @@ export async function callStop({ crewId, personId, name }: Who, showId: string, 
     .values({ id: called.id, crewId, personId, madeBy: name, showId, lineId: called.lineId })
     .onConflictDoNothing();
   await tellCrew(crewId, { kind: 'stops', show: showId });
+  happened(crewId, showId);
   return true;
 }
 
@@ -50,5 +52,6 @@ export async function clearStop({ crewId }: Who, showId: string, id: string, { b
     .set({ clearedAt: new Date(), clearedBy: by, found: found ?? null })
     .where(and(its, isNull(stop.clearedAt)));
   await tellCrew(crewId, { kind: 'stops', show: showId });
+  happened(crewId, showId);
   return true;
 }

@@ -7,6 +7,7 @@ import { tellCrew } from './live';
 import { madeByName } from './made-by';
 import { person, trace } from './schema';
 import { hasShow } from './shows';
+import { happened } from './show-log/writer';
 
 /** What was found behind noises, newest first. */
 
@@ -57,5 +58,6 @@ export async function keepTrace(
     .values({ id: record.id, crewId, personId, madeBy: name, showId, record })
     .onConflictDoNothing();
   await tellCrew(crewId, { kind: 'traces', show: showId });
+  happened(crewId, showId);
   return true;
 }

@@ -21,8 +21,17 @@
   const one = (href: string, name: string) => ({ name, views: [[href, name]] as const });
   /** The places in the order of the work; some are several views of one thing. */
   const places = $derived.by((): readonly { readonly name: string; readonly views: readonly Place[] }[] => {
-    if (!show) return [one('/', says.shows), one('/kit', says.kit), one('/drill', says.drill), one('/crew', says.crew)];
+    if (!show)
+      return [
+        one('/', says.shows),
+        one('/kit', says.kit),
+        one('/memory', says.memory),
+        one('/drill', says.drill),
+        one('/crew', says.crew)
+      ];
     const at = `/show/${show.id}`;
+    // A guest sees the show, and nothing of what the crew wrote down about it.
+    const crews = guest ? [] : [one(`${at}/log`, says.logOfTheShow)];
     return [
       one(at, says.lines),
       {
@@ -42,7 +51,8 @@
           [`${at}/trace`, says.trace],
           [`${at}/listen`, says.listen]
         ]
-      }
+      },
+      ...crews
     ];
   });
   let converting = $state(false);

@@ -1,3 +1,8 @@
 /** A moment as people of this browser's language write it. */
 export const dateTime = (iso: string): string =>
   new Date(iso).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+/** The time of day of a moment, and its day, as people of this browser's language write them. */
+export const timeOf = (iso: string): string =>
+  new Date(iso).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+export const dayOf = (iso: string): string =>
+  new Date(iso).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });

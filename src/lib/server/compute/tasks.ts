@@ -3,13 +3,16 @@ import type { Severity } from '$core/judge/types';
 import type { Kit } from '$core/kit/schema';
 import { labelsOf } from '$core/paper/cables';
 import { cardsOf } from '$core/paper/patch';
+import { logSheet, reportSheet } from '$core/paper/log';
 import { sheetOf } from '$core/paper/sheets';
+import type { LogEntry } from '$core/log/entry';
 import { type PaperInput, SHEET_IDS, type SheetId } from '$core/paper/types';
 import type { Plan } from '$core/plan/schema';
 import { type LengthUnit, showLengthsIn } from '$core/units/lengths';
 import type { Counted } from '$lib/protocol/shows';
 import { saltRoad } from '../demo-shows';
 import { cardsPart, labelsPart } from '../paper/cards';
+import { tell } from '../show-log/tell';
 import { type Part, renderPaper, sheetPart } from '../paper/pdf';
 
 /** What the server computes from plans, away from the thread that answers requests. Plain values in, plain values out. */
@@ -60,6 +63,25 @@ async function paper(task: PaperTask): Promise<Uint8Array> {
   return new Uint8Array(await renderPaper(parts, { show, revision, at: new Date(), size }));
 }
 
+/** The log of a show, or the page for the next crew, as PDF. */
+interface LogPaperTask extends Pick<PaperTask, 'show' | 'revision' | 'plan' | 'kit' | 'size' | 'lengths'> {
+  readonly what: 'log' | 'report';
+  /** Oldest first. */
+  readonly entries: readonly LogEntry[];
+  readonly checked: readonly (readonly [
+    line: string,
+    left: Parameters<typeof reportSheet>[1] extends ReadonlyMap<string, infer L> ? L : never
+  ])[];
+  readonly zone: string;
+}
+async function logPaper(task: LogPaperTask): Promise<Uint8Array> {
+  const { what, show, revision, size, lengths, plan, kit, entries, checked, zone } = task;
+  showLengthsIn(lengths);
+  const sheet =
+    what === 'log' ? logSheet(entries, zone) : reportSheet(inputOf(plan, kit), new Map(checked), entries, zone);
+  return new Uint8Array(await renderPaper([sheetPart(sheet, null)], { show, revision, at: new Date(), size }));
+}
+
 /** What `warm` goes through, one at a time: whoever asks for something meanwhile waits for one of them, not for all. */
 export const WARMED = [...SHEET_IDS, 'cards', 'labels'] as const;
 
@@ -77,5 +99,5 @@ const warm = ({ sheet }: { sheet: (typeof WARMED)[number] }): Promise<Uint8Array
     address: 'http://localhost/'
   });
 
-export const TASKS = { glance, paper, warm };
+export const TASKS = { glance, paper, logPaper, tell, warm };
 export type Tasks = typeof TASKS;

@@ -44,7 +44,7 @@ const SIGN = 6.6;
 const ONE_PIECE = 380;
 
 /** How far down the page each row goes at most, points. Estimated high: what is held together although it does not fit is not drawn at all. */
-function heightsOf({ columns }: Sheet, rows: readonly Row[]): number[] {
+function heightsOf({ columns }: Pick<Sheet, 'columns'>, rows: readonly Row[]): number[] {
   const total = columns.reduce((sum, c) => sum + c.wide, 0);
   const across = columns.length > 7 ? ACROSS.side : ACROSS.upright;
   return rows.map(({ cells }) => {
@@ -58,7 +58,7 @@ function heightsOf({ columns }: Sheet, rows: readonly Row[]): number[] {
   });
 }
 
-function table(sheet: Sheet, { name, rows }: Group, marks: boolean): Content {
+function table(sheet: Pick<Sheet, 'columns'>, { name, rows }: Group, marks: boolean): Content {
   const { columns } = sheet;
   const heights = heightsOf(sheet, rows);
   const head = columns.map((c): TableCell => ({
@@ -160,7 +160,7 @@ const dangerBox = (dangers: readonly string[]): Content => ({
 });
 
 /** A sheet. @param since revision that marks are against; null when there are none */
-export function sheetPart(sheet: Sheet, since: number | null): Part {
+export function sheetPart(sheet: Omit<Sheet, 'id'>, since: number | null): Part {
   const marked = since !== null;
   const notes = [
     sheet.note,

@@ -87,6 +87,15 @@
       <a class="text-primary underline" href="/show/{show.id}/check">{checkSays.openLineCheck}</a>
     </p>
   {/if}
+  {#if report && panel === null && show.mayChange}
+    {#await import('$lib/show/log/LastTime.svelte') then { default: LastTime }}<LastTime
+        showId={show.id}
+        {plan}
+        {line}
+        gain={report.gain}
+        onset={(ops) => board.applyOps(line, ops)}
+      />{/await}
+  {/if}
   {#if report && panel === 'hum'}
     {#await import('./HumPanel.svelte') then { default: HumPanel }}<HumPanel
         {plan}

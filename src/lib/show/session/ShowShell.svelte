@@ -118,7 +118,7 @@
     feed.open();
     // The other views are at hand when the server is not.
     void Promise.allSettled(
-      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/earth', '/trace', '/listen', '/compare/x'].map((to) =>
+      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/earth', '/trace', '/listen', '/log', '/compare/x'].map((to) =>
         preloadCode(`/show/${data.id}${to}`)
       )
     );

@@ -1,0 +1,61 @@
+import * as z from 'zod';
+import { saidText } from '../text/schema';
+
+/** The log of a show: what happened, in the order in which it did. Append-only: a correction is an entry that points at the one it corrects. */
+
+/** What an entry is about; all but what people type write themselves. */
+export const ENTRY_KINDS = ['edit', 'reading', 'trace', 'stop', 'cleared', 'print', 'kit', 'note', 'take'] as const;
+export type EntryKind = (typeof ENTRY_KINDS)[number];
+
+/** How a take went. */
+export const MARKS = ['good', 'best', 'false start', 'breakdown', 'noise', 'hum', 'clipped', 'late'] as const;
+export type Mark = (typeof MARKS)[number];
+
+const lineId = z.string().regex(/^[a-z0-9-]{1,40}$/);
+
+/** What was understood of an entry that somebody typed, or what one that wrote itself is about. */
+export const FactsSchema = z.strictObject({
+  /** Lines it is about, by id. */
+  lines: z.array(lineId).max(2000).optional(),
+  song: saidText(80).optional(),
+  take: z.number().int().min(1).max(9999).optional(),
+  marks: z.array(z.enum(MARKS)).max(8).optional(),
+  /** A place in the recording, as it was typed: `1:20`, `01:02:03:04`. */
+  timecode: z.string().max(20).optional(),
+  /** Revision of the show that it happened on. */
+  revision: z.number().int().min(0).optional()
+});
+export type EntryFacts = z.infer<typeof FactsSchema>;
+
+export const LOG_LIMITS = { text: 500, tags: 12 } as const;
+
+/** What somebody types into the log. Its id is made where it was typed, so that a repeat does no harm. */
+export const TypedSchema = z.strictObject({
+  id: z.uuid(),
+  /** When it was typed, by the clock of the server as the browser knows it. */
+  at: z.iso.datetime(),
+  text: saidText(LOG_LIMITS.text).regex(/\S/, 'needs some text'),
+  /** The line that was open. */
+  lineId: lineId.nullable(),
+  /** The entry that it corrects. */
+  of: z.uuid().nullable(),
+  /** Revision of the show on the screen it was typed at. */
+  revision: z.number().int().min(0)
+});
+export type TypedEntry = z.infer<typeof TypedSchema>;
+
+/** An entry as it is read. */
+export interface LogEntry {
+  readonly id: string;
+  readonly at: string;
+  readonly kind: EntryKind;
+  readonly text: string;
+  readonly by: string | null;
+  readonly tags: readonly string[];
+  readonly facts: EntryFacts;
+  /** What corrects it, oldest first; the last is what holds. */
+  readonly corrections: readonly { readonly at: string; readonly by: string | null; readonly text: string }[];
+  /** The show, by its id, and as it was called then. */
+  readonly show: string;
+  readonly place: string;
+}

@@ -1,0 +1,103 @@
+import { judgeWhole, type LineReport } from '../judge/judge';
+import { type Pieces, SolvedRig } from '../judge/solved-rig';
+import { reverseOps, applySteps } from '../plan/steps';
+import { linesTouched } from '../plan/touched';
+import type { Edit, Op, Plan } from '../plan/schema';
+import { changedLines, type ToldLine } from './line-changes';
+import { changedShow, type ShowChange } from './show-changes';
+
+/** An edit as it was made. */
+export interface MadeEdit {
+  readonly id: string;
+  readonly revision: number;
+  /** When, milliseconds since 1970, by the server's clock. */
+  readonly at: number;
+  /** Who made it: only those of one maker are told together. */
+  readonly maker: string;
+  readonly kind: 'do' | 'undo' | 'redo';
+  readonly label: Edit['label'];
+  readonly ops: readonly Op[];
+}
+/** Edits told as one: a slider that is drawn is one change, and what was taken back at once is none. */
+export interface ToldEdits {
+  /** The last of them, by which they are known. */
+  readonly edit: MadeEdit;
+  readonly from: number;
+  readonly kind: MadeEdit['kind'];
+  readonly label: Edit['label'];
+  readonly lines: readonly ToldLine[];
+  readonly show: readonly ShowChange[];
+  /** The plan after them. */
+  readonly plan: Plan;
+}
+
+/** Edits of one maker at the same lines, no further apart than this, milliseconds, are told together. */
+const APART = 120_000;
+
+/** A plan as it was before some edits. @throws Error where they are not what led to it */
+export function planBefore(plan: Plan, edits: readonly Pick<MadeEdit, 'ops'>[]): Plan {
+  return step(
+    plan,
+    [...edits].reverse().flatMap((e) => reverseOps(e.ops))
+  );
+}
+
+function step(plan: Plan, ops: readonly Op[]): Plan {
+  const stepped = applySteps(plan, ops);
+  if (!stepped.ok) throw new Error(`edits do not lead to this plan: ${JSON.stringify(stepped.fault).slice(0, 200)}`);
+  return stepped.plan;
+}
+
+/**
+ * What edits did, one telling for those that belong together, in their order.
+ * @param before the plan that the first of them was made on
+ * @throws Error where an edit does not fit
+ */
+export function tellEdits(before: Plan, edits: readonly MadeEdit[]): ToldEdits[] {
+  const out: ToldEdits[] = [];
+  const pieces: Pieces = new Map();
+  let plan = before;
+  let reports = reportsOf(plan, pieces);
+  for (const group of grouped(before, edits)) {
+    const next = step(
+      plan,
+      group.flatMap((e) => e.ops)
+    );
+    const then = reportsOf(next, pieces);
+    const told = { lines: changedLines(plan, next, { before: reports, after: then }), show: changedShow(plan, next) };
+    const last = group[group.length - 1];
+    if (told.lines.length + told.show.length > 0)
+      out.push({ ...told, edit: last, from: group[0].revision, kind: last.kind, label: last.label, plan: next });
+    [plan, reports] = [next, then];
+  }
+  return out;
+}
+
+const reportsOf = (plan: Plan, pieces: Pieces): ReadonlyMap<string, LineReport> =>
+  new Map(judgeWhole(new SolvedRig(plan, pieces)).map((r) => [r.id, r]));
+
+/** Runs of edits that are told as one. */
+function grouped(before: Plan, edits: readonly MadeEdit[]): MadeEdit[][] {
+  const out: { edits: MadeEdit[]; about: Set<string> }[] = [];
+  let plan = before;
+  for (const edit of edits) {
+    const next = step(plan, edit.ops);
+    // A line that is gone stands only in the plan before.
+    const about = new Set([...linesTouched(plan, edit.ops), ...linesTouched(next, edit.ops)]);
+    plan = next;
+    const last = out.at(-1);
+    const previous = last?.edits.at(-1);
+    const belongs =
+      last &&
+      previous &&
+      previous.maker === edit.maker &&
+      edit.at - previous.at <= APART &&
+      (about.size === 0 ? last.about.size === 0 : [...about].some((id) => last.about.has(id)));
+    if (!belongs) out.push({ edits: [edit], about });
+    else {
+      last.edits.push(edit);
+      about.forEach((id) => last.about.add(id));
+    }
+  }
+  return out.map((g) => g.edits);
+}

@@ -1,0 +1,148 @@
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+import { expect, expectAccessibleInBoth, freshShow, row, saved, setLead, settled, test } from './app';
+import { done, openCheck, PHONE } from './checking';
+
+const entries = 'ol [data-entry]';
+
+test('the log writes itself, is typed in two browsers, corrected, searched, taken along; settings come back', async ({
+  page,
+  app,
+  device
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  const at = `${app.url}/show/${id}`;
+  const phone = await (await device({ viewport: PHONE })).newPage();
+  await phone.goto(`${at}/log`);
+  await expect(phone.getByText('Nothing has happened yet.')).toBeVisible();
+  await expectAccessibleInBoth(phone);
+
+  // What is done on the board is told on the phone, with what it did.
+  await setLead(page, 'Electric bouzouki', /m TS lead/, '3 m');
+  await saved(page);
+  await expect(phone.locator(entries).first()).toContainText(/Electric bouzouki – .*3\sm/, { timeout: 15_000 });
+
+  // Typed, read while typing, logged with the time; a take brings its number along.
+  const field = phone.getByLabel('What happened?');
+  await field.fill('Tide take 4 good, click at 1:20 on narrator #radio');
+  await expect(phone.getByText('Read as')).toContainText('take 4');
+  for (const part of ['“Tide”', 'good', 'at 1:20', 'Narrator', '#radio'])
+    await expect(phone.locator('form p')).toContainText(part);
+  await field.press('Enter');
+  const take = phone.locator('[data-entry="take"]');
+  await expect(take).toContainText('Tide take 4 good');
+  await expect(phone.getByRole('button', { name: 'Take 5' })).toBeVisible();
+
+  // Corrected: the old text stays to be read.
+  await take.getByRole('button', { name: /^Correct/ }).click();
+  await phone.getByLabel('It should say').fill('Tide take 4 good, click at 1:25 on narrator');
+  await phone.getByRole('button', { name: 'Log the correction' }).click();
+  await expect(take.locator('s')).toContainText('1:20');
+  await expect(take).toContainText('1:25');
+
+  // Another browser hears of it while it looks, and finds it among all shows.
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await expect(page.locator('[data-entry="take"]')).toContainText('1:25');
+  await page.getByLabel('What happened?').fill('hum in the foyer speakers');
+  await page.keyboard.press('Enter');
+  await expect(phone.locator('[data-entry="note"]')).toContainText('hum in the foyer');
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
+  await expectAccessibleInBoth(page);
+
+  // Changed after the take, and set as it was for it.
+  await page.goto(at);
+  await settled(page);
+  await setLead(page, 'Electric bouzouki', /m TS lead/, '12 m');
+  await saved(page);
+  await page.goto(`${at}/log`);
+  await page.locator('[data-entry="take"]').getByRole('button', { name: 'Set as it was then' }).click();
+  await expect(page.getByText('It is set like that already.')).toBeVisible();
+  // Of what was recorded on the narrator only that is set; a take that names no line is of all of them.
+  await page.getByLabel('What happened?').fill('Tide take 5');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-entry="take"]')).toHaveCount(2);
+  await page.goto(at);
+  await settled(page);
+  await setLead(page, 'Electric bouzouki', /m TS lead/, '4 m');
+  await saved(page);
+  await page.goto(`${at}/log`);
+  await page.locator('[data-entry="take"]').first().getByRole('button', { name: 'Set as it was then' }).click();
+  await expect(page.getByText('Set as it was for take 5 of Tide')).toBeVisible();
+  await page.goto(at);
+  await settled(page);
+  await expect(row(page, 'Electric bouzouki').getByRole('button', { name: /12\sm TS lead/ })).toBeVisible();
+
+  // As files: what was corrected, what wrote itself; read back.
+  await page.goto(`${at}/log`);
+  const file = async (name: string): Promise<string> => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name, exact: true }).click()
+    ]);
+    return readFileSync(await download.path(), 'utf8');
+  };
+  const rows = Papa.parse<Record<string, string>>((await file('CSV')).replace('\ufeff', ''), { header: true }).data;
+  expect(rows.find((r) => r.take === '4')).toMatchObject({ song: 'Tide', marks: 'good; noise', timecode: '1:20' });
+  expect(rows.find((r) => r.take === '4')!.text).toContain('1:25');
+  expect(rows.map((r) => r.kind)).toContain('edit');
+  expect(await file('Markdown')).toContain('hum in the foyer speakers');
+  for (const name of ['PDF', 'Report for the next crew']) expect((await file(name)).slice(0, 5)).toBe('%PDF-');
+
+  await page.goto(`${app.url}/memory`);
+  await page.getByLabel('Search every show').fill('hum foyer');
+  await expect(page.locator(entries).first()).toContainText('hum in the foyer speakers');
+  await page.getByLabel('Search every show').fill('net loft bouzouki lead');
+  await expect(page.locator(entries).first()).toContainText('bouzouki lead cut up');
+  await page.getByLabel('Search every show').fill('xylophone');
+  await expect(page.getByText('Nothing in the log has “xylophone” in it.')).toBeVisible();
+  await expectAccessibleInBoth(page);
+});
+
+test('what worked before is offered, compared, set as one edit; without a network the log is kept and sent later', async ({
+  page,
+  app,
+  context,
+  meant
+}) => {
+  meant(/ERR_INTERNET_DISCONNECTED|Failed to fetch/, /^\d+ /);
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await row(page, 'Theremin').getByRole('button', { name: 'Theremin', exact: true }).click();
+  const last = page.locator('[data-last-time]');
+  await expect(last).toContainText('Night two, corn store', { timeout: 15_000 });
+  await expect(last).toContainText('passive DI');
+  await expect(last).toContainText('It may read differently: no DI instead of passive DI');
+  await expect(last).toContainText(/Computed gain then \d+\sdB, now \d+\sdB/);
+  await last.getByRole('button', { name: '1 more' }).click();
+  await expect(last).toContainText('lift open, else it buzzes');
+  await last.getByRole('button', { name: 'Plug and set it like that' }).click();
+  await expect(last).toContainText('Plugged and set like that now.');
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(last.getByRole('button', { name: 'Plug and set it like that' })).toBeVisible();
+
+  // A line that works tonight is remembered for the next show.
+  await page.setViewportSize(PHONE);
+  await openCheck(page);
+  await page.locator('[data-read="gain"]').fill('27');
+  await page.locator('[data-read="gain"]').press('Enter');
+  await done(page).click();
+  await page.goto(`${app.url}/show/${id}/log`);
+  await expect(page.locator('[data-entry="reading"]').first()).toContainText(/Hammered dulcimer: works.*27/, {
+    timeout: 15_000
+  });
+  await context.setOffline(true);
+  await page.getByLabel('What happened?').fill('power cut, nobody hurt');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-entry="note"]')).toContainText('not sent yet');
+  await context.setOffline(false);
+  await expect(page.locator('[data-entry="note"]')).not.toContainText('not sent yet', { timeout: 15_000 });
+
+  const other = await freshShow(page, app.url, 'Rope Room');
+  const worked = await page.request.get(
+    `${app.url}/api/shows/${other}/worked?${new URLSearchParams({ name: 'hammered  DULCIMER', source: 'x' })}`
+  );
+  const { worked: found } = (await worked.json()) as {
+    worked: { setup: { read: { gainDb: number } }; show: string }[];
+  };
+  expect(found[0]).toMatchObject({ show: id, setup: { read: { gainDb: 27 } } });
+});

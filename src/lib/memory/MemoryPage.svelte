@@ -1,0 +1,98 @@
+<script lang="ts">
+  import { log as says } from '$core/words/screen/log';
+  import { ENTRY_KINDS, type LogEntry } from '$core/log/entry';
+  import { KIND_NAMES } from '$core/words/log';
+  import type { LogPage } from '$lib/protocol/log';
+  import { request } from '$lib/outbox/outcome';
+  import ReadAs from '$lib/show/log/ReadAs.svelte';
+  import Header from '$lib/ui/Header.svelte';
+  import { dateTime } from '$lib/ui/when';
+  import { untrack } from 'svelte';
+
+  interface Props {
+    page: LogPage;
+    shows: readonly { readonly id: string; readonly name: string }[];
+    people: readonly string[];
+  }
+  /** One field over everything that was logged at any show. */
+  const { page, shows, people }: Props = $props();
+  let [q, kind, show, by] = $state(['', '', '', '']);
+  let entries = $state.raw<readonly LogEntry[]>(untrack(() => page.entries));
+  let more = $state(untrack(() => page.more));
+  let unheard = $state(false);
+  /** Long enough for the next letter, short enough not to be waited for, milliseconds. */
+  const TYPING = 200;
+  let typing: ReturnType<typeof setTimeout> | undefined;
+  let turn = 0;
+
+  function ask(): void {
+    clearTimeout(typing);
+    typing = setTimeout(() => void fetchPage(false), TYPING);
+  }
+  async function fetchPage(older: boolean): Promise<void> {
+    const now = ++turn;
+    const last = older ? entries.at(-1) : undefined;
+    const words = new URLSearchParams({ q, kind, show, by, ...(last ? { before: `${last.at} ${last.id}` } : {}) });
+    const answer = await request('GET', `/api/log?${words.toString()}`, undefined);
+    // Somebody has typed on meanwhile.
+    if (now !== turn) return;
+    unheard = !answer?.ok;
+    if (!answer?.ok) return;
+    const found = (await answer.json()) as LogPage;
+    [entries, more] = [older ? [...entries, ...found.entries] : found.entries, found.more];
+  }
+  const filtered = $derived(q !== '' || kind !== '' || show !== '' || by !== '');
+</script>
+
+<Header />
+<main class="mx-auto grid max-w-[860px] gap-4 px-5 py-5 max-sm:px-3.5">
+  <h1 class="text-[1.3em] font-bold">{says.memory}</h1>
+  <div class="flex flex-wrap gap-2">
+    <input
+      type="search"
+      class="input h-12 min-w-0 flex-1 basis-72 text-[1.05em]"
+      aria-label={says.searchMemory}
+      placeholder={says.searchFor}
+      bind:value={q}
+      oninput={ask}
+    />
+    <select class="select h-12 w-auto" aria-label={says.whichShow} bind:value={show} onchange={ask}>
+      <option value="">{says.everyShow}</option>
+      {#each shows as s (s.id)}<option value={s.id}>{s.name}</option>{/each}
+    </select>
+    <select class="select h-12 w-auto" aria-label={says.whatKind} bind:value={kind} onchange={ask}>
+      <option value="">{says.everything}</option>
+      {#each ENTRY_KINDS as k (k)}<option value={k}>{KIND_NAMES[k]}</option>{/each}
+    </select>
+    {#if people.length > 1}
+      <select class="select h-12 w-auto" aria-label={says.byWhom} bind:value={by} onchange={ask}>
+        <option value="">{says.everybody}</option>
+        {#each people as person (person)}<option value={person}>{person}</option>{/each}
+      </select>
+    {/if}
+  </div>
+  {#if unheard}<p class="text-warning" role="status">{says.memoryCannotBeReached}</p>{/if}
+  {#if entries.length === 0}
+    <p class="max-w-[60ch] py-6 text-quiet">
+      {filtered ? says.nothingFound(q === '' ? says.thisChoice : q) : says.teachMemory}
+    </p>
+  {/if}
+  <ol aria-live="polite">
+    {#each entries as e (e.id)}
+      {@const stands = e.corrections.at(-1) ?? e}
+      <li class="border-b border-base-300 py-2 leading-snug" data-entry={e.kind}>
+        <p class="[overflow-wrap:anywhere] {e.kind === 'note' || e.kind === 'take' ? 'font-semibold' : ''}">
+          {stands.text}
+        </p>
+        <p class="flex flex-wrap items-center gap-x-2 gap-y-1 pt-0.5 text-[0.93em] text-quiet">
+          <a class="link" href="/show/{e.show}/log">{e.place}</a>
+          <span>{[dateTime(e.at), KIND_NAMES[e.kind], e.by].filter((t) => t !== null).join(', ')}</span>
+          <ReadAs facts={{ ...e.facts, lines: [] }} tags={e.tags} lineName={() => null} />
+        </p>
+      </li>
+    {/each}
+  </ol>
+  {#if more}<button type="button" class="btn justify-self-start" onclick={() => void fetchPage(true)}
+      >{says.older}</button
+    >{/if}
+</main>

@@ -1,0 +1,117 @@
+import type { EntryFacts, EntryKind, LogEntry, TypedEntry } from '$core/log/entry';
+import { readTypedEntry } from '$core/log/typed';
+import type { LineInfo } from '$core/plan/schema';
+import type { LogAsk } from '$lib/protocol/log';
+import type { Who } from '../access';
+import { client } from '../db';
+import { tellCrew } from '../live';
+
+/** The log as it is read, searched and written in. */
+
+/** Entries of one page. */
+export const PAGE = 100;
+
+interface Row {
+  readonly id: string;
+  readonly at: Date;
+  readonly kind: EntryKind;
+  readonly text: string;
+  readonly by: string | null;
+  readonly tags: string[];
+  readonly facts: EntryFacts;
+  readonly show_id: string;
+  readonly place: string;
+  readonly corrections: { at: string; by: string | null; text: string }[];
+}
+
+/**
+ * Words as they are asked for, each as the beginning of a word; null where there is none.
+ * Everything that is no letter or digit is a space, so that nothing of it is taken for a sign of the query's own language.
+ */
+export function queryOf(text: string): string | null {
+  const words =
+    text
+      .normalize('NFC')
+      .toLowerCase()
+      .match(/[\p{L}\p{N}]+/gu) ?? [];
+  return words.length === 0
+    ? null
+    : words
+        .slice(0, 12)
+        .map((w) => `${w}:*`)
+        .join(' & ');
+}
+
+/** Entries, newest first, at most a page; each with what corrects it. */
+export async function entriesOf(crewId: string, ask: LogAsk, most = PAGE): Promise<LogEntry[]> {
+  const sql = client();
+  const query = queryOf(ask.q ?? '');
+  const rows = await sql<Row[]>`
+    select e.id, e.at, e.kind, e.text, e.made_by as by, e.tags, e.facts, e.show_id, e.place,
+      coalesce((select jsonb_agg(jsonb_build_object('at', c.at, 'by', c.made_by, 'text', c.text) order by c.at)
+        from entry c where c.of_entry = e.id), '[]'::jsonb) as corrections
+    from entry e
+    where e.crew_id = ${crewId} and e.of_entry is null
+      ${ask.show ? sql`and e.show_id = ${ask.show}` : sql`and exists (select 1 from show s where s.id = e.show_id and s.deleted_at is null)`}
+      ${ask.kind ? sql`and e.kind = ${ask.kind}` : sql``}
+      ${ask.line ? sql`and e.facts -> 'lines' ? ${ask.line}` : sql``}
+      ${ask.by ? sql`and e.made_by = ${ask.by}` : sql``}
+      ${ask.before ? sql`and (e.at, e.id) < (${ask.before.at}::timestamptz, ${ask.before.id}::uuid)` : sql``}
+      ${
+        query
+          ? sql`and (e.search @@ to_tsquery('simple', ${query})
+              or e.id in (select c.of_entry from entry c where c.crew_id = ${crewId} and c.of_entry is not null and c.search @@ to_tsquery('simple', ${query})))`
+          : sql``
+      }
+    order by e.at desc, e.id desc limit ${most}`;
+  return rows.map(({ at, show_id: show, ...row }) => ({ ...row, show, at: at.toISOString() }));
+}
+
+/**
+ * Takes in what somebody typed; sent twice it is there once. When it happened goes by what the browser knows of the server's clock, and never lies ahead of it.
+ * @returns ids of those that correct an entry which is not there; null where there is no such show
+ */
+export async function writeDown(
+  who: Who,
+  showId: string,
+  typed: readonly TypedEntry[]
+): Promise<{ readonly strange: readonly string[] } | null> {
+  const sql = client();
+  const [show] = await sql<{ name: string; lines: Record<string, LineInfo> }[]>`
+    select name, plan -> 'lines' as lines from show where id = ${showId} and crew_id = ${who.crewId} and deleted_at is null`;
+  if (!show) return null;
+  const lines = Object.entries(show.lines).map(([id, { name, channel }]) => ({ id, name, channel }));
+  const wanted = typed.flatMap((t) => t.of ?? []);
+  const roots = new Map(
+    (
+      await sql<{ id: string; root: string }[]>`
+        select id, coalesce(of_entry, id) as root from entry where show_id = ${showId} and id = any(${wanted}::uuid[])`
+    ).map(({ id, root }) => [id, root])
+  );
+  const strange = typed.filter((t) => t.of !== null && !roots.has(t.of)).map((t) => t.id);
+  const rows = typed
+    .filter((t) => !strange.includes(t.id))
+    .map((t) => {
+      const { kind, tags, facts } = readTypedEntry(t.text, lines, t.lineId);
+      return {
+        ...{ id: t.id, kind, at: t.at, text: t.text, tags },
+        ...{ facts: { ...facts, revision: t.revision }, of_entry: t.of && roots.get(t.of) }
+      };
+    });
+  await sql`
+    insert into entry (id, crew_id, show_id, kind, ref, at, person_id, made_by, text, tags, place, facts, of_entry)
+    select r.id, ${who.crewId}, ${showId}, r.kind, r.id::text, least(r.at, now()), ${who.personId}, ${who.name}, r.text,
+      array(select jsonb_array_elements_text(r.tags)), ${show.name}, r.facts, r.of_entry
+    from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb)
+      as r(id uuid, kind text, at timestamptz, text text, tags jsonb, facts jsonb, of_entry uuid)
+    on conflict do nothing`;
+  await tellCrew(who.crewId, { kind: 'log', show: showId });
+  return { strange };
+}
+
+/** Names under which entries stand, most entries first. */
+export async function peopleInLog(crewId: string): Promise<string[]> {
+  const rows = await client()<{ by: string }[]>`
+    select made_by as by from entry where crew_id = ${crewId} and made_by is not null group by made_by order by count(*) desc limit 100`;
+  return rows.map((r) => r.by);
+}

@@ -1,0 +1,123 @@
+import { judgePlan } from '$core/judge/judge';
+import { leftAs } from '$core/linecheck/outcome';
+import type { Reading } from '$core/linecheck/reading';
+import type { EntryFacts, EntryKind } from '$core/log/entry';
+import { type Setup, setupOf } from '$core/log/setup';
+import { type MadeEdit, planBefore, tellEdits } from '$core/log/told-edits';
+import { resolve } from '$core/plan/resolved';
+import type { Plan } from '$core/plan/schema';
+import { clearedEntry, printEntry, readingEntry, stopEntry, traceEntry } from '$core/words/log';
+import { toldEditsText } from '$core/words/log-changes';
+import type { TraceRecord } from '$lib/protocol/trace-record';
+
+/** What happened at a show, told in words and with what was set then. Pure; runs in a computing thread, for it judges plans. */
+
+interface Happened {
+  readonly ref: string;
+  /** Milliseconds since 1970. */
+  readonly at: number;
+  readonly personId: string | null;
+  readonly by: string | null;
+}
+export interface ToTell {
+  /** The show as it is now. */
+  readonly plan: Plan;
+  readonly revision: number;
+  /** All edits that are not told yet, oldest first; they lead to the plan. */
+  readonly edits: readonly (MadeEdit & Pick<Happened, 'personId' | 'by'>)[];
+  readonly readings: readonly (Happened & { readonly reading: Reading })[];
+  readonly traces: readonly (Happened & { readonly record: TraceRecord })[];
+  readonly stops: readonly (Happened & { readonly lineId: string | null })[];
+  readonly cleared: readonly (Happened & { readonly lineId: string | null; readonly found: string | null })[];
+  readonly prints: readonly (Happened & { readonly revision: number })[];
+}
+export interface ToldEntry extends Happened {
+  readonly kind: EntryKind;
+  readonly text: string;
+  readonly facts: EntryFacts;
+}
+export interface ToldSetup extends Happened {
+  readonly lineId: string;
+  readonly source: string;
+  readonly setup: Setup;
+}
+export interface Told {
+  readonly entries: readonly ToldEntry[];
+  readonly worked: readonly ToldSetup[];
+}
+
+export function tell(to: ToTell): Told {
+  const told = tellEdits(planBefore(to.plan, to.edits), to.edits);
+  const maker = new Map(to.edits.map((e) => [e.id, e]));
+  const edits = told.map(({ edit, lines, show, kind, from }): ToldEntry => {
+    const { personId, by } = maker.get(edit.id)!;
+    return {
+      ...{ kind: 'edit', ref: edit.id, at: edit.at, personId, by },
+      text: toldEditsText({ lines, show, kind }),
+      facts: { lines: lines.map((l) => l.id), revision: from === edit.revision ? from : edit.revision }
+    };
+  });
+  /** The show as it was at a moment, as far as it is known here. */
+  const states = [
+    { at: -Infinity, plan: planBefore(to.plan, to.edits) },
+    ...told.map(({ edit, plan }) => ({ at: edit.at, plan }))
+  ];
+  const planAt = (at: number): Plan => states.findLast((s) => s.at <= at)!.plan;
+  const nameIn = (plan: Plan, line: string): string => plan.lines[line]?.name ?? to.plan.lines[line]?.name ?? line;
+  const of = ({ ref, at, personId, by }: Happened): Happened => ({ ref, at, personId, by });
+  const where = (x: Happened & { lineId: string | null }): string | null =>
+    x.lineId === null ? null : nameIn(planAt(x.at), x.lineId);
+  const about = (lineId: string | null): EntryFacts => (lineId === null ? {} : { lines: [lineId] });
+
+  const readings = to.readings.map((r): ToldEntry => {
+    const plan = planAt(r.at);
+    const { lineId } = r.reading;
+    const text = readingEntry(plan, resolve(plan).line(lineId), nameIn(plan, lineId), r.reading);
+    return { ...of(r), kind: 'reading', text, facts: about(lineId) };
+  });
+  const traces = to.traces.map((t): ToldEntry => {
+    const text = traceEntry(nameIn(planAt(t.at), t.record.lineId), t.record);
+    return { ...of(t), kind: 'trace', text, facts: about(t.record.lineId) };
+  });
+  const stops = to.stops.map((s): ToldEntry => ({
+    ...of(s),
+    kind: 'stop',
+    text: stopEntry(where(s)),
+    facts: about(s.lineId)
+  }));
+  const cleared = to.cleared.map((s): ToldEntry => {
+    const text = clearedEntry(where(s), s.by ?? '', s.found);
+    return { ...of(s), kind: 'cleared', text, facts: about(s.lineId) };
+  });
+  const prints = to.prints.map((p): ToldEntry => ({
+    ...of(p),
+    ...{ kind: 'print', text: printEntry(p.revision), facts: { revision: p.revision } }
+  }));
+  return { entries: [...edits, ...readings, ...traces, ...stops, ...cleared, ...prints], worked: workedOf(to, planAt) };
+}
+
+/** Lines that were left working, as they were set then. */
+function workedOf({ readings }: ToTell, planAt: (at: number) => Plan): ToldSetup[] {
+  const reports = new Map<Plan, Map<string, ReturnType<typeof judgePlan>[number]>>();
+  const reportOf = (plan: Plan, line: string) => {
+    if (!reports.has(plan)) reports.set(plan, new Map(judgePlan(plan).map((r) => [r.id, r])));
+    return reports.get(plan)!.get(line) ?? null;
+  };
+  return readings.flatMap(({ reading, ref, at, personId, by }): ToldSetup[] => {
+    const plan = planAt(at);
+    const line = resolve(plan).line(reading.lineId);
+    const full = {
+      gainDb: null,
+      peakDb: null,
+      hum: null,
+      content: null,
+      pair: null,
+      outcome: null,
+      done: false,
+      ...reading
+    };
+    if (!line || reading.practice || !['works', 'unread'].includes(leftAs(full))) return [];
+    const setup = setupOf(plan, line, reportOf(plan, line.id), reading);
+    return [{ ...{ ref, at, personId, by }, lineId: line.id, source: setup.chain.devices[0].model, setup }];
+  });
+}

@@ -1,0 +1,14 @@
+import { found, idOf } from '$lib/server/http';
+import { workedBefore } from '$lib/server/show-log/worked';
+import { hasShow } from '$lib/server/shows';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** How a line was set at other shows when it worked: `?name=…&source=MODEL`. */
+export const GET: RequestHandler = async ({ params, url, locals }) => {
+  const { crewId } = await locals.who();
+  const id = idOf(params.id);
+  found(await hasShow(crewId, id));
+  const [name, source] = ['name', 'source'].map((key) => (url.searchParams.get(key) ?? '').slice(0, 80));
+  return json({ worked: await workedBefore(crewId, id, { name, source }) });
+};

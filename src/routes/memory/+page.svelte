@@ -1,0 +1,9 @@
+<script lang="ts">
+  import { log as says } from '$core/words/screen/log';
+  import MemoryPage from '$lib/memory/MemoryPage.svelte';
+
+  const { data } = $props();
+</script>
+
+<svelte:head><title>{says.memoryGuanxi}</title></svelte:head>
+<MemoryPage page={data.log} shows={data.shows} people={data.people} />
