@@ -29,8 +29,8 @@ export const init: ServerInit = async () => {
     await fillDemo();
     if (!dev) {
       await inviteFirst();
-      void readyThreads()
-        .then(catchUpAll)
+      void catchUpAll()
+        .then(readyThreads)
         .catch((error: unknown) => logged(error, null, 500));
     }
   } catch (error) {

@@ -85,17 +85,24 @@ function differences(plan: Plan, line: Line, { chain: then, desk }: Setup): Diff
   return out;
 }
 
-/** The DIs, leads and switches of then, between the source and the input of now: where a run goes is the venue's, not the setting's. */
+/**
+ * The DIs, leads, switches and kind of input of then, between this player and this desk: how long a run is and where it goes is the
+ * venue's, not the setting's.
+ */
 function setAgain(plan: Plan, line: Line, then: Chain, newId: (role: string) => string): Op[] | null {
   const now = chainOf(plan, line);
   const draft = copyOf(plan);
+  const [last, lastThen] = [now.devices.length - 1, then.devices.length - 1];
   const likeThen = (k: number, of: number): Chain['devices'][number] => {
     const [was, is] = [then.devices[k], now.devices[of]];
-    return was.model === is.model ? { ...is, settings: was.settings } : is;
+    const input = of === last;
+    return input || was.model === is.model ? { ...is, model: was.model, settings: was.settings } : is;
   };
-  const [last, lastThen] = [now.devices.length - 1, then.devices.length - 1];
   if (same(boxesOf(now) as unknown as Json, boxesOf(then) as unknown as Json)) {
-    line.devices.forEach((id, k) => (draft.devices[id].settings = copyOf(likeThen(k, k).settings)));
+    line.devices.forEach((id, k) => {
+      const { model, settings } = likeThen(k, k);
+      draft.devices[id] = { ...draft.devices[id], model, settings: copyOf(settings) };
+    });
   } else {
     if (!standsAlone(plan, line)) return null;
     const middle = then.devices.slice(1, -1).map(({ model, settings }) => ({ model, settings }));

@@ -1,7 +1,6 @@
 // Log: what was done to a show, as facts that can be told: by line, with what it did to the figures. Words are elsewhere.
 import type { LineReport } from '../judge/judge';
 import type { Severity } from '../judge/types';
-import { interpolate } from '../rig/grid';
 import { same } from '../plan/json';
 import type { Line } from '../plan/lines';
 import { resolve } from '../plan/resolved';
@@ -149,7 +148,7 @@ function infoChanges(old: Line, now: Line): LineChange[] {
   });
 }
 
-/** Figures that have moved by what one notes, the one that moved most first. */
+/** Figures that have moved by what one notes; what one hears first, then what one has to set. */
 function effectsOf(before: LineReport | undefined, after: LineReport | undefined): Effect[] {
   if (!before || !after) return [];
   const [a, b] = [figuresOf(before), figuresOf(after)];
@@ -159,22 +158,16 @@ function effectsOf(before: LineReport | undefined, after: LineReport | undefined
       if (from === null || to === null || Math.abs(to - from) < WORTH) return [];
       return Math.min(from, to) > (ENOUGH[figure] ?? Infinity) ? [] : [{ figure, from, to }];
     })
-    .sort((x, y) => Math.abs(y.to - y.from) - Math.abs(x.to - x.from))
     .slice(0, MOST_EFFECTS);
 }
 
 function figuresOf(r: LineReport): Record<Effect['figure'], number | null> {
-  const at = (hz: number): number | null => {
-    if (!r.response || !r.notes) return null;
-    // How far from the source at its own, against its middle: a level that moved as a whole is no loss of bass.
-    const [hertz, off] = [r.response.hz, r.response.db.map((db, k) => db - r.response!.ideal[k])].map((v) =>
-      Float64Array.from(v)
-    );
-    return interpolate(hertz, off, hz) - interpolate(hertz, off, Math.sqrt(r.notes.low * r.notes.reach));
-  };
+  // As the finding has it, so that the log and the board say the same; a source that keeps its response has lost nothing.
+  const lost = (code: 'bass-loss' | 'treble-loss'): number | null =>
+    r.findings.find((f) => f.code === code)?.value ?? (r.findings.some((f) => f.code === 'keeps-response') ? 0 : null);
   return {
-    bass: r.notes && at(r.notes.low),
-    treble: r.notes && at(r.notes.reach),
+    bass: lost('bass-loss'),
+    treble: lost('treble-loss'),
     hum: r.hum && r.hum.below,
     snr: r.snr,
     gain: r.gain,

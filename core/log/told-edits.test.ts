@@ -72,18 +72,13 @@ describe('edits in words', () => {
     expect(told.lines[0].changes).toEqual([{ code: 'device', from: 'passive-di', to: 'active-di-10m' }]);
     const [effect] = told.lines[0].effects;
     expect(effect.figure).toBe('bass');
-    // The lowest note against the middle of what it plays, of both plans by themselves.
-    const off = (plan: Plan): number => {
-      const { response, notes } = judgePlan(plan).find((r) => r.id === lineOf(plan, 'Cello').id)!;
-      const near = (hz: number) =>
-        response!.hz.reduce(
-          (a, b, k) => (Math.abs(Math.log(b / hz)) < Math.abs(Math.log(response!.hz[a] / hz)) ? k : a),
-          0
-        );
-      const at = (hz: number) => response!.db[near(hz)] - response!.ideal[near(hz)];
-      return at(notes!.low) - at(Math.sqrt(notes!.low * notes!.reach));
-    };
-    expect(effect.to - effect.from).toBeCloseTo(off(evening.plan) - off(BOWED), -0.5);
+    const lost = (plan: Plan) =>
+      judgePlan(plan)
+        .find((r) => r.id === lineOf(plan, 'Cello').id)!
+        .findings.find((f) => f.code === 'bass-loss' || f.code === 'keeps-response')!;
+    expect(lost(BOWED).code).toBe('bass-loss');
+    expect(lost(evening.plan).code).toBe('keeps-response');
+    expect(effect).toEqual({ figure: 'bass', from: lost(BOWED).value, to: 0 });
     expect(evening.told[0]).toMatch(/^Cello – active DI.* instead of passive DI.*Bass \+\d+\u202FdB/);
   });
 

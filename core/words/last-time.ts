@@ -5,7 +5,7 @@ import { andList } from './article';
 import { readValueText } from './check';
 import { mid, settingText } from './log-changes';
 import { boxText, settingsText } from './paper';
-import { modelShort, settingName } from './names';
+import { modelName, modelShort, settingName } from './names';
 
 /** How a line was set when it worked, and what is otherwise now. */
 
@@ -23,6 +23,8 @@ export function setupText({ chain, read }: Setup): string {
 }
 
 const SET = { lift: 'ground lift' } as Readonly<Record<string, string>>;
+/** An input is more than its short name in the middle of a sentence. */
+const long = (model: string): string => modelName(model).replace(/^[A-Z](?=[a-z])/, (sign) => sign.toLowerCase());
 const named = (models: readonly string[]): string => (models.length === 0 ? 'no DI' : andList(models.map(mid)));
 
 /** One thing that is otherwise now: `run 60 m, was 40 m`. */
@@ -30,7 +32,7 @@ export function differsText(d: Differs): string {
   switch (d.code) {
     case 'source':
     case 'input':
-      return `${mid(d.now)} instead of ${mid(d.then)}`;
+      return `${long(d.now)} instead of ${long(d.then)}`;
     case 'boxes':
       return `${named(d.now)} instead of ${named(d.then)}`;
     case 'switch': {

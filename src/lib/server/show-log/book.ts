@@ -13,7 +13,7 @@ export const PAGE = 100;
 
 interface Row {
   readonly id: string;
-  readonly at: Date;
+  readonly at: string;
   readonly kind: EntryKind;
   readonly text: string;
   readonly by: string | null;
@@ -48,7 +48,7 @@ export async function entriesOf(crewId: string, ask: LogAsk, most = PAGE): Promi
   const query = queryOf(ask.q ?? '');
   const rows = await sql<Row[]>`
     select e.id, e.at, e.kind, e.text, e.made_by as by, e.tags, e.facts, e.show_id, e.place,
-      coalesce((select jsonb_agg(jsonb_build_object('at', c.at, 'by', c.made_by, 'text', c.text) order by c.at)
+      coalesce((select jsonb_agg(jsonb_build_object('at', c.at, 'by', c.made_by, 'text', c.text) order by c.at, c.id)
         from entry c where c.of_entry = e.id), '[]'::jsonb) as corrections
     from entry e
     where e.crew_id = ${crewId} and e.of_entry is null
@@ -64,7 +64,7 @@ export async function entriesOf(crewId: string, ask: LogAsk, most = PAGE): Promi
           : sql``
       }
     order by e.at desc, e.id desc limit ${most}`;
-  return rows.map(({ at, show_id: show, ...row }) => ({ ...row, show, at: at.toISOString() }));
+  return rows.map(({ at, show_id: show, ...row }) => ({ ...row, show, at: new Date(at).toISOString() }));
 }
 
 /**
@@ -100,7 +100,7 @@ export async function writeDown(
     });
   await sql`
     insert into entry (id, crew_id, show_id, kind, ref, at, person_id, made_by, text, tags, place, facts, of_entry)
-    select r.id, ${who.crewId}, ${showId}, r.kind, r.id::text, least(r.at, now()), ${who.personId}, ${who.name}, r.text,
+    select r.id, ${who.crewId}, ${showId}, r.kind, r.id::text, least(r.at, date_trunc('milliseconds', now())), ${who.personId}, ${who.name}, r.text,
       array(select jsonb_array_elements_text(r.tags)), ${show.name}, r.facts, r.of_entry
     from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb)
       as r(id uuid, kind text, at timestamptz, text text, tags jsonb, facts jsonb, of_entry uuid)

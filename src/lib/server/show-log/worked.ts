@@ -19,7 +19,7 @@ export async function workedBefore(
   const rows = await client()<
     {
       id: string;
-      at: Date;
+      at: string;
       by: string | null;
       show_id: string;
       place: string;
@@ -42,5 +42,5 @@ export async function workedBefore(
   }
   return [...first.values()]
     .slice(0, MOST)
-    .map(({ at, show_id: show, line_id: lineId, ...row }) => ({ ...row, at: at.toISOString(), show, lineId }));
+    .map(({ at, show_id: show, line_id: lineId, ...row }) => ({ ...row, at: new Date(at).toISOString(), show, lineId }));
 }

@@ -72,11 +72,14 @@ export function catchUp(crewId: string, showId: string): Promise<void> {
 }
 
 type Row = Omit<MadeEdit, 'at' | 'maker'> & {
-  at: Date;
+  at: string;
   person_id: string | null;
   by: string | null;
   device: string | null;
 };
+
+/** A moment as the database tells it, in milliseconds since 1970. */
+const momentOf = (at: string): number => new Date(at).getTime();
 
 /** Tells a share of it. @returns whether there may be more */
 async function step(crewId: string, showId: string): Promise<boolean> {
@@ -108,9 +111,9 @@ async function step(crewId: string, showId: string): Promise<boolean> {
     if (skip) await sql`update show set logged = ${show.revision} where id = ${showId} and logged = ${show.logged}`;
     return false;
   }
-  const timed = (some: readonly object[]) => some.map((row) => ({ ...row, at: (row as { at: Date }).at.getTime() }));
+  const timed = (some: readonly object[]) => some.map((row) => ({ ...row, at: momentOf((row as { at: string }).at) }));
   const made = edits.map(({ person_id: personId, device, ...e }) => ({
-    ...{ ...e, at: e.at.getTime(), personId },
+    ...{ ...e, at: momentOf(e.at), personId },
     maker: personId && e.by ? personId : (device ?? '')
   }));
   const task = {
