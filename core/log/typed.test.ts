@@ -8,7 +8,8 @@ const LINES = [
   { id: 'l2', name: 'Bass', channel: 1 },
   { id: 'l3', name: 'Bass amp', channel: 2 },
   { id: 'l4', name: 'Keys L', channel: 9 },
-  { id: 'l5', name: 'Keys R', channel: 10 }
+  { id: 'l5', name: 'Keys R', channel: 10 },
+  { id: 'l6', name: 'Hammered dulcimer', channel: 11 }
 ];
 
 describe('what somebody types into the log', () => {
@@ -31,6 +32,8 @@ describe('what somebody types into the log', () => {
     ['ch 9-10 too hot', { lines: ['l4', 'l5'] }],
     ['channel 7 dead', { lines: ['l1'] }],
     ['dropout at 01:02:03:04', { timecode: '01:02:03:04' }],
+    ['hammer fell on the dulcimer', { lines: ['l6'] }],
+    ['keys off', {}],
     ['good night', {}],
     ['bassoon player is late', {}]
   ])('%s', (text, facts) => expect(readTypedEntry(text, LINES).facts).toEqual(facts));

@@ -89,6 +89,20 @@ function songOf(text: string, takeAt: number | undefined): string | undefined {
     : cutText(before, 80);
 }
 
+/** Words of names that are no name by themselves: sides, sizes, kinds of things. */
+const COMMON =
+  /^(?:left|right|high|low|main|lead|solo|front|back|stage|side|direct|amp|line|clean|dirty|wet|with|from|take|song|good|best|late|noise|click|electric|acoustic)$/i;
+/** Shorter words are met everywhere. */
+const LEAST = 4;
+function ownWords(lines: readonly Nameable[]): ReadonlyMap<string, string> {
+  const words = lines.flatMap(({ id, name }) =>
+    [...new Set(name.toLowerCase().match(/\p{L}+/gu) ?? [])].map((word) => [word, id] as const)
+  );
+  const count = new Map<string, number>();
+  for (const [word] of words) count.set(word, (count.get(word) ?? 0) + 1);
+  return new Map(words.filter(([word]) => word.length >= LEAST && count.get(word) === 1 && !COMMON.test(word)));
+}
+
 /** Lines that it names, by their names or channels; the longest names first, so that `bass amp` is not `bass`. */
 function linesOf(text: string, lines: readonly Nameable[]): string[] {
   let left = text;
@@ -100,6 +114,11 @@ function linesOf(text: string, lines: readonly Nameable[]): string[] {
     found.push({ id, at: m.index });
     // What was read is not read again; the places of the others stay.
     left = left.slice(0, m.index) + '\u0000'.repeat(m[0].length) + left.slice(m.index + m[0].length);
+  }
+  // A word that only one line has in its name means that line: `dulcimer`.
+  for (const [word, id] of ownWords(lines)) {
+    const m = new RegExp(`(?<![\\p{L}\\d])${escaped(word)}(?![\\p{L}\\d])`, 'iu').exec(left);
+    if (m) found.push({ id, at: m.index });
   }
   for (const m of left.matchAll(CHANNEL)) {
     const [from, to] = [Number(m[1]), Number(m[2] ?? m[1])];

@@ -8,6 +8,8 @@ import { tellCrew } from '../live';
 
 /** The log as it is read, searched and written in. */
 
+/** Of entries that are found by what corrects them, so many. */
+const MOST_CORRECTED = 500;
 /** Entries of one page. */
 export const PAGE = 100;
 
@@ -46,6 +48,14 @@ export function queryOf(text: string): string | null {
 export async function entriesOf(crewId: string, ask: LogAsk, most = PAGE): Promise<LogEntry[]> {
   const sql = client();
   const query = queryOf(ask.q ?? '');
+  // What corrects an entry is found as the entry itself. Asked by itself: the two in one question are no longer found by their words alone.
+  const also = query
+    ? (
+        await sql<{ id: string }[]>`
+          select distinct of_entry as id from entry
+          where of_entry is not null and crew_id = ${crewId} and search @@ to_tsquery('simple', ${query}) limit ${MOST_CORRECTED}`
+      ).map((r) => r.id)
+    : [];
   const rows = await sql<Row[]>`
     select e.id, e.at, e.kind, e.text, e.made_by as by, e.tags, e.facts, e.show_id, e.place,
       coalesce((select jsonb_agg(jsonb_build_object('at', c.at, 'by', c.made_by, 'text', c.text) order by c.at, c.id)
@@ -57,12 +67,7 @@ export async function entriesOf(crewId: string, ask: LogAsk, most = PAGE): Promi
       ${ask.line ? sql`and e.facts -> 'lines' ? ${ask.line}` : sql``}
       ${ask.by ? sql`and e.made_by = ${ask.by}` : sql``}
       ${ask.before ? sql`and (e.at, e.id) < (${ask.before.at}::timestamptz, ${ask.before.id}::uuid)` : sql``}
-      ${
-        query
-          ? sql`and (e.search @@ to_tsquery('simple', ${query})
-              or e.id in (select c.of_entry from entry c where c.crew_id = ${crewId} and c.of_entry is not null and c.search @@ to_tsquery('simple', ${query})))`
-          : sql``
-      }
+      ${query ? sql`and (e.search @@ to_tsquery('simple', ${query}) ${also.length > 0 ? sql`or e.id = any(${also}::uuid[])` : sql``})` : sql``}
     order by e.at desc, e.id desc limit ${most}`;
   return rows.map(({ at, show_id: show, ...row }) => ({ ...row, show, at: new Date(at).toISOString() }));
 }

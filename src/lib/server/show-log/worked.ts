@@ -42,5 +42,10 @@ export async function workedBefore(
   }
   return [...first.values()]
     .slice(0, MOST)
-    .map(({ at, show_id: show, line_id: lineId, ...row }) => ({ ...row, at: new Date(at).toISOString(), show, lineId }));
+    .map(({ at, show_id: show, line_id: lineId, ...row }) => ({
+      ...row,
+      at: new Date(at).toISOString(),
+      show,
+      lineId
+    }));
 }

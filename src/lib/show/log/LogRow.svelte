@@ -32,8 +32,10 @@
   }
 </script>
 
-<li class="grid grid-cols-[52px_1fr] gap-x-3 border-b border-base-300 py-2 leading-snug" data-entry={entry.kind}>
-  <time class="num text-quiet" datetime={entry.at} title={dateTime(entry.at)}>{timeOf(entry.at)}</time>
+<li class="grid grid-cols-[70px_1fr] gap-x-3 border-b border-base-300 py-2 leading-snug" data-entry={entry.kind}>
+  <time class="num text-[0.93em] whitespace-nowrap text-quiet" datetime={entry.at} title={dateTime(entry.at)}
+    >{timeOf(entry.at)}</time
+  >
   <div class="min-w-0">
     <p class="[overflow-wrap:anywhere] {typed ? 'font-semibold' : ''}">{stands.text}</p>
     {#if entry.corrections.length > 0}
