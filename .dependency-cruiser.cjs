@@ -15,6 +15,7 @@ const ORDER = [
   'reader',
   'casebook',
   'log',
+  'venue',
   'words',
   'paper'
 ];

@@ -10,6 +10,7 @@ import { ensurePackages } from './lib/setup.mjs';
 
 const TABLES = [
   'person',
+  'venue',
   'show',
   'edit',
   'kit_item',
@@ -82,7 +83,7 @@ await main(async () => {
              + (select count(*) from photo) + (select count(*) from show where revision > 0) as own`;
       if (Number(own) > 0) throw new Refusal('This server has work of its own. Read the file into an empty one.');
       // What a new server shows for a start makes room.
-      for (const table of ['entry', 'worked', 'print', 'tick', 'share', 'show', 'kit_item'])
+      for (const table of ['entry', 'worked', 'print', 'tick', 'share', 'show', 'venue', 'kit_item'])
         await tx.unsafe(`delete from "${table}"`);
       let n = 0;
       for await (const text of lines(file)) {

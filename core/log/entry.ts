@@ -8,7 +8,7 @@ export const ENTRY_KINDS = ['edit', 'reading', 'trace', 'stop', 'cleared', 'prin
 export type EntryKind = (typeof ENTRY_KINDS)[number];
 
 /** How a take went. */
-export const MARKS = ['good', 'best', 'false start', 'breakdown', 'noise', 'hum', 'clipped', 'late'] as const;
+const MARKS = ['good', 'best', 'false start', 'breakdown', 'noise', 'hum', 'clipped', 'late'] as const;
 export type Mark = (typeof MARKS)[number];
 
 const lineId = z.string().regex(/^[a-z0-9-]{1,40}$/);

@@ -23,7 +23,7 @@ function clockOf(zone: string): { readonly day: (iso: string) => string; readonl
 }
 
 /** What holds of an entry: its newest correction. */
-export const stands = ({ text, corrections }: Pick<LogEntry, 'text' | 'corrections'>): string =>
+const stands = ({ text, corrections }: Pick<LogEntry, 'text' | 'corrections'>): string =>
   corrections.at(-1)?.text ?? text;
 /** Song, take and how it went, in one cell. */
 const takeOf = ({ facts }: LogEntry): string =>
@@ -73,7 +73,7 @@ export function logMarkdown(name: string, entries: readonly LogEntry[], zone: st
   );
 }
 
-export const LOG_COLUMNS = [
+const LOG_COLUMNS = [
   'id',
   'at',
   'show',
@@ -138,7 +138,7 @@ export function reportSheet(
       .map((d) => boxText(plan.devices[d]));
     const metres = line.cables.reduce((sum, c) => sum + plan.cables[c].metres, 0);
     const read = checked.get(line.id);
-    const gain = read?.gainDb == null ? '' : `${formatNumber(read.gainDb)}\u202FdB`;
+    const gain = read?.gainDb === null || read?.gainDb === undefined ? '' : `${formatNumber(read.gainDb)}\u202FdB`;
     return {
       key: line.id,
       cells: [

@@ -102,6 +102,8 @@ export function editText({ label }: Pick<Edit, 'label'>): string {
       return `the proposal for ${of}`;
     case 'kit':
       return `the kit: ${of}`;
+    case 'venue':
+      return `the supplies of ${of}`;
     case 'recall':
       return `the settings of ${of}`;
     case 'school':

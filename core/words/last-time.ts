@@ -16,8 +16,8 @@ export function setupText({ chain, read }: Setup): string {
   return [
     ...chain.devices.slice(1, -1).map(boxText),
     ...(set ? [`${modelShort(input.model)}, ${set}`] : []),
-    ...(read.gainDb == null ? [] : [`gain ${readValueText('gainDb', read.gainDb)}`]),
-    ...(read.hum == null ? [] : [`hum ${readValueText('hum', read.hum)}`]),
+    ...((read.gainDb ?? null) === null ? [] : [`gain ${readValueText('gainDb', read.gainDb!)}`]),
+    ...((read.hum ?? null) === null ? [] : [`hum ${readValueText('hum', read.hum!)}`]),
     ...(read.note ? [`“${read.note}”`] : [])
   ].join('; ');
 }

@@ -13,6 +13,7 @@ const DONE: Readonly<Record<string, (subject: string) => string>> = {
   'say-line': () => 'retyped this line',
   remedy: () => 'applied a fix here',
   route: () => 'took another option here',
+  venue: (subject) => `took over the supplies of ${subject}`,
   recall: (subject) => `set it as for ${subject}`,
   propose: () => 'took a proposal',
   school: () => 'chose a rule of thumb',

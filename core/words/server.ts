@@ -12,6 +12,8 @@ export const server = {
   somethingFailedOnTheServer: 'Something failed on the server.',
   editsNotTold: (count: Shown) => `${count} changes, too large to be told here one by one`,
   tooManyChangesSince: 'Too much has been changed since then.',
+  tooManyVenues: (most: Shown) => `A crew knows at most ${most} venues.`,
+  somebodyChangedThePlace: 'Somebody else has changed this venue since.',
   thereIsNoSuchEntry: 'There is no such entry in this log.',
   thereIsNothingHere: 'There is nothing here.',
   thisCodeHasBeenUsedOr: 'This code has been used or is too old. Make a new one.',

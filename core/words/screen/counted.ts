@@ -7,6 +7,8 @@ const word =
 export const counted = {
   answer: word('answer', 'answers'),
   line: word('line', 'lines'),
+  show: word('show', 'shows'),
+  supply: word('supply', 'supplies'),
   row: word('row', 'rows'),
   test: word('test', 'tests'),
   way: word('option', 'options')

@@ -50,6 +50,8 @@ export const log = {
   searchMemory: 'Search every show',
   whichShow: 'Which show',
   everyShow: 'Every show',
+  whichVenue: 'Which venue',
+  everyVenue: 'Every venue',
   whatKind: 'What kind',
   byWhom: 'By whom',
   everybody: 'Everybody',
@@ -64,5 +66,6 @@ export const log = {
   alreadyLikeThat: 'Plugged and set like that now.',
   expectedThen: (then: Shown, now: Shown) => `Computed gain then ${then}, now ${now}.`,
   whyItMayDiffer: 'It may read differently:',
+  asAt: (place: Shown) => `as at ${place}`,
   asLastTime: (place: Shown) => `Set as at ${place}`
 };

@@ -22,6 +22,7 @@ export const ui = {
   shows: 'Shows',
   logOfTheShow: 'Log',
   memory: 'Memory',
+  venues: 'Venues',
   drill: 'Drill',
   couldNotBeComputedItIs: (what: Shown, id: Shown) =>
     `${what} could not be computed. It is in the server’s log as ${id}.`,

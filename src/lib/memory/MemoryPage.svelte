@@ -12,11 +12,12 @@
   interface Props {
     page: LogPage;
     shows: readonly { readonly id: string; readonly name: string }[];
+    venues: readonly { readonly id: string; readonly name: string }[];
     people: readonly string[];
   }
   /** One field over everything that was logged at any show. */
-  const { page, shows, people }: Props = $props();
-  let [q, kind, show, by] = $state(['', '', '', '']);
+  const { page, shows, venues, people }: Props = $props();
+  let [q, kind, show, venue, by] = $state(['', '', '', '', '']);
   let entries = $state.raw<readonly LogEntry[]>(untrack(() => page.entries));
   let more = $state(untrack(() => page.more));
   let unheard = $state(false);
@@ -32,7 +33,14 @@
   async function fetchPage(older: boolean): Promise<void> {
     const now = ++turn;
     const last = older ? entries.at(-1) : undefined;
-    const words = new URLSearchParams({ q, kind, show, by, ...(last ? { before: `${last.at} ${last.id}` } : {}) });
+    const words = new URLSearchParams({
+      q,
+      kind,
+      show,
+      venue,
+      by,
+      ...(last ? { before: `${last.at} ${last.id}` } : {})
+    });
     const answer = await request('GET', `/api/log?${words.toString()}`, undefined);
     // Somebody has typed on meanwhile.
     if (now !== turn) return;
@@ -41,7 +49,7 @@
     const found = (await answer.json()) as LogPage;
     [entries, more] = [older ? [...entries, ...found.entries] : found.entries, found.more];
   }
-  const filtered = $derived(q !== '' || kind !== '' || show !== '' || by !== '');
+  const filtered = $derived(q !== '' || venue !== '' || kind !== '' || show !== '' || by !== '');
 </script>
 
 <Header />
@@ -60,6 +68,12 @@
       <option value="">{says.everyShow}</option>
       {#each shows as s (s.id)}<option value={s.id}>{s.name}</option>{/each}
     </select>
+    {#if venues.length > 0}
+      <select class="select h-12 w-auto" aria-label={says.whichVenue} bind:value={venue} onchange={ask}>
+        <option value="">{says.everyVenue}</option>
+        {#each venues as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
+      </select>
+    {/if}
     <select class="select h-12 w-auto" aria-label={says.whatKind} bind:value={kind} onchange={ask}>
       <option value="">{says.everything}</option>
       {#each ENTRY_KINDS as k (k)}<option value={k}>{KIND_NAMES[k]}</option>{/each}

@@ -18,6 +18,8 @@ export const LogAskSchema = z.object({
     .regex(/^[a-z0-9-]{1,40}$/)
     .optional(),
   by: z.string().max(80).optional(),
+  /** At shows that were played there. */
+  venue: z.uuid().optional(),
   /** Older than this one: `2026-03-01T20:00:00.000Z ID`. */
   before: z
     .string()
@@ -51,4 +53,13 @@ export interface WorkedBefore {
   readonly setup: Setup;
   /** How many pictures there are of it. */
   readonly photos: number;
+}
+
+/** A line by its name, as it was said when it last worked. */
+export interface Remembered {
+  readonly name: string;
+  readonly said: string;
+  /** The show as it was called then. */
+  readonly place: string;
+  readonly at: string;
 }

@@ -33,10 +33,11 @@ export const OWN_AFFAIRS: ReadonlySet<string> = new Set([
   '/api/trouble'
 ]);
 /** Of a show, and yet for nobody who has but a link to it: what a crew wrote down, and who did. */
-export const NOT_FOR_GUESTS: ReadonlySet<string> = new Set([
+const NOT_FOR_GUESTS: ReadonlySet<string> = new Set([
   '/show/[id]/log',
   '/api/shows/[id]/log/file/[as]',
   '/api/shows/[id]/revisions/[revision]',
+  '/api/shows/[id]/venue',
   '/api/shows/[id]/worked'
 ]);
 const SAFE: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);

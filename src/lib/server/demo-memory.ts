@@ -5,6 +5,8 @@ import { blankPlan } from '$core/plan/blank';
 import { resolve } from '$core/plan/resolved';
 import type { Plan } from '$core/plan/schema';
 import { randomUUID } from 'node:crypto';
+import { learn } from '$core/venue/meet';
+import { blankVenue, type Venue } from '$core/venue/schema';
 import { planOf } from './demo-shows';
 
 /**
@@ -17,6 +19,8 @@ const MINUTE = 60_000;
 
 interface Night {
   readonly name: string;
+  readonly venue: string;
+  readonly knows: Partial<Venue>;
   /** So many days before the third. */
   readonly daysAgo: number;
   readonly plan: () => Plan;
@@ -75,6 +79,11 @@ const store = (): Plan =>
 const NIGHTS: readonly Night[] = [
   {
     name: 'Night one, net loft',
+    venue: 'Net loft',
+    knows: {
+      room: 'theatre',
+      note: 'Load in by the yard door, the stair is narrow. The yard socket is the quiet one.'
+    },
     daysAgo: 16,
     plan: loft,
     left: {
@@ -100,6 +109,12 @@ const NIGHTS: readonly Night[] = [
   },
   {
     name: 'Night two, corn store',
+    venue: 'Corn store',
+    knows: {
+      room: 'club',
+      electrician: 'ask at the bar',
+      sockets: [{ box: 'A', socket: 7, is: 'dead', note: '' }]
+    },
     daysAgo: 9,
     plan: store,
     left: {
@@ -164,7 +179,14 @@ export function demoNights(now: number) {
           }
         ]
       : [];
+    const place = {
+      id: randomUUID(),
+      venue: { ...learn(blankVenue(night.venue), plan), ...night.knows },
+      madeAt: new Date(begun),
+      changedAt: new Date(begun)
+    };
     return {
+      place,
       name: night.name,
       plan,
       madeAt: new Date(begun - 60 * MINUTE),

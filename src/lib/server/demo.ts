@@ -3,7 +3,7 @@ import { type Db, db } from './db';
 import { ropeRoom, saltRoad } from './demo-shows';
 import { demoKit } from './demo-kit';
 import { demoNights } from './demo-memory';
-import { crew, entry, kitItem, person, reading, show, trace } from './schema';
+import { crew, entry, kitItem, person, reading, show, trace, venue } from './schema';
 
 /** Number of the advisory lock under which an empty database is filled; any fixed number of our own does. */
 const FILL_LOCK = 7_402_411;
@@ -26,11 +26,12 @@ export async function fillDemo(database: Db = db()): Promise<void> {
       { crewId: made.id, name: 'The Salt Road', plan: saltRoad(), changedAt: new Date(now) },
       { crewId: made.id, name: 'Rope Room', plan: ropeRoom(), changedAt: new Date(now - 60_000) }
     ]);
-    for (const { readings, typed, traces, ...night } of demoNights(now)) {
+    for (const { readings, typed, traces, place, ...night } of demoNights(now)) {
       const of = { crewId: made.id };
+      await tx.insert(venue).values({ ...of, ...place });
       const [{ id: showId }] = await tx
         .insert(show)
-        .values({ ...of, ...night })
+        .values({ ...of, ...night, venueId: place.id })
         .returning({ id: show.id });
       await tx.insert(reading).values(readings.map((r) => ({ ...of, ...r, showId })));
       await tx.insert(entry).values(typed.map((e) => ({ ...of, ...e, showId })));

@@ -9,6 +9,7 @@ import { ownConnection } from './db';
 /** Tables in the order in which they can be read back: each after those that it speaks of. The order of their rows is told with them. */
 const TABLES = [
   ['person', 'made_at, id'],
+  ['venue', 'made_at, id'],
   ['show', 'made_at, id'],
   ['edit', 'show_id, revision'],
   ['kit_item', 'made_at, id'],

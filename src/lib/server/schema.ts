@@ -15,6 +15,7 @@ import {
 import type { Edit, Op, Plan } from '$core/plan/schema';
 import type { EntryFacts, EntryKind } from '$core/log/entry';
 import type { Setup } from '$core/log/setup';
+import type { Venue } from '$core/venue/schema';
 import { sql } from 'drizzle-orm';
 import type { Role } from '../crew/roles';
 import type { Counted } from '$lib/protocol/shows';
@@ -96,6 +97,19 @@ export interface KeptGlance {
   readonly at?: number;
 }
 
+/** A place where a crew plays, with what it knows of it. */
+export const venue = pgTable(
+  'venue',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    venue: jsonb('venue').$type<Venue>().notNull(),
+    madeAt: made(),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow()
+  },
+  (t) => [index('venue_crew').on(t.crewId)]
+);
+
 export const show = pgTable(
   'show',
   {
@@ -111,7 +125,9 @@ export const show = pgTable(
     /** What its lines come to, of the revision and by the build that it names. */
     glance: jsonb('glance').$type<KeptGlance>(),
     /** Up to which revision its edits are told in its log. */
-    logged: integer('logged').notNull().default(0)
+    logged: integer('logged').notNull().default(0),
+    /** Where it is played. */
+    venueId: uuid('venue_id').references(() => venue.id)
   },
   (t) => [index('show_crew').on(t.crewId)]
 );

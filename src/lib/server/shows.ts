@@ -39,8 +39,13 @@ export const showNames = (crewId: string): Promise<{ id: string; name: string }[
     .orderBy(desc(show.changedAt));
 
 /** Adds a show; returns its id. The plan must have been through `loadPlan`. */
-export async function createShow(crewId: string, name: string, plan: Plan): Promise<string> {
-  const [row] = await db().insert(show).values({ crewId, name, plan }).returning({ id: show.id });
+export async function createShow(
+  crewId: string,
+  name: string,
+  plan: Plan,
+  venueId: string | null = null
+): Promise<string> {
+  const [row] = await db().insert(show).values({ crewId, name, plan, venueId }).returning({ id: show.id });
   return row.id;
 }
 

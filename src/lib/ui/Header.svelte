@@ -25,7 +25,13 @@
       return [
         one('/', says.shows),
         one('/kit', says.kit),
-        one('/memory', says.memory),
+        {
+          name: says.memory,
+          views: [
+            ['/memory', says.logOfTheShow],
+            ['/memory/venues', says.venues]
+          ]
+        },
         one('/drill', says.drill),
         one('/crew', says.crew)
       ];
@@ -58,7 +64,14 @@
   let converting = $state(false);
   onMount(() => tinykeys(window, { u: unlessBusy(() => (converting = true)) }));
   let nav = $state<HTMLElement>();
-  const here = $derived(places.find(({ views }) => views.some(([href]) => page.url.pathname === href)));
+  /** The view one is in, or that one came into a thing from: the longest address that leads here. */
+  const at = $derived(
+    places
+      .flatMap(({ views }) => views.map(([href]) => href))
+      .filter((href) => page.url.pathname === href || (href !== '/' && page.url.pathname.startsWith(`${href}/`)))
+      .sort((a, b) => b.length - a.length)[0]
+  );
+  const here = $derived(places.find(({ views }) => views.some(([href]) => href === at)));
   // On a phone not all of them fit: where one is has to be in sight.
   $effect(() => {
     if (here) nav?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
@@ -115,7 +128,7 @@
     class="no-print flex gap-5 overflow-x-auto border-b border-base-300 bg-card px-5 max-sm:gap-3 max-sm:px-3.5"
   >
     {#each here.views as [href, name] (href)}
-      {@const open = page.url.pathname === href}
+      {@const open = at === href}
       <a
         {href}
         aria-current={open ? 'page' : undefined}

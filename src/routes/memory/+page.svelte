@@ -6,4 +6,4 @@
 </script>
 
 <svelte:head><title>{says.memoryGuanxi}</title></svelte:head>
-<MemoryPage page={data.log} shows={data.shows} people={data.people} />
+<MemoryPage page={data.log} shows={data.shows} venues={data.venues} people={data.people} />

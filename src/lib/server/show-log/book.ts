@@ -5,6 +5,7 @@ import type { LogAsk } from '$lib/protocol/log';
 import type { Who } from '../access';
 import { client } from '../db';
 import { tellCrew } from '../live';
+import { hearAt } from '../venues';
 
 /** The log as it is read, searched and written in. */
 
@@ -30,7 +31,7 @@ interface Row {
  * Words as they are asked for, each as the beginning of a word; null where there is none.
  * Everything that is no letter or digit is a space, so that nothing of it is taken for a sign of the query's own language.
  */
-export function queryOf(text: string): string | null {
+function queryOf(text: string): string | null {
   const words =
     text
       .normalize('NFC')
@@ -65,6 +66,7 @@ export async function entriesOf(crewId: string, ask: LogAsk, most = PAGE): Promi
       ${ask.show ? sql`and e.show_id = ${ask.show}` : sql`and exists (select 1 from show s where s.id = e.show_id and s.deleted_at is null)`}
       ${ask.kind ? sql`and e.kind = ${ask.kind}` : sql``}
       ${ask.line ? sql`and e.facts -> 'lines' ? ${ask.line}` : sql``}
+      ${ask.venue ? sql`and e.show_id in (select id from show where venue_id = ${ask.venue})` : sql``}
       ${ask.by ? sql`and e.made_by = ${ask.by}` : sql``}
       ${ask.before ? sql`and (e.at, e.id) < (${ask.before.at}::timestamptz, ${ask.before.id}::uuid)` : sql``}
       ${query ? sql`and (e.search @@ to_tsquery('simple', ${query}) ${also.length > 0 ? sql`or e.id = any(${also}::uuid[])` : sql``})` : sql``}
@@ -111,6 +113,11 @@ export async function writeDown(
       as r(id uuid, kind text, at timestamptz, text text, tags jsonb, facts jsonb, of_entry uuid)
     on conflict do nothing`;
   await tellCrew(who.crewId, { kind: 'log', show: showId });
+  await hearAt(
+    who.crewId,
+    showId,
+    rows.map((r) => r.text)
+  );
   return { strange };
 }
 

@@ -31,12 +31,12 @@ export interface ToTell {
   readonly cleared: readonly (Happened & { readonly lineId: string | null; readonly found: string | null })[];
   readonly prints: readonly (Happened & { readonly revision: number })[];
 }
-export interface ToldEntry extends Happened {
+interface ToldEntry extends Happened {
   readonly kind: EntryKind;
   readonly text: string;
   readonly facts: EntryFacts;
 }
-export interface ToldSetup extends Happened {
+interface ToldSetup extends Happened {
   readonly lineId: string;
   readonly source: string;
   readonly setup: Setup;

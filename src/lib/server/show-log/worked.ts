@@ -1,8 +1,23 @@
 import { nameKey, type Setup } from '$core/log/setup';
-import type { WorkedBefore } from '$lib/protocol/log';
+import type { Remembered, WorkedBefore } from '$lib/protocol/log';
 import { client } from '../db';
 
 /** Lines as they were set when they worked, found again by what they are called and what they are. */
+
+/** Names of so many players' lines are known by heart; those met last. */
+const MOST_NAMES = 500;
+
+/** Every line that ever worked, by its name: how it was said when it last did. A show does not remember itself. */
+export async function remembered(crewId: string, showId: string): Promise<Remembered[]> {
+  const rows = await client()<{ name: string; said: string; place: string; at: string }[]>`
+    select * from (
+      select distinct on (w.name) w.setup ->> 'name' as name, w.setup ->> 'said' as said, w.place, w.at
+      from worked w join show s on s.id = w.show_id
+      where w.crew_id = ${crewId} and w.show_id <> ${showId} and s.deleted_at is null and w.setup ->> 'said' is not null
+      order by w.name, w.at desc) newest
+    order by at desc limit ${MOST_NAMES}`;
+  return rows.map((row) => ({ ...row, at: new Date(row.at).toISOString() }));
+}
 
 /** So many are offered; the first is the one that counts. */
 const MOST = 5;
@@ -40,12 +55,10 @@ export async function workedBefore(
     const key = `${row.show_id} ${row.line_id}`;
     if (!first.has(key)) first.set(key, row);
   }
-  return [...first.values()]
-    .slice(0, MOST)
-    .map(({ at, show_id: show, line_id: lineId, ...row }) => ({
-      ...row,
-      at: new Date(at).toISOString(),
-      show,
-      lineId
-    }));
+  return [...first.values()].slice(0, MOST).map(({ at, show_id: show, line_id: lineId, ...row }) => ({
+    ...row,
+    at: new Date(at).toISOString(),
+    show,
+    lineId
+  }));
 }

@@ -48,10 +48,14 @@ export async function catchUpAll(): Promise<void> {
       s.logged < s.revision
       or exists (select 1 from reading r where r.show_id = s.id and r.reading ->> 'practice' <> 'true' and not r.reading ? 'last'
         and not exists (select 1 from entry e where e.show_id = s.id and e.kind = 'reading' and e.ref = r.id::text))
-      or exists (select 1 from trace t where t.show_id = s.id
-        and not exists (select 1 from entry e where e.show_id = s.id and e.kind = 'trace' and e.ref = t.id::text)))`;
+      or exists (select 1 from trace where trace.show_id = s.id and ${tracedHere()}
+        and not exists (select 1 from entry e where e.show_id = s.id and e.kind = 'trace' and e.ref = trace.id::text)))`;
   for (const { id, crew_id: crew } of rows) await catchUp(crew, id);
 }
+
+/** What was traced at a show that this one was copied from came along, and is told in that one's log. */
+const tracedHere = () =>
+  client()`(trace.record ->> 'at')::timestamptz >= (select made_at from show where show.id = trace.show_id) - interval '1 hour'`;
 
 /** Under way, by show: one at a time. */
 const underWay = new Map<string, Promise<void>>();
@@ -99,7 +103,7 @@ async function step(crewId: string, showId: string): Promise<boolean> {
   const [readings, traces, stops, cleared, prints] = await Promise.all([
     sql`select ${who}, reading from reading where show_id = ${showId} and reading ->> 'practice' <> 'true' and not reading ? 'last'
       and ${untold('reading', 'reading.id')} order by made_at limit ${AT_ONCE}`,
-    sql`select ${who}, record from trace where show_id = ${showId} and ${untold('trace', 'trace.id')} order by made_at limit ${AT_ONCE}`,
+    sql`select ${who}, record from trace where show_id = ${showId} and ${tracedHere()} and ${untold('trace', 'trace.id')} order by made_at limit ${AT_ONCE}`,
     sql`select ${who}, line_id as "lineId" from stop where show_id = ${showId} and ${untold('stop', 'stop.id')} limit ${AT_ONCE}`,
     sql`select cleared_at as at, null as "personId", cleared_by as by, id::text as ref, line_id as "lineId", found from stop
       where show_id = ${showId} and cleared_at is not null and ${untold('cleared', 'stop.id')} limit ${AT_ONCE}`,

@@ -32,13 +32,20 @@
   onMount(async () => {
     const [trade, said] = await Promise.all([import('$core/reader/trade/read'), import('./SaidReading.svelte')]);
     [asTrade, Reading] = [trade.readTrade, said.default];
+    if (!board.show.mayChange) return;
+    const { fetchRemembered, offered } = await import('$lib/show/log/remembered');
+    const before = await fetchRemembered(board.show.id);
+    remember = (of) => offered(of, before, known.lines?.map((l) => l.name) ?? []);
   });
+  /** Lines of that name at earlier shows. */
+  let remember = $state.raw<(of: string) => Completion[]>(() => []);
   const typed = $derived(readTyped(text, known, asTrade));
   const reading = $derived(typed.strict);
   /** A line that stands already stays one line. */
   const specs = $derived(editing ? typed.specs.slice(0, 1) : typed.specs);
   const refused = $derived(earthAsked(text));
-  const options = $derived(focused ? complete(text, caret, reading, known) : []);
+  const before = $derived(focused && !editing ? remember(text) : []);
+  const options = $derived(focused ? [...before, ...complete(text, caret, reading, known)] : []);
   // A line that is complete is not to be covered by what it might go on with.
   const unfinished = $derived(
     typed.trade?.pieces.some((p) => p.to === caret && (p.read.is === 'unknown' || p.as !== undefined)) ?? true
@@ -46,7 +53,8 @@
   /** A word still being typed is not yet one that nobody knows. */
   const unclear = $derived(typed.ignored.filter((w) => !(focused && options.length > 0 && w.to === caret)));
   const open = $derived(
-    options.length > 0 && text.trim() !== '' && reading.spec === null && (specs.length === 0 || unfinished)
+    before.length > 0 ||
+      (options.length > 0 && text.trim() !== '' && reading.spec === null && (specs.length === 0 || unfinished))
   );
   const empty = $derived(text.trim() === '');
   /** A word still being typed is not yet a mistake. */
@@ -183,14 +191,16 @@
         id="say-options"
         role="listbox"
         aria-label={says.waysToGoOn}
-        class="absolute z-30 mt-1 w-full max-w-sm overflow-hidden rounded-[9px] border border-base-300 bg-card shadow-lg"
+        class="absolute z-30 mt-1 w-full overflow-hidden {before.length > 0
+          ? ''
+          : 'max-w-sm'} rounded-[9px] border border-base-300 bg-card shadow-lg"
       >
         {#each options as option, k (option.text)}
           <li
             id="say-{k}"
             role="option"
             aria-selected={k === active}
-            class="flex cursor-pointer justify-between px-3 py-1.5 {k === active ? 'bg-base-200' : ''}"
+            class="flex cursor-pointer justify-between gap-x-3 px-3 py-1.5 {k === active ? 'bg-base-200' : ''}"
             onpointerdown={(event) => {
               event.preventDefault();
               take(option);

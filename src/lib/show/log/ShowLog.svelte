@@ -9,6 +9,7 @@
   import { request } from '$lib/outbox/outcome';
   import { lineName } from '$lib/show/session/edits';
   import { useShow } from '$lib/show/session/context';
+  import VenuePanel from '$lib/venue/VenuePanel.svelte';
   import { dayOf } from '$lib/ui/when';
   import { uuid } from '$lib/uuid';
   import { onMount, untrack } from 'svelte';
@@ -79,6 +80,7 @@
   {#if show.mayChange}
     <LogField {lines} {next} onwrite={(text) => book.write(text, show.session.revision, null)} />
   {/if}
+  <VenuePanel />
   {#if book.lane.aside.length > 0}
     <div class="rounded-box border border-warning p-3" role="alert">
       <p class="font-semibold">{says.refused}</p>

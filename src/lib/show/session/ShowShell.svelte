@@ -118,8 +118,8 @@
     feed.open();
     // The other views are at hand when the server is not.
     void Promise.allSettled(
-      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/earth', '/trace', '/listen', '/log', '/compare/x'].map((to) =>
-        preloadCode(`/show/${data.id}${to}`)
+      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/earth', '/trace', '/listen', '/log', '/compare/x'].map(
+        (to) => preloadCode(`/show/${data.id}${to}`)
       )
     );
     const stop = tinykeys(window, {

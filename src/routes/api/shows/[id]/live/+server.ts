@@ -11,7 +11,9 @@ export const GET: RequestHandler = async ({ params, locals, request }) => {
   return streamOf(
     crewId,
     (event) =>
-      event.kind === 'kit' ? rank !== 'guest' : event.show === id && (rank !== 'guest' || event.kind !== 'here'),
+      rank === 'guest'
+        ? 'show' in event && event.show === id && event.kind !== 'here' && event.kind !== 'log'
+        : !('show' in event) || event.show === id,
     async () => {
       const now = await locals.again();
       return now?.crewId === crewId && now.rank === rank;

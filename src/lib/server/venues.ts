@@ -1,0 +1,105 @@
+import { same } from '$core/plan/json';
+import { hearOf } from '$core/venue/meet';
+import { type Venue } from '$core/venue/schema';
+import type { VenueOf } from '$lib/protocol/venues';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { db } from './db';
+import { tellCrew } from './live';
+import { show, venue } from './schema';
+
+/** Places of a crew. */
+
+const MOST = 1000;
+
+/** All places, by name, with how many shows were there. */
+export async function venuesOf(crewId: string): Promise<VenueOf[]> {
+  const rows = await db()
+    .select({ id: venue.id, venue: venue.venue, shows: sql<number>`count(${show.id})::int` })
+    .from(venue)
+    .leftJoin(show, and(eq(show.venueId, venue.id), isNull(show.deletedAt)))
+    .where(eq(venue.crewId, crewId))
+    .groupBy(venue.id)
+    .orderBy(asc(sql`lower(${venue.venue} ->> 'name')`))
+    .limit(MOST);
+  return rows;
+}
+
+export async function venueOf(crewId: string, id: string) {
+  const [row] = await db()
+    .select()
+    .from(venue)
+    .where(and(eq(venue.crewId, crewId), eq(venue.id, id)));
+  return row;
+}
+
+/** Shows that were played there, newest first. */
+export const showsAt = (crewId: string, id: string): Promise<{ id: string; name: string; changedAt: Date }[]> =>
+  db()
+    .select({ id: show.id, name: show.name, changedAt: show.changedAt })
+    .from(show)
+    .where(and(eq(show.crewId, crewId), eq(show.venueId, id), isNull(show.deletedAt)))
+    .orderBy(desc(show.changedAt));
+
+/** The place where a show is played; null where nobody has said. */
+export async function venueOfShow(crewId: string, showId: string): Promise<{ id: string; venue: Venue } | null> {
+  const [row] = await db()
+    .select({ id: venue.id, venue: venue.venue })
+    .from(show)
+    .innerJoin(venue, eq(venue.id, show.venueId))
+    .where(and(eq(show.crewId, crewId), eq(show.id, showId)));
+  return row ?? null;
+}
+
+/**
+ * Writes a place down, or changes it.
+ * @param from as whoever changes it saw it; null for a new one
+ * @returns the place as it is where somebody else has changed it since
+ */
+export async function putVenue(
+  crewId: string,
+  id: string,
+  from: Venue | null,
+  to: Venue
+): Promise<{ ok: true } | { ok: false; now: Venue | null } | { ok: false; tooMany: number }> {
+  const answer = await db().transaction(async (tx) => {
+    const [row] = await tx.select().from(venue).where(eq(venue.id, id)).for('update');
+    // Of another crew: as if it were not there, and its id is taken.
+    if (row && row.crewId !== crewId) return { ok: false, now: null } as const;
+    if (!same((row?.venue ?? null) as never, from as never)) {
+      // Sent twice it is there once.
+      if (row && same(row.venue as never, to as never)) return { ok: true } as const;
+      return { ok: false, now: row?.venue ?? null } as const;
+    }
+    if (!row) {
+      const [{ count }] = await tx
+        .select({ count: sql<number>`count(*)::int` })
+        .from(venue)
+        .where(eq(venue.crewId, crewId));
+      if (count >= MOST) return { ok: false, tooMany: MOST } as const;
+      await tx.insert(venue).values({ id, crewId, venue: to });
+    } else await tx.update(venue).set({ venue: to, changedAt: new Date() }).where(eq(venue.id, id));
+    return { ok: true } as const;
+  });
+  if (answer.ok) await tellCrew(crewId, { kind: 'venues' });
+  return answer;
+}
+
+/** Says where a show is played. @returns false where there is no such show or place */
+export async function playAt(crewId: string, showId: string, venueId: string | null): Promise<boolean> {
+  if (venueId !== null && !(await venueOf(crewId, venueId))) return false;
+  const rows = await db()
+    .update(show)
+    .set({ venueId })
+    .where(and(eq(show.crewId, crewId), eq(show.id, showId), isNull(show.deletedAt)))
+    .returning({ id: show.id });
+  if (rows.length > 0) await tellCrew(crewId, { kind: 'venues' });
+  return rows.length > 0;
+}
+
+/** What was logged at a show of a socket stays with the place: the next crew hears of it. */
+export async function hearAt(crewId: string, showId: string, texts: readonly string[]): Promise<void> {
+  const here = await venueOfShow(crewId, showId);
+  if (!here) return;
+  const now = texts.reduce<Venue>((at, text) => hearOf(at, text) ?? at, here.venue);
+  if (now !== here.venue) await putVenue(crewId, here.id, here.venue, now);
+}
