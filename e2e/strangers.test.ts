@@ -37,6 +37,28 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
     });
     expect(put.status()).toBe(200);
     const [{ id: item }] = await sql<{ id: string }[]>`select id from kit_item limit 1`;
+    const venue = crypto.randomUUID();
+    const to = {
+      name: `${SECRET} hall`,
+      mainsHz: 50,
+      room: null,
+      supplies: [],
+      sockets: [],
+      electrician: '',
+      note: ''
+    };
+    expect((await miras('PUT', `/api/venues/${venue}`, { from: null, to })).status()).toBe(200);
+    expect((await miras('PUT', `/api/shows/${show}/venue`, { venue })).status()).toBe(200);
+    const entry = {
+      id: crypto.randomUUID(),
+      at: new Date().toISOString(),
+      text: `${SECRET} hums`,
+      lineId: null,
+      of: null
+    };
+    expect((await miras('POST', `/api/shows/${show}/log`, { entries: [{ ...entry, revision: 0 }] })).status()).toBe(
+      200
+    );
     const token = ((await (await miras('POST', `/api/shows/${show}/shares`)).json()) as { token: string }).token;
     const guest = await browser.newContext();
     expect((await guest.request.get(`${url}/s/${token}`)).status()).toBe(200);
@@ -55,6 +77,9 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
         .replace('/devices/[id]', `/devices/${device}`)
         .replace('[id]', show)
         .replace('[photo]', photo)
+        .replace('[venue]', venue)
+        .replace('[as]', 'csv')
+        .replace('[revision]', '0')
         .replace('[sheet]', 'patch.pdf')
         .replace('[item]', item)
         .replace('[line]', 'x')
@@ -81,6 +106,9 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
         'print',
         'tick',
         'reading',
+        'entry',
+        'worked',
+        'venue',
         'photo',
         'invite',
         'share'

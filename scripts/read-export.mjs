@@ -79,11 +79,23 @@ await main(async () => {
         throw new Refusal('Start the server once first, so that there is a crew to read it into.');
       const [{ id: crew }] = crews;
       const [{ own }] = await tx`
-        select (select count(*) from edit) + (select count(*) from reading) + (select count(*) from kit_change)
-             + (select count(*) from photo) + (select count(*) from show where revision > 0) as own`;
+        select (select count(*) from edit) + (select count(*) from reading where made_at >= (select made_at from crew)) + (select count(*) from kit_change)
+             + (select count(*) from photo) + (select count(*) from entry where kind in ('note', 'take') and made_at > (select made_at from crew))
+             + (select count(*) from venue where changed_at > (select made_at from crew)) + (select count(*) from show where revision > 0) as own`;
       if (Number(own) > 0) throw new Refusal('This server has work of its own. Read the file into an empty one.');
-      // What a new server shows for a start makes room.
-      for (const table of ['entry', 'worked', 'print', 'tick', 'share', 'show', 'venue', 'kit_item'])
+      // What a new server shows for a start, earlier evenings among it, makes room.
+      for (const table of [
+        'entry',
+        'worked',
+        'reading',
+        'trace',
+        'print',
+        'tick',
+        'share',
+        'show',
+        'venue',
+        'kit_item'
+      ])
         await tx.unsafe(`delete from "${table}"`);
       let n = 0;
       for await (const text of lines(file)) {

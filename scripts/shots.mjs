@@ -139,13 +139,16 @@ const VIEWS = [
     }
   },
   {
-    name: 'packing',
-    size: PHONE,
+    name: 'log',
+    size: DESK,
     themes: ['day'],
     go: async (page, url) => {
-      await lines(page, url);
-      await page.getByRole('link', { name: 'Paper', exact: true }).click();
-      await page.getByRole('button', { name: 'Packing', exact: true }).click();
+      await page.goto(url);
+      await page.getByRole('link', { name: /^Night two/ }).click();
+      await page.locator('[data-verdict]').nth(4).waitFor();
+      await page.getByRole('link', { name: 'Log', exact: true }).click();
+      await page.locator('[data-venue]').waitFor();
+      await page.locator('[data-entry="reading"]').first().waitFor();
       await page.waitForTimeout(300);
     }
   },

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { ownConnection } from './db';
+import { catchUpAll } from './show-log/writer';
 
 /**
  * Everything a crew has as one open file, a JSON object a line: first what it is, then the rows of each table as they are, at the end
@@ -28,6 +29,8 @@ const AT_ONCE = 20;
 
 /** The lines of a crew's file, as of one moment. */
 export async function* exportOf(crewId: string): AsyncGenerator<string> {
+  // What has just happened is told in the log, and goes along.
+  await catchUpAll(crewId);
   const sql = ownConnection();
   const hash = createHash('sha256');
   const line = (what: object): string => {

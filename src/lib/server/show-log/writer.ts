@@ -41,15 +41,19 @@ export function happened(crewId: string, showId: string): void {
   due.set(showId, { timer, since });
 }
 
-/** Shows of which something has not been told: after a start, and after an update to the first version with a log. */
-export async function catchUpAll(): Promise<void> {
-  const rows = await client()<{ id: string; crew_id: string }[]>`
-    select s.id, s.crew_id from show s where s.deleted_at is null and (
-      s.logged < s.revision
-      or exists (select 1 from reading r where r.show_id = s.id and r.reading ->> 'practice' <> 'true' and not r.reading ? 'last'
-        and not exists (select 1 from entry e where e.show_id = s.id and e.kind = 'reading' and e.ref = r.id::text))
-      or exists (select 1 from trace where trace.show_id = s.id and ${tracedHere()}
-        and not exists (select 1 from entry e where e.show_id = s.id and e.kind = 'trace' and e.ref = trace.id::text)))`;
+/**
+ * Shows of which something has not been told: after a start, after an update to the first version with a log, and before everything is taken along.
+ * @param crewId of one crew; of all where left out
+ */
+export async function catchUpAll(crewId?: string): Promise<void> {
+  const sql = client();
+  const untold = (table: string, kind = table, more = sql``) =>
+    sql`exists (select 1 from ${sql(table)} where ${sql(table)}.show_id = s.id ${more}
+      and not exists (select 1 from entry e where e.show_id = s.id and e.kind = ${kind} and e.ref = ${sql(table)}.id::text))`;
+  const rows = await sql<{ id: string; crew_id: string }[]>`
+    select s.id, s.crew_id from show s where s.deleted_at is null ${crewId ? sql`and s.crew_id = ${crewId}` : sql``} and (
+      s.logged < s.revision or ${untold('print')} or ${untold('stop')} or ${untold('stop', 'cleared', sql`and cleared_at is not null`)}
+      or ${untold('reading', 'reading', sql`and reading ->> 'practice' <> 'true' and not reading ? 'last'`)} or ${untold('trace', 'trace', sql`and ${tracedHere()}`)})`;
   for (const { id, crew_id: crew } of rows) await catchUp(crew, id);
 }
 
@@ -81,6 +85,10 @@ type Row = Omit<MadeEdit, 'at' | 'maker'> & {
   by: string | null;
   device: string | null;
 };
+
+/** How often telling what happened at a show has failed on end, by show. */
+const failed = new Map<string, number>();
+const MOST_FAILS = 3;
 
 /** A moment as the database tells it, in milliseconds since 1970. */
 const momentOf = (at: string): number => new Date(at).getTime();
@@ -131,11 +139,15 @@ async function step(crewId: string, showId: string): Promise<boolean> {
     }
   } as unknown as ToTell;
   const told = await compute('tell', task).catch((error: unknown) => {
-    // Nothing that can be tried again: what was done is in the plan's history, and the log says that it is not told here.
-    if (error instanceof NotComputed && error.reason !== 'too-large') throw error;
+    // A thread that was ended, or a server that stops, tells it next time. What fails again and again is in the plan's history, and the log says that it is not told here.
+    const fails = (failed.get(showId) ?? 0) + 1;
+    failed.set(showId, fails);
+    if (!(error instanceof NotComputed && error.reason === 'too-large') && fails < MOST_FAILS) throw error;
+    failed.delete(showId);
     log.warn({ show: showId, error: error instanceof Error ? error.message : String(error) }, 'told as one');
     return untoldOf(task);
   });
+  failed.delete(showId);
   await write(crewId, showId, show.name, show.logged, show.revision, told);
   return skip || [readings, traces, stops, cleared, prints].some((some) => some.length === AT_ONCE);
 }

@@ -245,6 +245,16 @@
       </p>
       <WayInWords {plan} {line} />
       <CheckAhead {line} report={reports.get(line.id)!} {cautions} last={readings.lastOf(line.id)} />
+      {#if !practice && show.mayChange && !readings.lastOf(line.id)}
+        {#await import('$lib/show/log/LastTime.svelte') then { default: LastTime }}<LastTime
+            showId={show.id}
+            {plan}
+            {line}
+            gain={hope.gain?.usual ?? null}
+            onset={null}
+            pad="mt-2 border-l-4 border-primary pl-3"
+          />{/await}
+      {/if}
       <CheckGates {steps} {passed} onpass={(now) => (passed = now)} />
       {#if practice}
         <button

@@ -94,6 +94,7 @@
         {line}
         gain={report.gain}
         onset={(ops) => board.applyOps(line, ops)}
+        pad="px-5 pt-3 max-sm:px-3.5"
       />{/await}
   {/if}
   {#if report && panel === 'hum'}

@@ -15,11 +15,13 @@
     line: Line;
     /** Computed for it as it is planned, dB. */
     gain: number | null;
-    /** Sets it like that. */
-    onset: (ops: readonly Op[]) => void;
+    /** Sets it like that; null where the line is being checked and nothing is to be changed under it. */
+    onset: ((ops: readonly Op[]) => void) | null;
+    /** Room around it. */
+    pad?: string;
   }
   /** How the line was set when it last worked, at another show: what it was, what may differ, one button to set it so again. */
-  const { showId, plan, line, gain, onset }: Props = $props();
+  const { showId, plan, line, gain, onset, pad = '' }: Props = $props();
   let found = $state.raw<readonly WorkedBefore[]>([]);
   let shown = $state(0);
   const name = $derived(line.info?.name ?? '');
@@ -42,7 +44,7 @@
 </script>
 
 {#if one && held}
-  <section class="grid gap-1 px-5 pt-3 leading-snug max-sm:px-3.5" aria-label={says.lastTime} data-last-time>
+  <section class="grid gap-1 leading-snug {pad}" aria-label={says.lastTime} data-last-time>
     <p>
       <span class="font-semibold">{says.lastTime}</span>
       <span class="text-quiet"
@@ -65,7 +67,7 @@
     {/if}
     {#if held.ops?.length === 0}
       <p class="text-quiet">{says.alreadyLikeThat}</p>
-    {:else if held.ops}
+    {:else if held.ops && onset}
       <button type="button" class="btn justify-self-start btn-sm" onclick={() => onset(held.ops!)}
         >{says.plugAsThen}</button
       >
