@@ -166,7 +166,9 @@ test('a venue is remembered: its supplies, a dead socket, what hummed; a name br
   await here('Net loft');
   // What the place does not know is named; what it knows goes in as one edit.
   await expect(panel).toContainText('Not known there yet: Desk platform, Stage left, Stage right');
-  await panel.getByRole('button', { name: 'Use its supplies' }).click();
+  await expect(panel).toContainText('that this show does not have: Loft sockets, Yard');
+  await expect(panel).toContainText('Its room or mains are planned otherwise here.');
+  await panel.getByRole('button', { name: 'Use what we know of it' }).click();
   await saved(page);
   const plan = async () =>
     (

@@ -7,6 +7,8 @@ process.on('disconnect', () => process.kill(process.pid, 'SIGTERM'));
 process.channel?.unref();
 // A picture over a poor network takes its time; what takes longer than this sends nothing, and is closed.
 const requestTimeout = 1000 * Number(process.env.REQUEST_TIMEOUT ?? 120);
+// A connection that stands idle is kept for longer than people pause: one that is closed at the moment it is used again costs them a call that fails.
+const keepAliveTimeout = 65_000;
 const host = process.env.HOST ?? '127.0.0.1';
 
 // Whoever starts it has decided: see lib/server.
@@ -16,7 +18,8 @@ if (process.env.SERVED_OVER === 'https') {
     host,
     port: Number(process.env.PORT),
     headersTimeout: 1000 * Number(process.env.HEADERS_TIMEOUT ?? 20),
-    requestTimeout
+    requestTimeout,
+    keepAliveTimeout
   });
   let ending = false;
   const end = (reason) => {
@@ -28,5 +31,5 @@ if (process.env.SERVED_OVER === 'https') {
   for (const signal of ['SIGTERM', 'SIGINT']) process.on(signal, () => end(signal));
 } else {
   const { server } = await import('../build/index.js');
-  server.server.requestTimeout = requestTimeout;
+  Object.assign(server.server, { requestTimeout, keepAliveTimeout });
 }

@@ -21,6 +21,10 @@ export interface Meeting {
   readonly unknown: readonly string[];
   /** Supplies of the place that the show says otherwise: a measurement, or a plan. */
   readonly otherwise: readonly string[];
+  /** Supplies of the place that the show does not have. */
+  readonly brings: readonly string[];
+  /** The room or the mains is planned otherwise. */
+  readonly room: boolean;
 }
 
 /** @param newId a fresh id for a supply that the show does not have yet */
@@ -41,7 +45,8 @@ export function meet(plan: Plan, venue: Venue, newId: () => string): Meeting {
     otherwise.push(supply.name);
     draft.supplies[id] = { ...lasting(there), name: supply.name };
   }
-  for (const supply of venue.supplies) if (!met.has(nameKey(supply.name))) draft.supplies[newId()] = lasting(supply);
+  const brought = venue.supplies.filter((s) => !met.has(nameKey(s.name)));
+  for (const supply of brought) draft.supplies[newId()] = lasting(supply);
   draft.policy = {
     ...draft.policy,
     mainsHz: venue.mainsHz,
@@ -49,7 +54,11 @@ export function meet(plan: Plan, venue: Venue, newId: () => string): Meeting {
   };
   if (draft.policy.outdoors === undefined) delete draft.policy.outdoors;
   const ops = diffPlans(plan, draft);
-  return { ops: ops.length === 0 || applyEdit(plan, { ops }).ok ? ops : null, unknown, otherwise };
+  return {
+    ops: ops.length === 0 || applyEdit(plan, { ops }).ok ? ops : null,
+    ...{ unknown, otherwise, brings: brought.map((s) => s.name) },
+    room: ops.some((op) => op.table === 'policy')
+  };
 }
 
 /** The place after a show was there: its supplies as that show has them, those that it did not use as they were. */

@@ -59,6 +59,8 @@ describe('a place that a crew knows', () => {
       { ...venue, supplies: [{ ...venue.supplies[0], name: 'Annex' }] },
       () => 's-y'
     );
+    expect(bare.brings).toEqual(['Annex']);
+    expect(bare.room).toBe(true);
     expect(bare.ops!.some((op) => op.op === 'add' && op.table === 'supplies')).toBe(true);
   });
 });

@@ -15,12 +15,14 @@ const SILENCE = 20_000;
  * @param tls key, cert and authority in PEM
  * @returns a server like one of node:http, listening
  */
-export async function serveTls(handler, tls, { host, port, headersTimeout, requestTimeout }) {
+export async function serveTls(handler, tls, { host, port, headersTimeout, requestTimeout, keepAliveTimeout }) {
   const secure = createHttps(
-    { key: tls.key, cert: tls.cert, minVersion: 'TLSv1.2', headersTimeout, requestTimeout },
+    { key: tls.key, cert: tls.cert, minVersion: 'TLSv1.2', headersTimeout, requestTimeout, keepAliveTimeout },
     handler
   );
-  const plain = createHttp({ headersTimeout, requestTimeout }, (request, response) => tell(request, response, tls));
+  const plain = createHttp({ headersTimeout, requestTimeout, keepAliveTimeout }, (request, response) =>
+    tell(request, response, tls)
+  );
   const door = createNet((socket) => {
     socket.setTimeout(SILENCE, () => socket.destroy());
     socket.once('error', () => socket.destroy());

@@ -111,7 +111,6 @@ const NIGHTS: readonly Night[] = [
     name: 'Night two, corn store',
     venue: 'Corn store',
     knows: {
-      room: 'club',
       electrician: 'ask at the bar',
       sockets: [{ box: 'A', socket: 7, is: 'dead', note: '' }]
     },

@@ -101,7 +101,9 @@
       {#if met.ops === null}
         <p class="text-quiet">{says.cannotBeUsed}</p>
       {:else if met.ops.length > 0}
-        <p>{met.otherwise.length > 0 ? says.knowsSupplies(met.otherwise.join(', ')) : says.bringsSupplies}</p>
+        {#if met.otherwise.length > 0}<p>{says.knowsSupplies(met.otherwise.join(', '))}</p>{/if}
+        {#if met.brings.length > 0}<p>{says.bringsSupplies(met.brings.join(', '))}</p>{/if}
+        {#if met.room}<p>{says.otherRoom}</p>{/if}
       {:else}
         <p class="text-quiet">{says.agrees}</p>
       {/if}
