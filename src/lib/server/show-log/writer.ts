@@ -38,6 +38,8 @@ export function happened(crewId: string, showId: string): void {
     due.delete(showId);
     void catchUp(crewId, showId);
   }, wait);
+  // A server that stops does not wait for it: what is not told then is told after the next start.
+  timer.unref();
   due.set(showId, { timer, since });
 }
 
