@@ -11,6 +11,9 @@ export type EntryKind = (typeof ENTRY_KINDS)[number];
 const MARKS = ['good', 'best', 'false start', 'breakdown', 'noise', 'hum', 'clipped', 'late'] as const;
 export type Mark = (typeof MARKS)[number];
 
+/** Whether people type entries of a kind themselves. */
+export const isTyped = (kind: EntryKind): boolean => kind === 'note' || kind === 'take';
+
 const lineId = z.string().regex(/^[a-z0-9-]{1,40}$/);
 
 /** What was understood of an entry that somebody typed, or what one that wrote itself is about. */
@@ -59,3 +62,7 @@ export interface LogEntry {
   readonly show: string;
   readonly place: string;
 }
+
+/** What holds of an entry: its newest correction. */
+export const stands = ({ text, corrections }: Pick<LogEntry, 'text' | 'corrections'>): string =>
+  corrections.at(-1)?.text ?? text;

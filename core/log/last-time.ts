@@ -1,7 +1,7 @@
 import { applyEdit } from '../plan/edit';
 import { type Chain, chainOf, putChain, standsAlone } from '../plan/chain';
 import { diffPlans } from '../plan/diff';
-import { copyOf, same } from '../plan/json';
+import { copyOf, differing, same } from '../plan/json';
 import type { Line } from '../plan/lines';
 import type { Json, Op, Plan } from '../plan/schema';
 import type { Setup } from './setup';
@@ -71,10 +71,8 @@ function differences(plan: Plan, line: Line, { chain: then, desk }: Setup): Diff
     then.devices.forEach((device, k) => {
       const other = now.devices[k];
       if (other.model !== device.model) return;
-      for (const setting of new Set([...Object.keys(device.settings), ...Object.keys(other.settings)])) {
-        const [a, b] = [device.settings[setting] ?? null, other.settings[setting] ?? null];
-        if (!same(a, b)) out.push({ code: 'switch', model: device.model, setting, then: a, now: b });
-      }
+      for (const { field: setting, from, to } of differing(device.settings, other.settings))
+        out.push({ code: 'switch', model: device.model, setting, then: from, now: to });
     });
   const [long, longThen] = [longOf(now), longOf(then)];
   if (Math.abs(long - longThen) > Math.max(METRES, AS_LONG * longThen))

@@ -1,7 +1,7 @@
 // Log: what was done to a show, as facts that can be told: by line, with what it did to the figures. Words are elsewhere.
 import type { LineReport } from '../judge/judge';
 import type { Severity } from '../judge/types';
-import { same } from '../plan/json';
+import { differing, type Row, same } from '../plan/json';
 import type { Line } from '../plan/lines';
 import { resolve } from '../plan/resolved';
 import type { Cable, Json, LineInfo, Plan } from '../plan/schema';
@@ -99,10 +99,8 @@ function deviceChanges(before: Plan, old: Line, after: Plan, now: Line): LineCha
       out.push({ code: 'device', from: a.model, to: b.model });
       continue;
     }
-    for (const setting of new Set([...Object.keys(a.settings), ...Object.keys(b.settings)])) {
-      const [from, to] = [a.settings[setting] ?? null, b.settings[setting] ?? null];
-      if (!same(from, to)) out.push({ code: 'setting', model: b.model, setting, from, to });
-    }
+    for (const { field: setting, from, to } of differing(a.settings, b.settings))
+      out.push({ code: 'setting', model: b.model, setting, from, to });
     const [from, to] = [supplyName(before, a.supply), supplyName(after, b.supply)];
     if (from !== to) out.push({ code: 'powered', model: b.model, from, to });
   }
@@ -121,19 +119,16 @@ function cableChanges(before: Plan, old: Line, after: Plan, now: Line): LineChan
     wiring
   });
   const stayed = now.cables.filter((id) => old.cables.includes(id));
-  const out: LineChange[] = [];
-  for (const id of stayed) {
-    const [from, to] = [seen(before.cables[id]), seen(after.cables[id])];
-    if (!same(from as unknown as Json, to as unknown as Json)) out.push({ code: 'cable', from, to });
-  }
-  const cables = exchanged(
-    old.cables.filter((id) => !stayed.includes(id)).map((id) => seen(before.cables[id])),
-    now.cables.filter((id) => !stayed.includes(id)).map((id) => seen(after.cables[id]))
+  const pairs: [CableSeen | null, CableSeen | null][] = [
+    ...stayed.map((id): [CableSeen, CableSeen] => [seen(before.cables[id]), seen(after.cables[id])]),
+    ...exchanged(
+      old.cables.filter((id) => !stayed.includes(id)).map((id) => seen(before.cables[id])),
+      now.cables.filter((id) => !stayed.includes(id)).map((id) => seen(after.cables[id]))
+    )
+  ];
+  return pairs.flatMap(([from, to]): LineChange[] =>
+    same(from as unknown as Json, to as unknown as Json) ? [] : [{ code: 'cable', from, to }]
   );
-  for (const [from, to] of cables)
-    if (!same((from ?? null) as unknown as Json, (to ?? null) as unknown as Json))
-      out.push({ code: 'cable', from, to });
-  return out;
 }
 
 /** What went and what came, the first for the first. */
@@ -141,11 +136,8 @@ const exchanged = <T>(went: readonly T[], came: readonly T[]): [T | null, T | nu
   Array.from({ length: Math.max(went.length, came.length) }, (_, k) => [went[k] ?? null, came[k] ?? null]);
 
 function infoChanges(old: Line, now: Line): LineChange[] {
-  const [a, b] = [old.info, now.info] as unknown as (Record<string, Json> | undefined)[];
-  return [...new Set([...Object.keys(a ?? {}), ...Object.keys(b ?? {})])].flatMap((field): LineChange[] => {
-    const [from, to] = [a?.[field] ?? null, b?.[field] ?? null];
-    return same(from, to) ? [] : [{ code: 'info', field: field as keyof LineInfo, from, to }];
-  });
+  const [a, b] = [old.info, now.info] as unknown as (Row | undefined)[];
+  return differing(a, b).map((d) => ({ ...d, code: 'info', field: d.field as keyof LineInfo }));
 }
 
 /** Figures that have moved by what one notes; what one hears first, then what one has to set. */

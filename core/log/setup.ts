@@ -30,15 +30,6 @@ function saidOf(plan: Plan, line: Line): string | null {
   return tellLine({ ...rest, source });
 }
 
-/** Names are compared without case, accents, and what stands between words. */
-export const nameKey = (name: string): string =>
-  name
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
 /** What is kept of a line that works. @param report of it; null where it could not be computed */
 export function setupOf(
   plan: Plan,

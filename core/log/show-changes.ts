@@ -1,4 +1,4 @@
-import { has, isRow, type Row, rowsOf, same } from '../plan/json';
+import { differing, has, isRow, type Row, rowsOf, same } from '../plan/json';
 import type { Json, Plan, TableName } from '../plan/schema';
 
 /** Something of a show that is otherwise and no line's own: a supply, a desk, what was measured, the show's rules. */
@@ -38,10 +38,6 @@ export function changedShow(before: Plan, after: Plan): ShowChange[] {
 const nameOf = (row: Row): string => (typeof row.name === 'string' ? row.name : '');
 
 function fieldsOf(old: Row, now: Row): ShowChange['fields'] {
-  return [...new Set([...Object.keys(old), ...Object.keys(now)])].flatMap((field) => {
-    const [from, to] = [old[field] ?? null, now[field] ?? null];
-    // What was planned before it was measured is kept for reckoning, not for reading.
-    if (same(from, to) || isRow(from) || isRow(to)) return [];
-    return [{ field, from, to }];
-  });
+  // What was planned before it was measured is kept for reckoning, not for reading.
+  return differing(old, now).filter(({ from, to }) => !isRow(from) && !isRow(to));
 }

@@ -10,7 +10,8 @@ import { show } from '../tests/plans';
 import { toldEditsText } from '../words/log-changes';
 import { lastTime } from './last-time';
 import { recallOps } from './recall';
-import { nameKey, setupOf } from './setup';
+import { nameKey } from '../text/names';
+import { setupOf } from './setup';
 import { type MadeEdit, planBefore, tellEdits } from './told-edits';
 
 const BOWED = show(['Cello: cello piezo, 3 m, passive DI, 20 m, mic 1'], ['Keys: keyboard, 3 m, line 2']);

@@ -1,5 +1,5 @@
-import { judgeWhole, type LineReport } from '../judge/judge';
-import { type Pieces, SolvedRig } from '../judge/solved-rig';
+import { judgePlan, type LineReport } from '../judge/judge';
+import type { Pieces } from '../judge/solved-rig';
 import { reverseOps, applySteps } from '../plan/steps';
 import { linesTouched } from '../plan/touched';
 import type { Edit, Op, Plan } from '../plan/schema';
@@ -22,9 +22,7 @@ export interface MadeEdit {
 export interface ToldEdits {
   /** The last of them, by which they are known. */
   readonly edit: MadeEdit;
-  readonly from: number;
   readonly kind: MadeEdit['kind'];
-  readonly label: Edit['label'];
   readonly lines: readonly ToldLine[];
   readonly show: readonly ShowChange[];
   /** The plan after them. */
@@ -51,34 +49,41 @@ function step(plan: Plan, ops: readonly Op[]): Plan {
 /**
  * What edits did, one telling for those that belong together, in their order.
  * @param before the plan that the first of them was made on
+ * @param reportsOf the reports of a plan, by line
  * @throws Error where an edit does not fit
  */
-export function tellEdits(before: Plan, edits: readonly MadeEdit[]): ToldEdits[] {
-  const out: ToldEdits[] = [];
-  const pieces: Pieces = new Map();
+export function tellEdits(before: Plan, edits: readonly MadeEdit[], reportsOf: ReportsOf = reporter()): ToldEdits[] {
   let plan = before;
-  let reports = reportsOf(plan, pieces);
-  for (const group of grouped(before, edits)) {
-    const next = step(
-      plan,
-      group.flatMap((e) => e.ops)
-    );
-    const then = reportsOf(next, pieces);
-    const told = { lines: changedLines(plan, next, { before: reports, after: then }), show: changedShow(plan, next) };
-    const last = group[group.length - 1];
-    if (told.lines.length + told.show.length > 0)
-      out.push({ ...told, edit: last, from: group[0].revision, kind: last.kind, label: last.label, plan: next });
-    [plan, reports] = [next, then];
-  }
-  return out;
+  return grouped(before, edits).flatMap((group): ToldEdits[] => {
+    const was = plan;
+    plan = group.plan;
+    const lines = changedLines(was, plan, { before: reportsOf(was), after: reportsOf(plan) });
+    const show = changedShow(was, plan);
+    const edit = group.edits[group.edits.length - 1];
+    return lines.length + show.length > 0 ? [{ edit, kind: edit.kind, lines, show, plan }] : [];
+  });
 }
 
-const reportsOf = (plan: Plan, pieces: Pieces): ReadonlyMap<string, LineReport> =>
-  new Map(judgeWhole(new SolvedRig(plan, pieces)).map((r) => [r.id, r]));
+/** Reports of plans that follow one another: each is judged once, and what has not changed in it is not solved again. */
+export type ReportsOf = (plan: Plan) => ReadonlyMap<string, LineReport>;
+export function reporter(): ReportsOf {
+  const pieces: Pieces = new Map();
+  const known = new Map<Plan, ReadonlyMap<string, LineReport>>();
+  return (plan) => {
+    let reports = known.get(plan);
+    if (!reports) known.set(plan, (reports = new Map(judgePlan(plan, pieces).map((r) => [r.id, r]))));
+    return reports;
+  };
+}
 
-/** Runs of edits that are told as one. */
-function grouped(before: Plan, edits: readonly MadeEdit[]): MadeEdit[][] {
-  const out: { edits: MadeEdit[]; about: Set<string> }[] = [];
+/** Edits that are told as one, what they are about, and the plan after them. */
+interface Group {
+  readonly edits: MadeEdit[];
+  readonly about: Set<string>;
+  plan: Plan;
+}
+function grouped(before: Plan, edits: readonly MadeEdit[]): Group[] {
+  const out: Group[] = [];
   let plan = before;
   for (const edit of edits) {
     const next = step(plan, edit.ops);
@@ -93,11 +98,12 @@ function grouped(before: Plan, edits: readonly MadeEdit[]): MadeEdit[][] {
       previous.maker === edit.maker &&
       edit.at - previous.at <= APART &&
       (about.size === 0 ? last.about.size === 0 : [...about].some((id) => last.about.has(id)));
-    if (!belongs) out.push({ edits: [edit], about });
+    if (!belongs) out.push({ edits: [edit], about, plan });
     else {
       last.edits.push(edit);
+      last.plan = plan;
       about.forEach((id) => last.about.add(id));
     }
   }
-  return out.map((g) => g.edits);
+  return out;
 }

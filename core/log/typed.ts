@@ -1,3 +1,4 @@
+import { asPattern } from '../text/names';
 import { cutText } from '../text/well-formed';
 import { type EntryFacts, LOG_LIMITS, type Mark } from './entry';
 
@@ -36,8 +37,6 @@ const QUOTED = /[“"]([^”"]{1,80})[”"]/;
 const TAG = /(?<![\p{L}\d])#(\p{L}[\p{L}\d-]{0,29})/gu;
 const CHANNEL =
   /(?:\bch(?:an(?:nel)?)?s?\.?\s*#?\s*|(?<![\p{L}\d])#)(\d{1,3})(?:\s*(?:[-–]|to)\s*(\d{1,3}))?(?![\d:])/giu;
-
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /**
  * Reads an entry as it was typed.
@@ -108,7 +107,7 @@ function linesOf(text: string, lines: readonly Nameable[]): string[] {
   let left = text;
   const found: { id: string; at: number }[] = [];
   for (const { id, name } of [...lines].sort((a, b) => b.name.length - a.name.length)) {
-    const words = new RegExp(`(?<![\\p{L}\\d])${escaped(name.trim()).replace(/\s+/g, '\\s+')}(?![\\p{L}\\d])`, 'iu');
+    const words = new RegExp(`(?<![\\p{L}\\d])${asPattern(name.trim()).replace(/\s+/g, '\\s+')}(?![\\p{L}\\d])`, 'iu');
     const m = name.trim() === '' ? null : words.exec(left);
     if (!m) continue;
     found.push({ id, at: m.index });
@@ -117,7 +116,7 @@ function linesOf(text: string, lines: readonly Nameable[]): string[] {
   }
   // A word that only one line has in its name means that line: `dulcimer`.
   for (const [word, id] of ownWords(lines)) {
-    const m = new RegExp(`(?<![\\p{L}\\d])${escaped(word)}(?![\\p{L}\\d])`, 'iu').exec(left);
+    const m = new RegExp(`(?<![\\p{L}\\d])${asPattern(word)}(?![\\p{L}\\d])`, 'iu').exec(left);
     if (m) found.push({ id, at: m.index });
   }
   for (const m of left.matchAll(CHANNEL)) {

@@ -1,4 +1,4 @@
-import type { EntryKind, LogEntry } from '../log/entry';
+import { type EntryKind, isTyped, type LogEntry, stands } from '../log/entry';
 import { plainCell } from '../text/cells';
 import { formatNumber, formatQuantity } from '../units/format';
 import { resolve } from '../plan/resolved';
@@ -22,9 +22,6 @@ function clockOf(zone: string): { readonly day: (iso: string) => string; readonl
   return { day: (iso) => day.format(new Date(iso)), time: (iso) => time.format(new Date(iso)) };
 }
 
-/** What holds of an entry: its newest correction. */
-const stands = ({ text, corrections }: Pick<LogEntry, 'text' | 'corrections'>): string =>
-  corrections.at(-1)?.text ?? text;
 /** Song, take and how it went, in one cell. */
 const takeOf = ({ facts }: LogEntry): string =>
   [facts.song, facts.take && `${says.take} ${facts.take}`, ...(facts.marks ?? []), facts.timecode]
@@ -152,7 +149,7 @@ export function reportSheet(
   const wrong = entries.filter((e) =>
     e.kind === 'reading'
       ? / faulty\b/.test(stands(e))
-      : WRONG.includes(e.kind) || ((e.kind === 'note' || e.kind === 'take') && WRONG_WORDS.test(stands(e)))
+      : WRONG.includes(e.kind) || (isTyped(e.kind) && WRONG_WORDS.test(stands(e)))
   );
   const shown = wrong.slice(-MOST_WRONG);
   const rows: Row[] = shown.map((e) => ({

@@ -1,4 +1,4 @@
-import { copyOf, has, isRow, type Row, rowsOf, same, valueAt } from './json';
+import { copyOf, differing, has, isRow, type Row, rowsOf, same, valueAt } from './json';
 import type { Edit, Op, Plan, TableName } from './schema';
 
 const TABLES = ['supplies', 'hosts', 'devices', 'cables', 'lines', 'models', 'touches', 'measured', 'kit'] as const;
@@ -26,12 +26,10 @@ export function diffPlans(before: Plan, after: Plan): Op[] {
 
 function diffRow(table: TableName, id: string, old: Row, now: Row, path: readonly string[] = []): Op[] {
   const ops: Op[] = [];
-  for (const key of new Set([...Object.keys(old), ...Object.keys(now)])) {
-    const [a, b] = [old[key], now[key]];
-    if (same(a, b)) continue;
+  for (const { field: key, from, to } of differing(old, now)) {
     // A bag of settings is compared entry by entry; an end of a cable is one thing.
-    if (key === 'settings' && isRow(a) && isRow(b)) ops.push(...diffRow(table, id, a, b, [...path, key]));
-    else ops.push({ op: 'set', table, id, path: [...path, key], from: a ?? null, to: b ?? null });
+    if (key === 'settings' && isRow(from) && isRow(to)) ops.push(...diffRow(table, id, from, to, [...path, key]));
+    else ops.push({ op: 'set', table, id, path: [...path, key], from, to });
   }
   return ops;
 }

@@ -39,3 +39,13 @@ export function valueAt(row: Json, path: readonly string[]): Json {
 
 /** A deep copy, less undefined members, which JSON does not know. */
 export const copyOf = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+/** Fields in which two rows differ, with what each has there; null where it has none. */
+export const differing = (
+  a: Row = {},
+  b: Row = {}
+): { readonly field: string; readonly from: Json; readonly to: Json }[] =>
+  [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((field) => {
+    const [from, to] = [a[field] ?? null, b[field] ?? null];
+    return same(from, to) ? [] : [{ field, from, to }];
+  });

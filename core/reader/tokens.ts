@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein';
+import { asPattern } from '../text/names';
 import { parseQuantity } from '../units/parse';
 import { type Meaning, type Phrase, VOCABULARY } from './vocabulary';
 
@@ -103,7 +104,7 @@ export function cut(text: string, { supplies = [], lines = [] }: Known = {}): Pi
       push(channel[0].length, { role: 'channel', channel: Number(channel[1]) });
       continue;
     }
-    const parent = byLength.find((l) => new RegExp(`^from ${escape(l.name)}(?![a-z0-9])`, 'i').test(rest));
+    const parent = byLength.find((l) => new RegExp(`^from ${asPattern(l.name)}(?![a-z0-9])`, 'i').test(rest));
     if (parent) {
       push(5 + parent.name.length, { role: 'branch', id: parent.id });
       continue;
@@ -117,7 +118,7 @@ export function cut(text: string, { supplies = [], lines = [] }: Known = {}): Pi
       });
       continue;
     }
-    const supply = supplies.find((s) => new RegExp(`^on ${escape(s.name)}(?![a-z])`, 'i').test(rest));
+    const supply = supplies.find((s) => new RegExp(`^on ${asPattern(s.name)}(?![a-z])`, 'i').test(rest));
     if (supply) {
       push(3 + supply.name.length, { role: 'supply', id: supply.id });
       continue;
@@ -144,8 +145,6 @@ export function cut(text: string, { supplies = [], lines = [] }: Known = {}): Pi
   }
   return pieces;
 }
-
-const escape = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 function phraseAt(rest: string): { length: number; meaning: Meaning } | null {
   const lower = rest.toLowerCase();

@@ -2,7 +2,7 @@ import { applyEdit } from '../plan/edit';
 import { diffPlans } from '../plan/diff';
 import { copyOf, same } from '../plan/json';
 import type { Json, Op, Plan } from '../plan/schema';
-import { nameKey } from '../log/setup';
+import { nameKey } from '../text/names';
 import type { Venue, VenueSocket } from './schema';
 
 /** A show and a place meet: what the place knows goes into the show, what the show has found goes into the place. */

@@ -19,8 +19,8 @@ export type VenueSocket = z.infer<typeof SocketSchema>;
 
 export const VenueSchema = z.strictObject({
   name,
-  mainsHz: z.union([z.literal(50), z.literal(60)]),
-  room: z.enum(['studio', 'theatre', 'club', 'outdoors']).nullable(),
+  mainsHz: ROWS.policy.shape.mainsHz,
+  room: ROWS.policy.shape.room.unwrap().nullable(),
   /** Its supplies as they were measured or believed when somebody was last there. */
   supplies: z.array(ROWS.supplies).max(VENUE_LIMITS.supplies),
   sockets: z.array(SocketSchema).max(VENUE_LIMITS.sockets),

@@ -6,5 +6,8 @@ export const article = (noun: string): string =>
 export const andList = (names: readonly string[]): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
 
+/** In the middle of a sentence; what is an abbreviation stays one: `passive DI`, `RCA player`. */
+export const inside = (name: string): string => name.replace(/^[A-Z](?=[a-z])/, (sign) => sign.toLowerCase());
+
 /** With a capital at its beginning. */
 export const upper = (text: string): string => text[0].toUpperCase() + text.slice(1);

@@ -6,11 +6,11 @@ import type { LowCut } from '../advise/range';
 import type { Unity } from '../advise/unity';
 import type { Pair } from '../judge/pairs';
 import { formatNumber, formatQuantity } from '../units/format';
+import { upper } from './article';
 import { modelName } from './names';
 
 /** What can be set at a line that has nothing wrong, in words. */
 
-const upper = (text: string): string => text[0].toUpperCase() + text.slice(1);
 const db = (value: number, digits = 1, sign = false): string => `${formatNumber(value, digits, sign)}\u202FdB`;
 
 /** A low cut that the instrument leaves room for. */

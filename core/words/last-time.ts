@@ -1,7 +1,7 @@
 import type { Differs } from '../log/last-time';
 import type { Setup } from '../log/setup';
 import { formatNumber, formatQuantity } from '../units/format';
-import { andList } from './article';
+import { andList, inside } from './article';
 import { readValueText } from './check';
 import { mid, settingText } from './log-changes';
 import { boxText, settingsText } from './paper';
@@ -24,7 +24,7 @@ export function setupText({ chain, read }: Setup): string {
 
 const SET = { lift: 'ground lift' } as Readonly<Record<string, string>>;
 /** An input is more than its short name in the middle of a sentence. */
-const long = (model: string): string => modelName(model).replace(/^[A-Z](?=[a-z])/, (sign) => sign.toLowerCase());
+const long = (model: string): string => inside(modelName(model));
 const named = (models: readonly string[]): string => (models.length === 0 ? 'no DI' : andList(models.map(mid)));
 
 /** One thing that is otherwise now: `run 60 m, was 40 m`. */

@@ -4,7 +4,7 @@ import type { ShowChange } from '../log/show-changes';
 import type { ToldEdits } from '../log/told-edits';
 import { formatDbu, formatNumber, formatQuantity } from '../units/format';
 import { cableText } from './paper';
-import { andList, upper } from './article';
+import { andList, inside, upper } from './article';
 import {
   choiceName,
   EXPOSURE_NAMES,
@@ -20,8 +20,7 @@ import type { Json } from '../plan/schema';
 import type { KitItem } from '../kit/schema';
 
 /** A class in the middle of a sentence: `passive DI`, `RCA player`. */
-export const mid = (model: string): string =>
-  modelShort(model).replace(/^[A-Z](?=[a-z])/, (sign) => sign.toLowerCase());
+export const mid = (model: string): string => inside(modelShort(model));
 
 /** What was done to a show, as the log tells it: what is now, instead of what, and what that did. */
 

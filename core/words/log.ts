@@ -1,4 +1,5 @@
 import type { EntryKind } from '../log/entry';
+import { mergeReadings } from '../linecheck/merge';
 import type { Reading } from '../linecheck/reading';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -20,16 +21,7 @@ export const KIND_NAMES: Readonly<Record<EntryKind, string>> = {
 
 /** A line as somebody read it. @param line as it was then; undefined where it is gone */
 export function readingEntry(plan: Plan, line: Line | undefined, name: string, reading: Reading): string {
-  const values = {
-    gainDb: reading.gainDb ?? null,
-    peakDb: reading.peakDb ?? null,
-    hum: reading.hum ?? null,
-    content: reading.content ?? null,
-    pair: reading.pair ?? null,
-    outcome: reading.outcome ?? null,
-    note: reading.note ?? '',
-    done: reading.done ?? false
-  };
+  const values = mergeReadings([{ ...reading, by: null }])!;
   return `${name}: ${checkedText(values, (id) => line && partText(plan, line, id))}`;
 }
 

@@ -1,9 +1,10 @@
 <script lang="ts">
   import { log as says } from '$core/words/screen/log';
-  import { ENTRY_KINDS, type LogEntry } from '$core/log/entry';
+  import { isTyped, type LogEntry, stands } from '$core/log/entry';
   import { KIND_NAMES } from '$core/words/log';
   import type { LogPage } from '$lib/protocol/log';
-  import { request } from '$lib/outbox/outcome';
+  import { fetchLog } from '$lib/show/log/fetch-log';
+  import LogSearch from '$lib/show/log/LogSearch.svelte';
   import ReadAs from '$lib/show/log/ReadAs.svelte';
   import Header from '$lib/ui/Header.svelte';
   import { dateTime } from '$lib/ui/when';
@@ -21,33 +22,15 @@
   let entries = $state.raw<readonly LogEntry[]>(untrack(() => page.entries));
   let more = $state(untrack(() => page.more));
   let unheard = $state(false);
-  /** Long enough for the next letter, short enough not to be waited for, milliseconds. */
-  const TYPING = 200;
-  let typing: ReturnType<typeof setTimeout> | undefined;
   let turn = 0;
 
-  function ask(): void {
-    clearTimeout(typing);
-    typing = setTimeout(() => void fetchPage(false), TYPING);
-  }
   async function fetchPage(older: boolean): Promise<void> {
     const now = ++turn;
-    const last = older ? entries.at(-1) : undefined;
-    const words = new URLSearchParams({
-      q,
-      kind,
-      show,
-      venue,
-      by,
-      ...(last ? { before: `${last.at} ${last.id}` } : {})
-    });
-    const answer = await request('GET', `/api/log?${words.toString()}`, undefined);
+    const found = await fetchLog({ q, kind, show, venue, by }, older ? entries.at(-1) : undefined);
     // Somebody has typed on meanwhile.
     if (now !== turn) return;
-    unheard = !answer?.ok;
-    if (!answer?.ok) return;
-    const found = (await answer.json()) as LogPage;
-    [entries, more] = [older ? [...entries, ...found.entries] : found.entries, found.more];
+    unheard = found === null;
+    if (found) [entries, more] = [older ? [...entries, ...found.entries] : found.entries, found.more];
   }
   const filtered = $derived(q !== '' || venue !== '' || kind !== '' || show !== '' || by !== '');
 </script>
@@ -56,30 +39,34 @@
 <main class="mx-auto grid max-w-[860px] gap-4 px-5 py-5 max-sm:px-3.5">
   <h1 class="text-[1.3em] font-bold">{says.memory}</h1>
   <div class="flex flex-wrap gap-2">
-    <input
-      type="search"
-      class="input h-12 min-w-0 flex-1 basis-72 text-[1.05em]"
-      aria-label={says.searchMemory}
-      placeholder={says.searchFor}
-      bind:value={q}
-      oninput={ask}
-    />
-    <select class="select h-12 w-auto" aria-label={says.whichShow} bind:value={show} onchange={ask}>
-      <option value="">{says.everyShow}</option>
-      {#each shows as s (s.id)}<option value={s.id}>{s.name}</option>{/each}
-    </select>
-    {#if venues.length > 0}
-      <select class="select h-12 w-auto" aria-label={says.whichVenue} bind:value={venue} onchange={ask}>
-        <option value="">{says.everyVenue}</option>
-        {#each venues as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
-      </select>
-    {/if}
-    <select class="select h-12 w-auto" aria-label={says.whatKind} bind:value={kind} onchange={ask}>
-      <option value="">{says.everything}</option>
-      {#each ENTRY_KINDS as k (k)}<option value={k}>{KIND_NAMES[k]}</option>{/each}
-    </select>
+    <LogSearch
+      bind:q
+      bind:kind
+      label={says.searchMemory}
+      kindLabel={says.whatKind}
+      large
+      onask={() => void fetchPage(false)}
+    >
+      {#snippet more(ask)}
+        <select class="select h-12 w-auto" aria-label={says.whichShow} bind:value={show} onchange={ask}>
+          <option value="">{says.everyShow}</option>
+          {#each shows as s (s.id)}<option value={s.id}>{s.name}</option>{/each}
+        </select>
+        {#if venues.length > 0}
+          <select class="select h-12 w-auto" aria-label={says.whichVenue} bind:value={venue} onchange={ask}>
+            <option value="">{says.everyVenue}</option>
+            {#each venues as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
+          </select>
+        {/if}
+      {/snippet}
+    </LogSearch>
     {#if people.length > 1}
-      <select class="select h-12 w-auto" aria-label={says.byWhom} bind:value={by} onchange={ask}>
+      <select
+        class="select h-12 w-auto"
+        aria-label={says.byWhom}
+        bind:value={by}
+        onchange={() => void fetchPage(false)}
+      >
         <option value="">{says.everybody}</option>
         {#each people as person (person)}<option value={person}>{person}</option>{/each}
       </select>
@@ -93,10 +80,9 @@
   {/if}
   <ol aria-live="polite">
     {#each entries as e (e.id)}
-      {@const stands = e.corrections.at(-1) ?? e}
       <li class="border-b border-base-300 py-2 leading-snug" data-entry={e.kind}>
-        <p class="[overflow-wrap:anywhere] {e.kind === 'note' || e.kind === 'take' ? 'font-semibold' : ''}">
-          {stands.text}
+        <p class="[overflow-wrap:anywhere] {isTyped(e.kind) ? 'font-semibold' : ''}">
+          {stands(e)}
         </p>
         <p class="flex flex-wrap items-center gap-x-2 gap-y-1 pt-0.5 text-[0.93em] text-quiet">
           <a class="link" href="/show/{e.show}/log">{e.place}</a>

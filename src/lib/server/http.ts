@@ -66,3 +66,14 @@ export function numberOf(url: URL, name: string): number {
   if (!/^\d{1,9}$/.test(text)) error(400, says.aWholeNumberIsWanted(name));
   return Number(text);
 }
+
+/** Heads of an answer that is a file, called after what is in it. @param end of the file's name */
+export function fileHeads(
+  name: string,
+  end: string,
+  type: string,
+  how: 'attachment' | 'inline' = 'attachment'
+): Record<string, string> {
+  const file = name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
+  return { 'content-type': type, 'content-disposition': `${how}; filename*=UTF-8''${encodeURIComponent(file)}.${end}` };
+}

@@ -6,10 +6,10 @@
   import { formatQuantity } from '$core/units/format';
   import { hearOf } from '$core/venue/meet';
   import { type Venue, VENUE_LIMITS, type VenueSocket } from '$core/venue/schema';
-  import { request } from '$lib/outbox/outcome';
   import Header from '$lib/ui/Header.svelte';
   import { dateTime, dayOf } from '$lib/ui/when';
   import { untrack } from 'svelte';
+  import { putVenue } from './put-venue';
 
   interface Props {
     id: string;
@@ -25,18 +25,13 @@
   let told = $state<string | null>(null);
   let typed = $state('');
   let unclear = $state(false);
-  const ROOMS = ['studio', 'theatre', 'club', 'outdoors'] as const;
+  const ROOMS = Object.keys(ROOM_NAMES) as (keyof typeof ROOM_NAMES)[];
 
   async function save(): Promise<void> {
     told = null;
     const to = $state.snapshot(venue) as Venue;
-    const answer = await request('PUT', `/api/venues/${id}`, JSON.stringify({ from: kept, to }));
-    if (answer?.ok) [kept, told] = [to, says.saved];
-    else if (answer?.status === 409) {
-      const { venue: now } = (await answer.json()) as { venue: Venue | null };
-      [kept, told] = [now ?? kept, says.changedSince];
-    } else
-      told = ((await answer?.json().catch(() => null)) as { message?: string } | null)?.message ?? says.cannotBeSaved;
+    const not = await putVenue(id, kept, to);
+    [kept, told] = not ? [not.now ?? kept, not.why] : [to, says.saved];
   }
   function addSocket(event: SubmitEvent): void {
     event.preventDefault();

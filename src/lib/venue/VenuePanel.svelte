@@ -8,6 +8,7 @@
   import type { VenueOf } from '$lib/protocol/venues';
   import { useShow } from '$lib/show/session/context';
   import { uuid } from '$lib/uuid';
+  import { putVenue } from './put-venue';
   import { onMount } from 'svelte';
   import { toast } from 'svelte-sonner';
 
@@ -35,9 +36,9 @@
   const bad = $derived(here?.venue.sockets.filter((s) => s.is !== 'note').map(socketText) ?? []);
 
   async function put(id: string, from: Venue | null, to: Venue): Promise<boolean> {
-    const answer = await request('PUT', `/api/venues/${id}`, JSON.stringify({ from, to }));
-    if (!answer?.ok) toast.error(answer?.status === 409 ? says.changedSince : says.cannotBeSaved);
-    return Boolean(answer?.ok);
+    const not = await putVenue(id, from, to);
+    if (not) toast.error(not.why);
+    return not === null;
   }
   async function choose(event: SubmitEvent): Promise<void> {
     event.preventDefault();

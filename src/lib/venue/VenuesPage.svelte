@@ -3,10 +3,10 @@
   import { venue as says } from '$core/words/screen/venue';
   import { socketText } from '$core/words/venue';
   import { blankVenue } from '$core/venue/schema';
-  import { request } from '$lib/outbox/outcome';
   import type { VenueOf } from '$lib/protocol/venues';
   import Header from '$lib/ui/Header.svelte';
   import { uuid } from '$lib/uuid';
+  import { putVenue } from './put-venue';
   import { goto } from '$app/navigation';
   import { toast } from 'svelte-sonner';
 
@@ -21,13 +21,9 @@
     event.preventDefault();
     if (name.trim() === '') return;
     const id = uuid();
-    const answer = await request(
-      'PUT',
-      `/api/venues/${id}`,
-      JSON.stringify({ from: null, to: blankVenue(name.trim()) })
-    );
-    if (answer?.ok) await goto(`/memory/venues/${id}`);
-    else toast.error(says.cannotBeSaved);
+    const not = await putVenue(id, null, blankVenue(name.trim()));
+    if (not) toast.error(not.why);
+    else await goto(`/memory/venues/${id}`);
   }
 </script>
 

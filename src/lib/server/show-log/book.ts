@@ -1,7 +1,7 @@
 import type { EntryFacts, EntryKind, LogEntry, TypedEntry } from '$core/log/entry';
 import { readTypedEntry } from '$core/log/typed';
 import type { LineInfo } from '$core/plan/schema';
-import type { LogAsk } from '$lib/protocol/log';
+import type { LogAsk, LogPage } from '$lib/protocol/log';
 import type { Who } from '../access';
 import { client } from '../db';
 import { tellCrew } from '../live';
@@ -12,7 +12,7 @@ import { hearAt } from '../venues';
 /** Of entries that are found by what corrects them, so many. */
 const MOST_CORRECTED = 500;
 /** Entries of one page. */
-export const PAGE = 100;
+const PAGE = 100;
 
 interface Row {
   readonly id: string;
@@ -45,8 +45,8 @@ function queryOf(text: string): string | null {
         .join(' & ');
 }
 
-/** Entries, newest first, at most a page; each with what corrects it. */
-export async function entriesOf(crewId: string, ask: LogAsk, most = PAGE): Promise<LogEntry[]> {
+/** Entries, newest first, each with what corrects it. */
+export async function entriesOf(crewId: string, ask: LogAsk, most: number): Promise<LogEntry[]> {
   const sql = client();
   const query = queryOf(ask.q ?? '');
   // What corrects an entry is found as the entry itself. Asked by itself: the two in one question are no longer found by their words alone.
@@ -72,6 +72,12 @@ export async function entriesOf(crewId: string, ask: LogAsk, most = PAGE): Promi
       ${query ? sql`and (e.search @@ to_tsquery('simple', ${query}) ${also.length > 0 ? sql`or e.id = any(${also}::uuid[])` : sql``})` : sql``}
     order by e.at desc, e.id desc limit ${most}`;
   return rows.map(({ at, show_id: show, ...row }) => ({ ...row, show, at: new Date(at).toISOString() }));
+}
+
+/** A page of them. */
+export async function pageOf(crewId: string, ask: LogAsk): Promise<LogPage> {
+  const entries = await entriesOf(crewId, ask, PAGE + 1);
+  return { entries: entries.slice(0, PAGE), more: entries.length > PAGE };
 }
 
 /**

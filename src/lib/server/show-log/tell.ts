@@ -1,9 +1,9 @@
-import { judgePlan } from '$core/judge/judge';
+import { mergeReadings } from '$core/linecheck/merge';
 import { leftAs } from '$core/linecheck/outcome';
 import type { Reading } from '$core/linecheck/reading';
 import type { EntryFacts, EntryKind } from '$core/log/entry';
 import { type Setup, setupOf } from '$core/log/setup';
-import { type MadeEdit, planBefore, tellEdits } from '$core/log/told-edits';
+import { type MadeEdit, planBefore, reporter, type ReportsOf, tellEdits } from '$core/log/told-edits';
 import { resolve } from '$core/plan/resolved';
 import type { Plan } from '$core/plan/schema';
 import { clearedEntry, printEntry, readingEntry, stopEntry, traceEntry } from '$core/words/log';
@@ -47,21 +47,20 @@ export interface Told {
 }
 
 export function tell(to: ToTell): Told {
-  const told = tellEdits(planBefore(to.plan, to.edits), to.edits);
+  const before = planBefore(to.plan, to.edits);
+  const reportsOf = reporter();
+  const told = tellEdits(before, to.edits, reportsOf);
   const maker = new Map(to.edits.map((e) => [e.id, e]));
-  const edits = told.map(({ edit, lines, show, kind, from }): ToldEntry => {
+  const edits = told.map(({ edit, lines, show, kind }): ToldEntry => {
     const { personId, by } = maker.get(edit.id)!;
     return {
       ...{ kind: 'edit', ref: edit.id, at: edit.at, personId, by },
       text: toldEditsText({ lines, show, kind }),
-      facts: { lines: lines.map((l) => l.id), revision: from === edit.revision ? from : edit.revision }
+      facts: { lines: lines.map((l) => l.id), revision: edit.revision }
     };
   });
   /** The show as it was at a moment, as far as it is known here. */
-  const states = [
-    { at: -Infinity, plan: planBefore(to.plan, to.edits) },
-    ...told.map(({ edit, plan }) => ({ at: edit.at, plan }))
-  ];
+  const states = [{ at: -Infinity, plan: before }, ...told.map(({ edit, plan }) => ({ at: edit.at, plan }))];
   const planAt = (at: number): Plan => states.findLast((s) => s.at <= at)!.plan;
   const nameIn = (plan: Plan, line: string): string => plan.lines[line]?.name ?? to.plan.lines[line]?.name ?? line;
   const of = ({ ref, at, personId, by }: Happened): Happened => ({ ref, at, personId, by });
@@ -93,31 +92,20 @@ export function tell(to: ToTell): Told {
     ...of(p),
     ...{ kind: 'print', text: printEntry(p.revision), facts: { revision: p.revision } }
   }));
-  return { entries: [...edits, ...readings, ...traces, ...stops, ...cleared, ...prints], worked: workedOf(to, planAt) };
+  return {
+    entries: [...edits, ...readings, ...traces, ...stops, ...cleared, ...prints],
+    worked: workedOf(to, planAt, reportsOf)
+  };
 }
 
 /** Lines that were left working, as they were set then. */
-function workedOf({ readings }: ToTell, planAt: (at: number) => Plan): ToldSetup[] {
-  const reports = new Map<Plan, Map<string, ReturnType<typeof judgePlan>[number]>>();
-  const reportOf = (plan: Plan, line: string) => {
-    if (!reports.has(plan)) reports.set(plan, new Map(judgePlan(plan).map((r) => [r.id, r])));
-    return reports.get(plan)!.get(line) ?? null;
-  };
+function workedOf({ readings }: ToTell, planAt: (at: number) => Plan, reportsOf: ReportsOf): ToldSetup[] {
   return readings.flatMap(({ reading, ref, at, personId, by }): ToldSetup[] => {
     const plan = planAt(at);
     const line = resolve(plan).line(reading.lineId);
-    const full = {
-      gainDb: null,
-      peakDb: null,
-      hum: null,
-      content: null,
-      pair: null,
-      outcome: null,
-      done: false,
-      ...reading
-    };
-    if (!line || reading.practice || !['works', 'unread'].includes(leftAs(full))) return [];
-    const setup = setupOf(plan, line, reportOf(plan, line.id), reading);
+    if (!line || reading.practice || !['works', 'unread'].includes(leftAs(mergeReadings([{ ...reading, by }])!)))
+      return [];
+    const setup = setupOf(plan, line, reportsOf(plan).get(line.id) ?? null, reading);
     return [{ ...{ ref, at, personId, by }, lineId: line.id, source: setup.chain.devices[0].model, setup }];
   });
 }

@@ -1,4 +1,5 @@
-import { nameKey, type Setup } from '$core/log/setup';
+import type { Setup } from '$core/log/setup';
+import { nameKey } from '$core/text/names';
 import type { Remembered, WorkedBefore } from '$lib/protocol/log';
 import { client } from '../db';
 

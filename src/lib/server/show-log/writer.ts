@@ -1,8 +1,9 @@
 import type { Plan } from '$core/plan/schema';
 import type { MadeEdit } from '$core/log/told-edits';
-import { nameKey } from '$core/log/setup';
+import { nameKey } from '$core/text/names';
 import { server as says } from '$core/words/server';
 import { randomUUID } from 'node:crypto';
+import type postgres from 'postgres';
 import { compute, NotComputed } from '../compute/pool';
 import { client, isAway } from '../db';
 import { tellCrew } from '../live';
@@ -43,25 +44,40 @@ export function happened(crewId: string, showId: string): void {
   due.set(showId, { timer, since });
 }
 
+/** What is told besides edits: which rows of which table, by the kind of their entries. */
+const TOLD = {
+  // What was read in practice, or at the show that this one was copied from, did not happen here.
+  reading: () => client()`reading where reading ->> 'practice' <> 'true' and not reading ? 'last'`,
+  // What was traced at a show that this one was copied from came along, and is told in that one's log.
+  trace: () =>
+    client()`trace where (record ->> 'at')::timestamptz >= (select made_at from show where show.id = trace.show_id) - interval '1 hour'`,
+  stop: () => client()`stop where true`,
+  cleared: () => client()`stop where cleared_at is not null`,
+  print: () => client()`print where true`
+} as const;
+const TABLES = { reading: 'reading', trace: 'trace', stop: 'stop', cleared: 'stop', print: 'print' } as const;
+const KINDS = Object.keys(TOLD) as (keyof typeof TOLD)[];
+
+/** Rows of a kind that have no entry yet, from `from` on. @param show the show's id, as a piece of the question */
+function untold(kind: keyof typeof TOLD, show: postgres.Fragment): postgres.Fragment {
+  const sql = client();
+  const of = sql(TABLES[kind]);
+  return sql`from ${TOLD[kind]()} and ${of}.show_id = ${show}
+    and not exists (select 1 from entry e where e.show_id = ${of}.show_id and e.kind = ${kind} and e.ref = ${of}.id::text)`;
+}
+
 /**
  * Shows of which something has not been told: after a start, after an update to the first version with a log, and before everything is taken along.
  * @param crewId of one crew; of all where left out
  */
 export async function catchUpAll(crewId?: string): Promise<void> {
   const sql = client();
-  const untold = (table: string, kind = table, more = sql``) =>
-    sql`exists (select 1 from ${sql(table)} where ${sql(table)}.show_id = s.id ${more}
-      and not exists (select 1 from entry e where e.show_id = s.id and e.kind = ${kind} and e.ref = ${sql(table)}.id::text))`;
+  const any = KINDS.map((kind) => sql`or exists (select 1 ${untold(kind, sql`s.id`)})`);
   const rows = await sql<{ id: string; crew_id: string }[]>`
-    select s.id, s.crew_id from show s where s.deleted_at is null ${crewId ? sql`and s.crew_id = ${crewId}` : sql``} and (
-      s.logged < s.revision or ${untold('print')} or ${untold('stop')} or ${untold('stop', 'cleared', sql`and cleared_at is not null`)}
-      or ${untold('reading', 'reading', sql`and reading ->> 'practice' <> 'true' and not reading ? 'last'`)} or ${untold('trace', 'trace', sql`and ${tracedHere()}`)})`;
+    select s.id, s.crew_id from show s
+    where s.deleted_at is null ${crewId ? sql`and s.crew_id = ${crewId}` : sql``} and (s.logged < s.revision ${any})`;
   for (const { id, crew_id: crew } of rows) await catchUp(crew, id);
 }
-
-/** What was traced at a show that this one was copied from came along, and is told in that one's log. */
-const tracedHere = () =>
-  client()`(trace.record ->> 'at')::timestamptz >= (select made_at from show where show.id = trace.show_id) - interval '1 hour'`;
 
 /** Under way, by show: one at a time. */
 const underWay = new Map<string, Promise<void>>();
@@ -107,18 +123,15 @@ async function step(crewId: string, showId: string): Promise<boolean> {
     : await sql<Row[]>`
         select id, revision, made_at as at, kind, label, ops, person_id, made_by as by, device from edit
         where show_id = ${showId} and revision > ${show.logged} and revision <= ${show.revision} order by revision`;
-  const untold = (kind: string, id: string) =>
-    sql`not exists (select 1 from entry e where e.show_id = ${showId} and e.kind = ${kind} and e.ref = ${sql(id)}::text)`;
   const who = sql`made_at as at, person_id as "personId", made_by as by, id::text as ref`;
+  const here = (kind: keyof typeof TOLD) => untold(kind, sql`${showId}`);
   const [readings, traces, stops, cleared, prints] = await Promise.all([
-    sql`select ${who}, reading from reading where show_id = ${showId} and reading ->> 'practice' <> 'true' and not reading ? 'last'
-      and ${untold('reading', 'reading.id')} order by made_at limit ${AT_ONCE}`,
-    sql`select ${who}, record from trace where show_id = ${showId} and ${tracedHere()} and ${untold('trace', 'trace.id')} order by made_at limit ${AT_ONCE}`,
-    sql`select ${who}, line_id as "lineId" from stop where show_id = ${showId} and ${untold('stop', 'stop.id')} limit ${AT_ONCE}`,
-    sql`select cleared_at as at, null as "personId", cleared_by as by, id::text as ref, line_id as "lineId", found from stop
-      where show_id = ${showId} and cleared_at is not null and ${untold('cleared', 'stop.id')} limit ${AT_ONCE}`,
+    sql`select ${who}, reading ${here('reading')} order by made_at limit ${AT_ONCE}`,
+    sql`select ${who}, record ${here('trace')} order by made_at limit ${AT_ONCE}`,
+    sql`select ${who}, line_id as "lineId" ${here('stop')} limit ${AT_ONCE}`,
+    sql`select cleared_at as at, null as "personId", cleared_by as by, id::text as ref, line_id as "lineId", found ${here('cleared')} limit ${AT_ONCE}`,
     sql`select made_at as at, person_id as "personId", (select name from person p where p.id = person_id) as by, id::text as ref, revision
-      from print where show_id = ${showId} and ${untold('print', 'print.id')} limit ${AT_ONCE}`
+      ${here('print')} limit ${AT_ONCE}`
   ]);
   const rows = [edits, readings, traces, stops, cleared, prints];
   if (rows.every((some) => some.length === 0)) {

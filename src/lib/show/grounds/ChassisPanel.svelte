@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { upper } from '$core/words/article';
   import { grounds as says } from '$core/words/screen/grounds';
   import { modelAt } from '$core/plan/devices';
   import { type Link, LINKS } from '$core/gear/links';
@@ -35,7 +36,6 @@
     )
   );
   const feeds = $derived(kind === 'device' ? choicesOf(modelAt(plan, id), 'feed') : []);
-  const upper = (text: string): string => text[0].toUpperCase() + text.slice(1);
   /** What of it may touch metal: the chassis itself, a box without mains of its own on its way, the far plug of a lead. */
   const metal = $derived(
     kind === 'host'

@@ -6,17 +6,16 @@
 
   interface Props {
     lines: readonly Nameable[];
-    /** The line that is open. */
-    open?: string | null;
+    lineName: (id: string) => string | null;
     /** The take that comes next, and of what. */
     next: { readonly take: number; readonly song: string | undefined } | null;
     onwrite: (text: string) => Promise<void>;
   }
   /** One field for whatever happens: what was understood of it stands below while one types. */
-  const { lines, open = null, next, onwrite }: Props = $props();
+  const { lines, lineName, next, onwrite }: Props = $props();
   let text = $state('');
   let field = $state<HTMLInputElement>();
-  const read = $derived(text.trim() === '' ? null : readTypedEntry(text, lines, open));
+  const read = $derived(text.trim() === '' ? null : readTypedEntry(text, lines));
   const anything = $derived(
     read && (read.kind === 'take' || read.tags.length > 0 || Object.keys(read.facts).length > 0)
   );
@@ -33,7 +32,6 @@
     text = [next!.song, says.nextTake(next!.take).toLowerCase(), ''].filter((t) => t !== undefined).join(' ');
     field?.focus();
   }
-  const lineName = (id: string): string | null => lines.find((l) => l.id === id)?.name ?? null;
 </script>
 
 <form onsubmit={write} class="grid gap-1.5">

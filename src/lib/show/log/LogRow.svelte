@@ -1,7 +1,7 @@
 <script lang="ts">
   import { log as says } from '$core/words/screen/log';
   import { KIND_NAMES } from '$core/words/log';
-  import { LOG_LIMITS } from '$core/log/entry';
+  import { isTyped, LOG_LIMITS, stands } from '$core/log/entry';
   import { dateTime, timeOf } from '$lib/ui/when';
   import ReadAs from './ReadAs.svelte';
   import type { Shown } from './log-book.svelte';
@@ -16,8 +16,8 @@
   }
   const { entry, lineName, mayChange, oncorrect, onrecall }: Props = $props();
   let correcting = $state<string | null>(null);
-  const stands = $derived(entry.corrections.at(-1) ?? entry);
-  const typed = $derived(entry.kind === 'note' || entry.kind === 'take');
+  const text = $derived(stands(entry));
+  const typed = $derived(isTyped(entry.kind));
   const quiet = $derived(
     [KIND_NAMES[entry.kind], entry.by, entry.waiting ? says.waiting : null].filter((t) => t !== null).join(', ')
   );
@@ -26,8 +26,8 @@
 
   async function correct(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const text = (correcting ?? '').trim();
-    if (text !== '' && text !== stands.text) await oncorrect(text);
+    const given = (correcting ?? '').trim();
+    if (given !== '' && given !== text) await oncorrect(given);
     correcting = null;
   }
 </script>
@@ -37,7 +37,7 @@
     >{timeOf(entry.at)}</time
   >
   <div class="min-w-0">
-    <p class="[overflow-wrap:anywhere] {typed ? 'font-semibold' : ''}">{stands.text}</p>
+    <p class="[overflow-wrap:anywhere] {typed ? 'font-semibold' : ''}">{text}</p>
     {#if entry.corrections.length > 0}
       {@const last = entry.corrections[entry.corrections.length - 1]}
       <p class="text-[0.93em] text-quiet">
@@ -49,11 +49,8 @@
       <ReadAs {facts} tags={entry.tags} {lineName} />
       {#if onrecall}<button type="button" class="link" onclick={() => void onrecall()}>{says.setAsThen}</button>{/if}
       {#if mayChange && typed && !entry.waiting && correcting === null}
-        <button
-          type="button"
-          class="link"
-          aria-label={says.correctThis(stands.text)}
-          onclick={() => (correcting = stands.text)}>{says.correct}</button
+        <button type="button" class="link" aria-label={says.correctThis(text)} onclick={() => (correcting = text)}
+          >{says.correct}</button
         >
       {/if}
     </p>

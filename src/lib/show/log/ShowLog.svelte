@@ -1,7 +1,5 @@
 <script lang="ts">
   import { log as says } from '$core/words/screen/log';
-  import { KIND_NAMES } from '$core/words/log';
-  import { ENTRY_KINDS } from '$core/log/entry';
   import { recallOps } from '$core/log/recall';
   import { resolve } from '$core/plan/resolved';
   import type { Plan } from '$core/plan/schema';
@@ -16,6 +14,7 @@
   import { toast } from 'svelte-sonner';
   import LogField from './LogField.svelte';
   import LogRow from './LogRow.svelte';
+  import LogSearch from './LogSearch.svelte';
   import { LogBook, type Shown } from './log-book.svelte';
 
   const { page }: { page: LogPage } = $props();
@@ -30,13 +29,6 @@
     void book.open(show.feed);
     return () => book.close();
   });
-  /** Long enough for the next letter, short enough not to be waited for, milliseconds. */
-  const TYPING = 200;
-  let typing: ReturnType<typeof setTimeout> | undefined;
-  function ask(): void {
-    clearTimeout(typing);
-    typing = setTimeout(() => void book.ask({ q, kind }), TYPING);
-  }
 
   /** Times of a file are those of whoever takes it along. */
   const file = (as: string): string =>
@@ -78,7 +70,7 @@
 <main class="mx-auto grid max-w-[860px] gap-4 px-5 py-5 max-sm:px-3.5">
   <h1 class="sr-only">{says.logGuanxi(show.name)}</h1>
   {#if show.mayChange}
-    <LogField {lines} {next} onwrite={(text) => book.write(text, show.session.revision, null)} />
+    <LogField {lines} lineName={name} {next} onwrite={(text) => book.write(text, show.session.revision)} />
   {/if}
   <VenuePanel />
   {#if book.lane.aside.length > 0}
@@ -93,18 +85,13 @@
     </div>
   {/if}
   <div class="flex flex-wrap items-center gap-2">
-    <input
-      type="search"
-      class="input min-w-0 flex-1 basis-60"
-      aria-label={says.search}
-      placeholder={says.searchFor}
-      bind:value={q}
-      oninput={ask}
+    <LogSearch
+      bind:q
+      bind:kind
+      label={says.search}
+      kindLabel={says.everything}
+      onask={() => void book.ask({ q, kind })}
     />
-    <select class="select w-auto" aria-label={says.everything} bind:value={kind} onchange={ask}>
-      <option value="">{says.everything}</option>
-      {#each ENTRY_KINDS as k (k)}<option value={k}>{KIND_NAMES[k]}</option>{/each}
-    </select>
     <span class="flex gap-3 text-quiet">
       {says.asFile}
       <a class="link" href={file('md')} download>{says.markdown}</a>
@@ -133,7 +120,7 @@
             {entry}
             lineName={name}
             mayChange={show.mayChange}
-            oncorrect={(text) => book.write(text, show.session.revision, null, entry.id)}
+            oncorrect={(text) => book.write(text, show.session.revision, entry.id)}
             onrecall={show.mayChange && entry.kind === 'take' && !entry.waiting ? () => recall(entry) : null}
           />
         {/each}

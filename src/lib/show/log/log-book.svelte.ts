@@ -8,6 +8,7 @@ import { outcomeOf, request } from '$lib/outbox/outcome';
 import type { RowStore } from '$lib/outbox/rows';
 import { ENTRIES, type LogPage } from '$lib/protocol/log';
 import { uuid } from '$lib/uuid';
+import { fetchLog } from './fetch-log';
 
 /** An entry on screen; one's own may still be on its way. */
 export interface Shown extends LogEntry {
@@ -86,8 +87,8 @@ export class LogBook {
     this.#catching.close();
   }
   /** Done once it is in the browser's own store. @param of the entry that it corrects */
-  write(text: string, revision: number, lineId: string | null, of: string | null = null): Promise<void> {
-    return this.lane.add({ id: uuid(), at: new Date(serverNow()).toISOString(), text, lineId, of, revision });
+  write(text: string, revision: number, of: string | null = null): Promise<void> {
+    return this.lane.add({ id: uuid(), at: new Date(serverNow()).toISOString(), text, lineId: null, of, revision });
   }
   /** Shows what is asked for. */
   async ask(wanted: Wanted): Promise<void> {
@@ -96,16 +97,14 @@ export class LogBook {
   }
   async older(): Promise<void> {
     const last = this.#pages.at(-1);
-    const page = last && (await this.#page(`${last.at} ${last.id}`));
+    const page = last && (await this.#page(last));
     if (page) [this.#pages, this.more] = [[...this.#pages, ...page.entries], page.more];
   }
 
-  async #page(before?: string): Promise<LogPage | null> {
-    const { q, kind } = this.wanted;
-    const ask = new URLSearchParams({ show: this.showId, q, kind, ...(before ? { before } : {}) });
-    const answer = await request('GET', `/api/log?${ask.toString()}`, undefined);
-    this.unheard = !answer?.ok;
-    return answer?.ok ? ((await answer.json()) as LogPage) : null;
+  async #page(after?: LogEntry): Promise<LogPage | null> {
+    const page = await fetchLog({ show: this.showId, ...this.wanted }, after);
+    this.unheard = page === null;
+    return page;
   }
   async #fetch(): Promise<void> {
     const wanted = this.wanted;

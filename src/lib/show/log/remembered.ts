@@ -1,4 +1,4 @@
-import { nameKey } from '$core/log/setup';
+import { nameKey } from '$core/text/names';
 import { request } from '$lib/outbox/outcome';
 import type { Remembered } from '$lib/protocol/log';
 import { log as says } from '$core/words/screen/log';

@@ -1,5 +1,5 @@
-import { LogAskSchema, type LogPage } from '$lib/protocol/log';
-import { entriesOf, PAGE } from '$lib/server/show-log/book';
+import { LogAskSchema } from '$lib/protocol/log';
+import { pageOf } from '$lib/server/show-log/book';
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -11,6 +11,5 @@ export const GET: RequestHandler = async ({ locals, url }) => {
     const [issue] = ask.error.issues;
     error(400, `${issue.path.join('.')}: ${issue.message}`);
   }
-  const entries = await entriesOf(crewId, ask.data, PAGE + 1);
-  return json({ entries: entries.slice(0, PAGE), more: entries.length > PAGE } satisfies LogPage);
+  return json(await pageOf(crewId, ask.data));
 };

@@ -2,7 +2,7 @@ import { server as says } from '$core/words/server';
 import { kitFor } from '$core/advise/stock';
 import { SHEET_IDS } from '$core/paper/types';
 import { asLengthUnit } from '$core/units/lengths';
-import { found, idOf } from '$lib/server/http';
+import { fileHeads, found, idOf } from '$lib/server/http';
 import { crewKit } from '$lib/server/kit';
 import { computed } from '$lib/server/compute/answer';
 import { compute } from '$lib/server/compute/pool';
@@ -44,11 +44,7 @@ export const GET: RequestHandler = async ({ params, url, locals, request, cookie
       request.signal
     )
   );
-  const file = `${show.name} ${sheet}`.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
   return new Response(new Uint8Array(pdf), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': `inline; filename*=UTF-8''${encodeURIComponent(file)}.pdf`
-    }
+    headers: fileHeads(`${show.name} ${sheet}`, 'pdf', 'application/pdf', 'inline')
   });
 };

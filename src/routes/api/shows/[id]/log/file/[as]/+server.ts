@@ -5,7 +5,7 @@ import { FORMULA } from '$core/text/cells';
 import { asLengthUnit } from '$core/units/lengths';
 import { computed } from '$lib/server/compute/answer';
 import { compute } from '$lib/server/compute/pool';
-import { found, idOf } from '$lib/server/http';
+import { fileHeads, found, idOf } from '$lib/server/http';
 import { crewKit } from '$lib/server/kit';
 import { checkedOf } from '$lib/server/readings';
 import { getShow } from '$lib/server/shows';
@@ -48,12 +48,8 @@ export const GET: RequestHandler = async ({ params, url, locals, request, cookie
   await catchUp(crewId, show.id);
   const entries = (await entriesOf(crewId, { show: show.id }, MOST)).reverse();
   const { body, type, end } = await made();
-  const file = `${show.name} ${as === 'report' ? 'report' : 'log'}`.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
   return new Response(body as BodyInit, {
-    headers: {
-      'content-type': type,
-      'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(file)}.${end}`
-    }
+    headers: fileHeads(`${show.name} ${as === 'report' ? 'report' : 'log'}`, end, type)
   });
 
   async function made(): Promise<{ body: string | Uint8Array; type: string; end: string }> {
