@@ -11,7 +11,10 @@ import { ensurePackages } from './lib/setup.mjs';
 const TABLES = [
   'person',
   'venue',
+  'instrument',
+  'player',
   'show',
+  'own_model',
   'edit',
   'kit_item',
   'kit_change',
@@ -81,7 +84,9 @@ await main(async () => {
       const [{ own }] = await tx`
         select (select count(*) from edit) + (select count(*) from reading where made_at >= (select made_at from crew)) + (select count(*) from kit_change)
              + (select count(*) from photo) + (select count(*) from entry where kind in ('note', 'take') and made_at > (select made_at from crew))
-             + (select count(*) from venue where changed_at > (select made_at from crew)) + (select count(*) from show where revision > 0) as own`;
+             + (select count(*) from venue where changed_at > (select made_at from crew))
+             + (select count(*) from instrument where changed_at > (select made_at from crew))
+             + (select count(*) from player where changed_at > (select made_at from crew)) + (select count(*) from show where revision > 0) as own`;
       if (Number(own) > 0) throw new Refusal('This server has work of its own. Read the file into an empty one.');
       // What a new server shows for a start, earlier evenings among it, makes room.
       for (const table of [
@@ -92,8 +97,11 @@ await main(async () => {
         'print',
         'tick',
         'share',
+        'own_model',
         'show',
         'venue',
+        'instrument',
+        'player',
         'kit_item'
       ])
         await tx.unsafe(`delete from "${table}"`);

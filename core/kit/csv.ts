@@ -1,11 +1,14 @@
 import { plainCell } from '../text/cells';
 import { todaysId } from '../gear/renamed';
 import { shapeOf } from './table';
-import { CONDITIONS, type KitItem, KitItemSchema, OWNED_CABLES } from './schema';
+import { CONDITIONS, type KitItem, KitItemSchema, OWNED_CABLES, type Unit, unitOf } from './schema';
 
 /** Kit as rows of text, as a spreadsheet has them, and back with what is wrong in which row. */
 
-const COLUMNS = ['kind', 'class', 'metres', 'plugs', 'count', 'name', 'condition', 'place', 'note'] as const;
+const COLUMNS = [
+  ...(['kind', 'class', 'metres', 'plugs', 'count', 'name', 'condition', 'place', 'note'] as const),
+  ...(['number', 'serial', 'failed', 'battery', 'hours'] as const)
+] as const;
 type Column = (typeof COLUMNS)[number];
 
 export interface RowFault {
@@ -19,7 +22,14 @@ export interface RowFault {
 /** One item as a row. */
 const rowOf = (item: KitItem): string[] => {
   const { model, metres, plugs } = shapeOf(item);
-  return [item.kind, model, metres, plugs, String(item.count), item.name, item.condition, item.place, item.note];
+  const { count, name, condition, place, note } = item;
+  const unit = unitOf(item);
+  const battery = unit?.battery;
+  return [
+    ...[item.kind, model, metres, plugs, String(count), name, condition, place, note],
+    ...[unit?.label ?? '', unit?.serial ?? '', unit ? String(unit.failed) : ''],
+    ...[battery?.changed ?? '', battery ? String(battery.hours) : '']
+  ];
 };
 
 export const rowsOf = (items: readonly KitItem[]): string[][] => [[...COLUMNS], ...items.map(rowOf)];
@@ -59,21 +69,42 @@ function readRow(cell: (name: Column) => string, row: number): KitItem | RowFaul
   const condition = cell('condition').toLowerCase() || 'works';
   if (!(CONDITIONS as readonly string[]).includes(condition)) return fault('condition', 'not-known', cell('condition'));
   const common = { count, condition, name: cell('name'), place: cell('place'), note: cell('note') };
+  const unit = unitIn(cell);
+  if (unit === null) return fault('failed', 'not-a-number', cell('failed') || cell('hours'));
+  const own = unit === undefined ? {} : { unit };
   let raw: unknown = { kind, ...common };
-  if (kind === 'device') raw = { kind, model: todaysId(cell('class')), ...common };
+  if (kind === 'device') raw = { kind, model: todaysId(cell('class')), ...common, ...own };
   if (kind === 'lead') {
     const length = cell('metres').replace(',', '.').replace(/\s*m$/, '');
     const metres = Number(length);
     if (!/^\d+(\.\d+)?$/.test(length) || !(metres > 0))
       return fault('metres', cell('metres') ? 'not-a-number' : 'missing', cell('metres'));
     if (!(OWNED_CABLES as readonly string[]).includes(cell('class'))) return fault('class', 'not-known', cell('class'));
-    raw = { kind, cable: cell('class'), metres, plugs: cell('plugs').split(/\s*(?:-|–|to|\/)\s*/), ...common };
+    raw = { kind, cable: cell('class'), metres, plugs: cell('plugs').split(/\s*(?:-|–|to|\/)\s*/), ...common, ...own };
   }
   const checked = KitItemSchema.safeParse(raw);
   if (checked.success) return checked.data;
   const [issue] = checked.error.issues;
   const at = String(issue.path[0] ?? '');
   const column =
-    at === 'model' || at === 'cable' ? 'class' : (COLUMNS as readonly string[]).includes(at) ? (at as Column) : 'row';
+    at === 'unit'
+      ? (UNIT_COLUMNS[String(issue.path[1] ?? '')] ?? 'number')
+      : at === 'model' || at === 'cable'
+        ? 'class'
+        : (COLUMNS as readonly string[]).includes(at)
+          ? (at as Column)
+          : 'row';
   return fault(column, issue.code === 'too_big' ? 'too-long' : 'not-known', column === 'row' ? '' : cell(column));
+}
+
+const UNIT_COLUMNS: Readonly<Record<string, Column>> = { serial: 'serial', failed: 'failed', battery: 'battery' };
+
+/** The number of a thing; undefined where it has none, null where a figure of it is no number. */
+function unitIn(cell: (name: Column) => string): Unit | undefined | null {
+  const label = cell('number');
+  if (label === '') return undefined;
+  const [failed, hours] = [Number(cell('failed') || '0'), Number((cell('hours') || '0').replace(',', '.'))];
+  if (!Number.isInteger(failed) || !Number.isFinite(hours)) return null;
+  const battery = cell('battery') === '' ? null : { changed: cell('battery'), hours };
+  return { label, serial: cell('serial'), failed, battery };
 }

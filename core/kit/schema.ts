@@ -5,7 +5,7 @@ import { findModel } from '../gear/catalogue';
 import { PLUGS } from '../gear/sockets';
 import { saidText } from '../text/schema';
 
-export const KIT_LIMITS = { items: 500, count: 999, text: 80, note: 500 } as const;
+export const KIT_LIMITS = { items: 500, count: 999, text: 80, note: 500, label: 20, serial: 60 } as const;
 
 export const CONDITIONS = ['works', 'suspect', 'repair'] as const;
 export type Condition = (typeof CONDITIONS)[number];
@@ -23,20 +23,44 @@ const common = {
   place: saidText(KIT_LIMITS.text),
   note: saidText(KIT_LIMITS.note)
 };
+/** One thing that has a number of its own. */
+const UnitSchema = z.strictObject({
+  /** As it is written on it: `DI 3`, `12`. */
+  label: saidText(KIT_LIMITS.label).regex(/\S/, 'needs a label'),
+  serial: saidText(KIT_LIMITS.serial),
+  /** How often it has failed. */
+  failed: z.number().int().min(0).max(KIT_LIMITS.count),
+  /** The day its battery was changed, and the hours it has run since; null where it has none, or nobody has said. */
+  battery: z.strictObject({ changed: z.iso.date(), hours: z.number().min(0).max(9999) }).nullable()
+});
+export type Unit = z.infer<typeof UnitSchema>;
+const unit = UnitSchema.optional();
+/** What has a number of its own is one thing. */
+const alone = ({ count, unit: u }: { count: number; unit?: Unit }): boolean => u === undefined || count === 1;
+const ONE = { message: 'a numbered thing is one', path: ['count'] };
+
 const isOwned = (id: string): boolean => ['box', 'joint'].includes(findModel(id)?.family ?? '');
 
-const DeviceItem = z.strictObject({
-  kind: z.literal('device'),
-  model: z.string().refine(isOwned, 'no box or adapter of that name'),
-  ...common
-});
-const LeadItem = z.strictObject({
-  kind: z.literal('lead'),
-  cable: z.enum(OWNED_CABLES as unknown as [string, ...string[]]).transform((k) => k as (typeof OWNED_CABLES)[number]),
-  metres: z.number().min(0.1).max(MAX_METRES),
-  plugs: z.tuple([plug, plug]),
-  ...common
-});
+const DeviceItem = z
+  .strictObject({
+    kind: z.literal('device'),
+    model: z.string().refine(isOwned, 'no box or adapter of that name'),
+    unit,
+    ...common
+  })
+  .refine(alone, ONE);
+const LeadItem = z
+  .strictObject({
+    kind: z.literal('lead'),
+    cable: z
+      .enum(OWNED_CABLES as unknown as [string, ...string[]])
+      .transform((k) => k as (typeof OWNED_CABLES)[number]),
+    metres: z.number().min(0.1).max(MAX_METRES),
+    plugs: z.tuple([plug, plug]),
+    unit,
+    ...common
+  })
+  .refine(alone, ONE);
 const BatteryItem = z.strictObject({ kind: z.literal('battery'), ...common });
 
 export const KitItemSchema = z.discriminatedUnion('kind', [DeviceItem, LeadItem, BatteryItem]);
@@ -44,6 +68,9 @@ export type KitItem = z.infer<typeof KitItemSchema>;
 
 /** What somebody owns, by id. */
 export type Kit = Readonly<Record<string, KitItem>>;
+
+/** The number of a thing that has one. */
+export const unitOf = (item: KitItem): Unit | undefined => (item.kind === 'battery' ? undefined : item.unit);
 
 /** Fields that every item has, as they are when nothing is said. */
 export const PLAIN = { name: '', count: 1, condition: 'works', place: '', note: '' } as const;

@@ -1,4 +1,4 @@
-import type { Kit, KitItem } from './schema';
+import { type Kit, type KitItem, unitOf } from './schema';
 
 /** Kit as a table: what its cells hold, how it sorts and what a search finds. Names come from the words. */
 
@@ -11,6 +11,7 @@ export const shapeOf = (item: KitItem): { model: string; metres: string; plugs: 
 
 /** Whether two items are the same thing, so that one more of it is a greater count. */
 const sameThing = (a: KitItem, b: KitItem): boolean => {
+  if (unitOf(a) ?? unitOf(b)) return false;
   const { count: _a, ...x } = a;
   const { count: _b, ...y } = b;
   void _a;

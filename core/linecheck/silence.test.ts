@@ -171,17 +171,18 @@ describe('what an outcome does', () => {
 
   it('one unit of a row goes to repair, the others stay; the last of them as it stands', () => {
     const kit: Kit = { a: { kind: 'device', model: 'active-di', count: 3, ...plain, name: 'Blue' } };
-    const next = failOne(kit, DI, 'Failed', () => 'new')!;
+    const { kit: next, id } = failOne(kit, DI, 'Failed', () => 'new')!;
+    expect(id).toBe('new');
     expect(next.a).toMatchObject({ count: 2, condition: 'works' });
     expect(next.new).toMatchObject({ count: 1, condition: 'repair', note: 'Failed', name: 'Blue' });
-    const last = failOne({ a: { ...kit.a, count: 1, note: 'old' } }, DI, 'Failed', () => 'new')!;
+    const { kit: last } = failOne({ a: { ...kit.a, count: 1, note: 'old' } }, DI, 'Failed', () => 'new')!;
     expect(last).toEqual({ a: { ...kit.a, count: 1, condition: 'repair', note: 'Failed. old' } });
     expect(failOne(last, DI, 'Failed', () => 'new')).toBeNull();
     expect(failOne({}, DI, 'Failed', () => 'new')).toBeNull();
   });
   it('of leads it is the shortest that reaches', () => {
     expect(RUN.metres).toBe(10);
-    const next = failOne({ a: lead(20), b: lead(10), c: lead(5) }, RUN, 'x', () => 'new')!;
+    const { kit: next } = failOne({ a: lead(20), b: lead(10), c: lead(5) }, RUN, 'x', () => 'new')!;
     expect([next.a.condition, next.b.condition, next.c.condition]).toEqual(['works', 'repair', 'works']);
     expect(failOne({ c: lead(9.9) }, RUN, 'x', () => 'new')).toBeNull();
     expect(failOne({ c: lead(9.95) }, RUN, 'x', () => 'new')).not.toBeNull();

@@ -20,6 +20,8 @@ const lineId = z.string().regex(/^[a-z0-9-]{1,40}$/);
 export const FactsSchema = z.strictObject({
   /** Lines it is about, by id. */
   lines: z.array(lineId).max(2000).optional(),
+  /** Numbered things of the kit that it is about, by id. */
+  units: z.array(lineId).max(50).optional(),
   song: saidText(80).optional(),
   take: z.number().int().min(1).max(9999).optional(),
   marks: z.array(z.enum(MARKS)).max(8).optional(),

@@ -21,7 +21,8 @@ export interface Setup {
   readonly computed: { readonly gain: number | null; readonly hum: number | null; readonly snr: number | null };
 }
 
-function saidOf(plan: Plan, line: Line): string | null {
+/** A line in words that read back as the same line, without its channel and its supply; null where words cannot say it. */
+export function saidOf(plan: Plan, line: Line): string | null {
   const spec = specOf(plan, line);
   // A branch is said by the line that it leaves, which another show may not have.
   if (!spec || spec.from !== undefined || !line.info) return null;

@@ -89,6 +89,8 @@ const LineSchema = z.strictObject({
   note: saidText(LIMITS.note).optional(),
   /** What is wanted of the source: its direct sound, its amplifier's, both, or a dry track for later. */
   want: z.enum(['direct', 'amp', 'both', 'dry']).optional(),
+  /** The instrument, of those that a crew knows: what it is, and whose. A show that goes elsewhere takes the name alone along. */
+  instrument: id.optional(),
   /** Lines of one name are the two sides of a stereo pair. */
   pair: saidText(LIMITS.text).optional(),
   /** Where on the stage it stands. */

@@ -69,13 +69,29 @@ export function readKit(text: string): KitReading {
     at = text.indexOf(raw, at) + raw.length;
     const part = raw.trim();
     if (part === '') continue;
-    const item = readItem(part);
+    const number = NUMBERED.exec(part);
+    const item = readItem(number ? part.slice(0, number.index) : part);
     if (typeof item === 'string') faults.push({ code: item, text: part, at: text.indexOf(part, from) } as KitFault);
     else if (item.count > KIT_LIMITS.count)
       faults.push({ code: 'too-many', text: part, at: text.indexOf(part, from), most: KIT_LIMITS.count });
+    else if (number) items.push(...unitsOf(item, Number(number[1]), Number(number[2] ?? number[1])));
     else items.push(item);
   }
   return { items, faults };
+}
+
+/** Numbers that are written on them: `#12`, `no. 3`, `units 1-4`. */
+const NUMBERED = /\s(?:#|(?:units?|numbers?|nos?|nr)\b\.?)\s*(\d{1,4})(?:\s*(?:-|–|to)\s*#?(\d{1,4}))?\s*$/iu;
+
+/** As many numbered things as were said or counted, from the first number on; batteries have none. */
+function unitsOf(item: KitItem, first: number, last: number): KitItem[] {
+  if (item.kind === 'battery') return [item];
+  const count = Math.min(Math.max(item.count, last - first + 1), KIT_LIMITS.items);
+  return Array.from({ length: count }, (_, k) => ({
+    ...item,
+    count: 1,
+    unit: { label: String(first + k), serial: '', failed: 0, battery: null }
+  }));
 }
 
 function readItem(part: string): KitItem | 'not-understood' | 'no-length' {

@@ -13,6 +13,8 @@ export const crew = {
   whatMayDo: (name: Shown) => `What ${name} may do`,
   yesRemove: 'Yes, remove',
   keep: 'Keep',
+  forgetName: 'Remove, and the name from the records',
+  nameOf: (name: Shown) => `of ${name}`,
   remove: 'Remove',
   inviteSomebody: 'Invite somebody',
   an: 'An',

@@ -2,6 +2,7 @@ import type { Shown } from './shown';
 
 /** What the screen says in the log and in the memory of a crew. Names of screens and keys: `docs/adding.md`. */
 export const log = {
+  gainComputed: (gain: Shown) => `gain computed then ${gain}`,
   logGuanxi: (name: Shown) => `Log of ${name}`,
   whatHappened: 'What happened?',
   forExample: 'hum back on cello · Harbour take 4 good, click at 1:20',

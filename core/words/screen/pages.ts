@@ -66,6 +66,7 @@ export const pages = {
   itWillBeSignedInAs: 'It will be signed in as whoever showed you the code, until it is signed out here or from there.',
   join2: 'Join',
   kitGuanxi: 'Kit · Guanxi',
+  unitGuanxi: (what: Shown) => `${what} – Guanxi`,
   aNewPassword: 'A new password',
   tenCharactersOrMoreEveryDevice: 'Ten characters or more. Every device is signed out.',
   linesGuanxi: (name: Shown) => `${name}, lines · Guanxi`,

@@ -35,6 +35,7 @@ export const trace = {
   didItCureIt: 'What cured it?',
   notCuredYet: 'Not cured yet',
   note: 'Note',
+  goesToRepair: (part: Shown) => `It is faulty and goes to repair: ${part}`,
   noteHint: 'Which plug, which socket, what you would try first next time',
   curedBy: (cure: Shown) => `Cured: ${cure}`,
   nothingCuredIt: 'Not cured when it was written down.',

@@ -23,6 +23,8 @@ export const ui = {
   logOfTheShow: 'Log',
   memory: 'Memory',
   venues: 'Venues',
+  worked: 'What worked',
+  players: 'Players',
   drill: 'Drill',
   couldNotBeComputedItIs: (what: Shown, id: Shown) =>
     `${what} could not be computed. It is in the server’s log as ${id}.`,

@@ -65,9 +65,10 @@
         text: says.scanThisWithYourPhoneGood
       };
   }
-  async function remove(id: string, name: string): Promise<void> {
+  async function remove(id: string, name: string, forget: boolean): Promise<void> {
     leaving = null;
-    if (await change('DELETE', `/api/crew/people/${id}`)) toast(says.isNoLongerInTheCrew(name));
+    if (await change('DELETE', `/api/crew/people/${id}${forget ? '?forget' : ''}`))
+      toast(says.isNoLongerInTheCrew(name));
   }
   async function signOut(): Promise<void> {
     await send('POST', '/api/auth/sign-out', {});
@@ -136,8 +137,15 @@
                     type="button"
                     class="py-2 font-semibold text-error"
                     disabled={busy}
-                    onclick={() => remove(person.id, person.name)}
+                    onclick={() => remove(person.id, person.name, false)}
                     >{says.yesRemove}<span class="sr-only"> {person.name}</span></button
+                  >
+                  <button
+                    type="button"
+                    class="py-2 font-semibold text-error"
+                    disabled={busy}
+                    onclick={() => remove(person.id, person.name, true)}
+                    >{says.forgetName}<span class="sr-only"> {says.nameOf(person.name)}</span></button
                   >
                   <button type="button" class="py-2 text-quiet" onclick={() => (leaving = null)}>{says.keep}</button>
                 {:else}

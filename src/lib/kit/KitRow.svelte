@@ -1,9 +1,11 @@
 <script lang="ts">
-  import { CONDITIONS, type Condition, type KitItem } from '$core/kit/schema';
+  import { CONDITIONS, type Condition, type KitItem, unitOf } from '$core/kit/schema';
+  import { inCondition } from '$core/kit/units';
+  import { kindOf } from '$core/words/kit-life';
   import { CONDITION_NAMES } from '$core/words/names';
   import { kit as says } from '$core/words/screen/kit';
   import { toast } from 'svelte-sonner';
-  import { labelOf } from './labels';
+  import { CONDITION_MARK, labelOf } from './labels';
 
   interface Props {
     id: string;
@@ -13,16 +15,13 @@
     chosen: boolean;
     onchoose: (on: boolean) => void;
     onedit: (change: Partial<KitItem>) => void;
-    onhistory: (() => void) | undefined;
+    /** Where its life stands; left out where it has none. */
+    life: string | undefined;
   }
   /** One kind of thing in the kit, its cells written in place. */
-  const { id, item, used, chosen, onchoose, onedit, onhistory }: Props = $props();
+  const { id, item, used, chosen, onchoose, onedit, life }: Props = $props();
   const label = $derived(labelOf(item));
-  const MARK: Readonly<Record<Condition, string>> = {
-    works: '',
-    suspect: 'text-warning font-semibold',
-    repair: 'text-error font-semibold'
-  };
+  const unit = $derived(unitOf(item));
   function setCount(typed: HTMLInputElement): void {
     const count = Number(typed.value);
     if (/^\d{1,3}$/.test(typed.value.trim()) && count >= 1) onedit({ count });
@@ -48,11 +47,16 @@
       class="cell num w-14 text-right"
       inputmode="numeric"
       aria-label={says.howManyOf(label)}
+      disabled={unit !== undefined}
       value={item.count}
       onchange={(event) => setCount(event.currentTarget)}
     />
   </td>
-  <td class="c-what leading-tight">{label}</td>
+  <td class="c-what leading-tight"
+    >{#if unit}<span class="mr-1.5 rounded border border-base-content px-1 font-semibold whitespace-nowrap"
+        >{unit.label}</span
+      >{/if}{kindOf(item)}</td
+  >
   {#if used !== undefined}
     <td class="c-used num text-right {used > item.count ? 'font-semibold text-error' : used > 0 ? '' : 'text-quiet'}"
       >{used > 0 ? `${used} of ${item.count}` : '–'}</td
@@ -61,23 +65,20 @@
   {@render cell('c-name', says.ownNameOf(label), 'name', 80)}
   <td class="c-cond">
     <select
-      class="cell w-full {MARK[item.condition]}"
+      class="cell w-full {CONDITION_MARK[item.condition]}"
       aria-label={says.conditionOf(label)}
       value={item.condition}
-      onchange={(event) => onedit({ condition: event.currentTarget.value as Condition })}
+      onchange={(event) => onedit(inCondition(item, event.currentTarget.value as Condition))}
     >
       {#each CONDITIONS as condition (condition)}<option value={condition}>{CONDITION_NAMES[condition]}</option>{/each}
     </select>
   </td>
   {@render cell('c-where', says.whereIs(label), 'place', 80)}
   {@render cell('c-note', says.noteOn(label), 'note', 500)}
-  {#if onhistory}
+  {#if life}
     <td class="c-hist text-right"
-      ><button
-        type="button"
-        class="text-quiet underline decoration-dotted hover:text-base-content"
-        aria-label={says.historyOf(label)}
-        onclick={onhistory}>{says.history2}</button
+      ><a class="link text-quiet hover:text-base-content" href={life} aria-label={says.historyOf(label)}
+        >{says.history2}</a
       ></td
     >
   {/if}

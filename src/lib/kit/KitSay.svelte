@@ -1,12 +1,13 @@
 <script lang="ts">
-  import type { Kit } from '$core/kit/schema';
+  import { type Kit, unitOf } from '$core/kit/schema';
+  import { labelTaken } from '$core/kit/units';
   import { readKit } from '$core/reader/kit';
   import { kitFaultText } from '$core/words/faults';
   import { kitItemName } from '$core/words/routes';
   import { kit as says } from '$core/words/screen/kit';
   import type { KitChange } from '$lib/protocol/kit';
   import { adding } from './changes';
-  import { lengthOf } from './labels';
+  import { labelOf } from './labels';
 
   interface Props {
     kit: Kit;
@@ -23,11 +24,16 @@
   const preview = $derived(text.trim() === '' ? null : readKit(text));
 
   function add(): void {
-    const { items, faults: wrong } = readKit(text);
+    const { items: all, faults: wrong } = readKit(text);
+    const taken = all.flatMap((item) => {
+      const label = unitOf(item)?.label;
+      return label !== undefined && labelTaken(kit, label, null) ? [{ item, label }] : [];
+    });
+    const items = all.filter((item) => !taken.some((t) => t.item === item));
     if (items.length > 0)
       onchange(adding(kit, items), says.add2(items.length === 1 ? kitItemName(items[0]) : `${items.length} kinds`));
     // What was not understood stays in the field.
-    onfaults(wrong.map(kitFaultText));
+    onfaults([...wrong.map(kitFaultText), ...taken.map(({ label }) => says.isThereAlready(label))]);
     text = wrong.map((f) => f.text).join(', ');
   }
 </script>
@@ -56,7 +62,7 @@
   <p class="min-h-[1.5em] pt-1 text-quiet" aria-live="polite" data-preview>
     {#if preview}
       {#each preview.items as item, k (k)}<span class="mr-2 whitespace-nowrap"
-          ><span class="num text-base-content">{item.count} ×</span> {lengthOf(item)} {kitItemName(item)}</span
+          ><span class="num text-base-content">{item.count} ×</span> {labelOf(item)}</span
         >{/each}
       {#each preview.faults as fault, k (k)}<span class="mr-2 text-warning">{fault.text}?</span>{/each}
     {:else}

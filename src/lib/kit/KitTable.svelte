@@ -4,7 +4,8 @@
   import { kit as says } from '$core/words/screen/kit';
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import { itemsOf, rowsOf } from '$core/kit/csv';
-  import { CONDITIONS, type Kit, type KitItem } from '$core/kit/schema';
+  import { CONDITIONS, type Condition, type Kit, type KitItem, unitOf } from '$core/kit/schema';
+  import { inCondition, numbered } from '$core/kit/units';
   import { rowFaultText } from '$core/words/faults';
   import { CONDITION_NAMES } from '$core/words/names';
   import { kitItemName } from '$core/words/routes';
@@ -14,10 +15,10 @@
   import { SvelteSet } from 'svelte/reactivity';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
-  import { adding, changesTo } from './changes';
+  import { adding, changesTo, freshId } from './changes';
   import KitRow from './KitRow.svelte';
   import KitSay from './KitSay.svelte';
-  import { lengthOf } from './labels';
+  import { labelOf } from './labels';
   import { saveFile } from '$lib/ui/save-file';
 
   interface Props {
@@ -25,9 +26,10 @@
     /** What of each the show at hand uses, by id; none where there is no show. */
     used?: ReadonlyMap<string, number>;
     onchange: (changes: KitChange[], what: string) => void;
-    onhistory?: (id: string) => void;
+    /** Whether each thing has a page with what became of it. */
+    lives?: boolean;
   }
-  const { kit, used, onchange, onhistory }: Props = $props();
+  const { kit, used, onchange, lives = false }: Props = $props();
 
   type Column = 'what' | 'count' | 'condition' | 'place';
   let sort = $state<Column | null>(null);
@@ -38,9 +40,13 @@
   let search: HTMLInputElement;
   let file: HTMLInputElement;
   const chosen = new SvelteSet<string>();
+  /** What stands before the numbers that are given. */
+  let word = $state('DI');
+  const units = $derived(Object.values(kit).some((item) => unitOf(item)));
 
   const VALUE: Readonly<Record<Column, (item: KitItem) => string | number>> = {
-    what: (item) => `${kitItemName(item)} ${item.kind === 'lead' ? String(item.metres * 10).padStart(6, '0') : ''}`,
+    what: (item) =>
+      `${kitItemName(item)} ${(unitOf(item)?.label ?? '').replace(/\d+/g, (n) => n.padStart(6, '0'))} ${item.kind === 'lead' ? String(item.metres * 10).padStart(6, '0') : ''}`,
     count: (item) => item.count,
     condition: (item) => CONDITIONS.indexOf(item.condition),
     place: (item) => item.place
@@ -49,7 +55,7 @@
     const wanted = find.toLowerCase().split(/\s+/).filter(Boolean);
     const list = Object.entries(kit).filter(([, item]) => {
       const text =
-        `${lengthOf(item)} ${kitItemName(item)} ${item.name} ${item.place} ${item.note} ${CONDITION_NAMES[item.condition]}`
+        `${labelOf(item)} ${unitOf(item)?.serial ?? ''} ${item.name} ${item.place} ${item.note} ${CONDITION_NAMES[item.condition]}`
           .toLowerCase()
           // Units stand behind a thin space, which nobody types.
           .replaceAll('\u202F', ' ');
@@ -78,7 +84,23 @@
   function edit(ids: readonly string[], change: Partial<KitItem>): void {
     const after = { ...kit };
     for (const id of ids) after[id] = { ...after[id], ...change } as KitItem;
+    put(after, ids);
+  }
+  function put(after: Kit, ids: readonly string[]): void {
     onchange(changesTo(kit, after), ids.length === 1 ? kitItemName(kit[ids[0]]) : `${ids.length} kinds`);
+  }
+  const setCondition = (condition: Condition): void =>
+    put({ ...kit, ...Object.fromEntries(picked.map((id) => [id, inCondition(kit[id], condition)])) }, picked);
+  /** Every thing of the selected rows gets a number of its own. */
+  function number(): void {
+    const after = picked.reduce<Kit>((now, id) => numbered(now, id, word.trim(), freshId) ?? now, kit);
+    const count = changesTo(kit, after).length;
+    if (count === 0) {
+      toast(says.nothingToNumber);
+      return;
+    }
+    put(after, picked);
+    toast(says.numbersGiven(count));
   }
   function remove(): void {
     if (picked.length === 0) return;
@@ -131,7 +153,7 @@
     <span class="flex flex-wrap items-center gap-2" role="group" aria-label={says.selected(picked.length)}>
       <strong>{says.selected(picked.length)}</strong>
       {#each CONDITIONS as condition (condition)}
-        <button type="button" class="btn btn-outline btn-sm" onclick={() => edit(picked, { condition })}
+        <button type="button" class="btn btn-outline btn-sm" onclick={() => setCondition(condition)}
           >{CONDITION_NAMES[condition]}</button
         >
       {/each}
@@ -145,10 +167,26 @@
           event.currentTarget.value = '';
         }}
       />
+      <span class="flex">
+        <input
+          class="input w-16 rounded-r-none input-sm"
+          aria-label={says.wordBefore}
+          maxlength="10"
+          bind:value={word}
+        />
+        <button type="button" class="btn rounded-l-none btn-outline btn-sm" onclick={number}>{says.numberThem}</button>
+      </span>
       <button type="button" class="btn btn-outline btn-error btn-sm" onclick={remove}>{says.takeOut}</button>
     </span>
   {/if}
   <span class="ml-auto flex gap-3">
+    {#if lives && units}
+      <a
+        class="text-quiet underline hover:text-base-content"
+        href="/api/kit/labels{picked.length > 0 ? `?of=${picked.join(',')}` : ''}"
+        target="_blank">{says.labels}</a
+      >
+    {/if}
     <button type="button" class="text-quiet underline hover:text-base-content" onclick={() => file.click()}
       >{says.readCsv}</button
     >
@@ -195,7 +233,7 @@
             ><button type="button" onclick={() => by('place')}>{says.where(arrow('place'))}</button></th
           >
           <th class="font-normal">{says.note}</th>
-          {#if onhistory}<th class="w-16"><span class="sr-only">{says.history}</span></th>{/if}
+          {#if lives}<th class="w-16"><span class="sr-only">{says.history}</span></th>{/if}
         </tr>
       </thead>
       <tbody>
@@ -207,7 +245,7 @@
             chosen={chosen.has(id)}
             onchoose={(on) => (on ? chosen.add(id) : chosen.delete(id))}
             onedit={(change) => edit([id], change)}
-            onhistory={onhistory && (() => onhistory(id))}
+            life={lives ? `/kit/${id}` : undefined}
           />
         {:else}
           <tr><td colspan="9" class="py-8 text-center text-quiet">{says.nothingHereIsCalledThat}</td></tr>

@@ -27,8 +27,9 @@ export const withChanges = (kit: Kit, changes: readonly KitChange[]): Kit => {
   return next;
 };
 
+/** What was said of them is not said again. */
 export const backwards = (changes: readonly KitChange[]): KitChange[] =>
-  changes.map(({ id, from, to }) => ({ id, from: to, to: from })).reverse();
+  changes.map(({ id, from, to, show }) => ({ id, from: to, to: from, ...(show ? { show } : {}) })).reverse();
 
 export const adding = (kit: Kit, items: readonly KitItem[]): KitChange[] =>
   changesTo(kit, addItems(kit, items, freshId));

@@ -147,6 +147,7 @@ export class CrewKit {
   }
 }
 
-const even = ({ from, to }: KitChange): boolean => same(from as never, to as never);
+/** Nothing is changed by it, and nothing was said. */
+const even = ({ from, to, said }: KitChange): boolean => said === undefined && same(from as never, to as never);
 const fits = (kit: Kit, changes: readonly KitChange[]): boolean =>
   changes.every(({ id, from }) => same((kit[id] ?? null) as never, from as never));

@@ -1,9 +1,12 @@
-import type { KitItem } from '$core/kit/schema';
-import { formatQuantity } from '$core/units/format';
-import { kitItemName } from '$core/words/routes';
+import { type Condition, type KitItem, unitOf } from '$core/kit/schema';
+import { kindOf } from '$core/words/kit-life';
 
-/** Length of a lead with its unit; nothing for what has none. */
-export const lengthOf = (item: KitItem): string => (item.kind === 'lead' ? formatQuantity('length', item.metres) : '');
+/** What a thing in the kit is called: its number, its length, its class. */
+export const labelOf = (item: KitItem): string => [unitOf(item)?.label, kindOf(item)].filter(Boolean).join(' ');
 
-/** What a thing in the kit is called, with its length. */
-export const labelOf = (item: KitItem): string => `${lengthOf(item)} ${kitItemName(item)}`.trim();
+/** How a condition stands out. */
+export const CONDITION_MARK: Readonly<Record<Condition, string>> = {
+  works: '',
+  suspect: 'text-warning font-semibold',
+  repair: 'text-error font-semibold'
+};

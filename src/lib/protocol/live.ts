@@ -21,7 +21,7 @@ export type Here = z.infer<typeof HereSchema>;
 export const LiveEventSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('edits'), show, revision: z.number().int() }),
   z.object({ kind: z.enum(['readings', 'ticks', 'traces', 'prints', 'stops', 'log']), show }),
-  z.object({ kind: z.enum(['kit', 'venues']) }),
+  z.object({ kind: z.enum(['kit', 'venues', 'players']) }),
   z.object({ kind: z.literal('here'), show, here: HereSchema, name: z.string(), device: z.string() })
 ]);
 export type LiveEvent = z.infer<typeof LiveEventSchema>;

@@ -18,6 +18,11 @@ export const LogAskSchema = z.object({
     .regex(/^[a-z0-9-]{1,40}$/)
     .optional(),
   by: z.string().max(80).optional(),
+  /** Of a thing of the kit. */
+  unit: z
+    .string()
+    .regex(/^[a-z0-9-]{1,40}$/)
+    .optional(),
   /** At shows that were played there. */
   venue: z.uuid().optional(),
   /** Older than this one: `2026-03-01T20:00:00.000Z ID`. */
@@ -32,6 +37,21 @@ export const LogAskSchema = z.object({
     .optional()
 });
 export type LogAsk = z.infer<typeof LogAskSchema>;
+
+/** What of all that worked is asked for; as it stands in an address. */
+export const WorkedAskSchema = z.object({
+  instrument: z.uuid().optional(),
+  /** At shows that were played there. */
+  venue: z.uuid().optional(),
+  /** Class of a DI in it. */
+  box: z
+    .string()
+    .regex(/^[a-z0-9-]{1,40}$/)
+    .optional(),
+  /** Beginnings of words of its name. */
+  q: z.string().max(80).optional()
+});
+export type WorkedAsk = z.infer<typeof WorkedAskSchema>;
 
 /** A page of the log; `more`: there are older ones. */
 export interface LogPage {

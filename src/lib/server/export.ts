@@ -11,7 +11,10 @@ import { catchUpAll } from './show-log/writer';
 const TABLES = [
   ['person', 'made_at, id'],
   ['venue', 'made_at, id'],
+  ['instrument', 'made_at, id'],
+  ['player', 'made_at, id'],
   ['show', 'made_at, id'],
+  ['own_model', 'name'],
   ['edit', 'show_id, revision'],
   ['kit_item', 'made_at, id'],
   ['kit_change', 'id'],

@@ -12,7 +12,8 @@ import {
   unique,
   uuid
 } from 'drizzle-orm/pg-core';
-import type { Edit, Op, Plan } from '$core/plan/schema';
+import type { Edit, Op, OwnModel, Plan } from '$core/plan/schema';
+import type { Instrument, Player } from '$core/players/schema';
 import type { EntryFacts, EntryKind } from '$core/log/entry';
 import type { Setup } from '$core/log/setup';
 import type { Venue } from '$core/venue/schema';
@@ -110,6 +111,46 @@ export const venue = pgTable(
   (t) => [index('venue_crew').on(t.crewId)]
 );
 
+/** Something that is played, as a crew knows it. */
+export const instrument = pgTable(
+  'instrument',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    instrument: jsonb('instrument').$type<Instrument>().notNull(),
+    madeAt: made(),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow()
+  },
+  (t) => [index('instrument_crew').on(t.crewId)]
+);
+
+/** Somebody who plays, as a crew knows them. */
+export const player = pgTable(
+  'player',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    player: jsonb('player').$type<Player>().notNull(),
+    madeAt: made(),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow()
+  },
+  (t) => [index('player_crew').on(t.crewId)]
+);
+
+/** Models with values of their own that a crew made at any of its shows: the newest of each name. */
+export const ownModel = pgTable(
+  'own_model',
+  {
+    crewId: ofCrew(),
+    /** Its name, as names are compared. */
+    name: text('name').notNull(),
+    model: jsonb('model').$type<OwnModel>().notNull(),
+    showId: ofShow(),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow()
+  },
+  (t) => [primaryKey({ columns: [t.crewId, t.name] })]
+);
+
 export const show = pgTable(
   'show',
   {
@@ -177,9 +218,14 @@ export const kitChange = pgTable(
     personId: byPerson(),
     before: jsonb('before').$type<KitItem | null>(),
     after: jsonb('after').$type<KitItem | null>(),
+    madeBy: madeBy(),
+    /** What somebody said became of it. */
+    said: text('said'),
+    /** The show at which it happened. */
+    showId: uuid('show_id').references(() => show.id),
     madeAt: made()
   },
-  (t) => [index('kit_change_item').on(t.crewId, t.itemId)]
+  (t) => [index('kit_change_item').on(t.crewId, t.itemId), index('kit_change_show').on(t.showId)]
 );
 
 /** A show as it was when it was printed: what has changed since is marked on the next paper. */
@@ -316,12 +362,15 @@ export const worked = pgTable(
     name: text('name').notNull(),
     /** Model of its source. */
     source: text('source').notNull(),
+    /** The instrument, where it is one that the crew knows; it may be gone since. */
+    instrumentId: uuid('instrument_id'),
     setup: jsonb('setup').$type<Setup>().notNull(),
     madeAt: made()
   },
   (t) => [
     index('worked_name').on(t.crewId, t.name, t.at),
     index('worked_source').on(t.crewId, t.source, t.at),
+    index('worked_instrument').on(t.crewId, t.instrumentId, t.at),
     index('worked_show').on(t.showId, t.lineId)
   ]
 );

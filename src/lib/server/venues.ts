@@ -1,9 +1,9 @@
-import { same } from '$core/plan/json';
 import { hearOf } from '$core/venue/meet';
 import { type Venue } from '$core/venue/schema';
 import type { VenueOf } from '$lib/protocol/venues';
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { db } from './db';
+import { putDocument, type PutAnswer } from './documents';
 import { tellCrew } from './live';
 import { show, venue } from './schema';
 
@@ -50,39 +50,9 @@ export async function venueOfShow(crewId: string, showId: string): Promise<{ id:
   return row ?? null;
 }
 
-/**
- * Writes a place down, or changes it.
- * @param from as whoever changes it saw it; null for a new one
- * @returns the place as it is where somebody else has changed it since
- */
-export async function putVenue(
-  crewId: string,
-  id: string,
-  from: Venue | null,
-  to: Venue
-): Promise<{ ok: true } | { ok: false; now: Venue | null } | { ok: false; tooMany: number }> {
-  const answer = await db().transaction(async (tx) => {
-    const [row] = await tx.select().from(venue).where(eq(venue.id, id)).for('update');
-    // Of another crew: as if it were not there, and its id is taken.
-    if (row && row.crewId !== crewId) return { ok: false, now: null } as const;
-    if (!same((row?.venue ?? null) as never, from as never)) {
-      // Sent twice it is there once.
-      if (row && same(row.venue as never, to as never)) return { ok: true } as const;
-      return { ok: false, now: row?.venue ?? null } as const;
-    }
-    if (!row) {
-      const [{ count }] = await tx
-        .select({ count: sql<number>`count(*)::int` })
-        .from(venue)
-        .where(eq(venue.crewId, crewId));
-      if (count >= MOST) return { ok: false, tooMany: MOST } as const;
-      await tx.insert(venue).values({ id, crewId, venue: to });
-    } else await tx.update(venue).set({ venue: to, changedAt: new Date() }).where(eq(venue.id, id));
-    return { ok: true } as const;
-  });
-  if (answer.ok) await tellCrew(crewId, { kind: 'venues' });
-  return answer;
-}
+/** Writes a place down, or changes it; see `putDocument`. */
+export const putVenue = (crewId: string, id: string, from: Venue | null, to: Venue): Promise<PutAnswer<Venue>> =>
+  putDocument('venue', crewId, id, from, to);
 
 /** Says where a show is played. @returns false where there is no such show or place */
 export async function playAt(crewId: string, showId: string, venueId: string | null): Promise<boolean> {

@@ -29,6 +29,8 @@
           name: says.memory,
           views: [
             ['/memory', says.logOfTheShow],
+            ['/memory/worked', says.worked],
+            ['/memory/players', says.players],
             ['/memory/venues', says.venues]
           ]
         },

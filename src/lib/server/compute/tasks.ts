@@ -2,6 +2,7 @@ import { judgePlan } from '$core/judge/judge';
 import type { Severity } from '$core/judge/types';
 import type { Kit } from '$core/kit/schema';
 import { labelsOf } from '$core/paper/cables';
+import { unitLabelsOf } from '$core/paper/unit-labels';
 import { cardsOf } from '$core/paper/patch';
 import { logSheet, reportSheet } from '$core/paper/log';
 import { sheetOf } from '$core/paper/sheets';
@@ -82,6 +83,18 @@ async function logPaper(task: LogPaperTask): Promise<Uint8Array> {
   return new Uint8Array(await renderPaper([sheetPart(sheet, null)], { show, revision, at: new Date(), size }));
 }
 
+/** Labels for numbered things of a kit. */
+async function unitLabels(
+  task: Pick<PaperTask, 'size' | 'lengths' | 'address'> & { readonly kit: Kit; readonly crew: string }
+): Promise<Uint8Array> {
+  const { kit, crew, size, lengths, address } = task;
+  showLengthsIn(lengths);
+  const labels = unitLabelsOf(kit, crew);
+  return new Uint8Array(
+    await renderPaper([await labelsPart(labels, address)], { show: crew, revision: null, at: new Date(), size })
+  );
+}
+
 /** What `warm` goes through, one at a time: whoever asks for something meanwhile waits for one of them, not for all. */
 export const WARMED = [...SHEET_IDS, 'cards', 'labels'] as const;
 
@@ -99,5 +112,5 @@ const warm = ({ sheet }: { sheet: (typeof WARMED)[number] }): Promise<Uint8Array
     address: 'http://localhost/'
   });
 
-export const TASKS = { glance, paper, logPaper, tell, warm };
+export const TASKS = { glance, paper, logPaper, unitLabels, tell, warm };
 export type Tasks = typeof TASKS;

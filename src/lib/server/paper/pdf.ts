@@ -10,7 +10,8 @@ import type { Content, ContentTable, TableCell, TDocumentDefinitions } from 'pdf
 type PaperSize = 'A4' | 'LETTER';
 interface Meta {
   readonly show: string;
-  readonly revision: number;
+  /** Null of what is of no show. */
+  readonly revision: number | null;
   readonly at: Date;
   readonly size: PaperSize;
 }
@@ -104,7 +105,11 @@ function document(meta: Meta, landscape: boolean, content: Content[]): TDocument
       margin: [36, 20, 36, 0],
       columns: [
         { text: printable(meta.show), bold: true },
-        { text: says.revisionUtc(meta.revision, stamp), alignment: 'right', fontSize: 9 }
+        {
+          text: meta.revision === null ? says.printedUtc(stamp) : says.revisionUtc(meta.revision, stamp),
+          alignment: 'right',
+          fontSize: 9
+        }
       ]
     },
     footer: (page: number, pages: number) => ({

@@ -1,9 +1,11 @@
 import type { EntryFacts, EntryKind, LogEntry, TypedEntry } from '$core/log/entry';
+import { unitsIn } from '$core/kit/units';
 import { readTypedEntry } from '$core/log/typed';
 import type { LineInfo } from '$core/plan/schema';
 import type { LogAsk, LogPage } from '$lib/protocol/log';
 import type { Who } from '../access';
 import { client } from '../db';
+import { crewKit, hearOfUnits } from '../kit';
 import { tellCrew } from '../live';
 import { hearAt } from '../venues';
 
@@ -66,6 +68,7 @@ export async function entriesOf(crewId: string, ask: LogAsk, most: number): Prom
       ${ask.show ? sql`and e.show_id = ${ask.show}` : sql`and exists (select 1 from show s where s.id = e.show_id and s.deleted_at is null)`}
       ${ask.kind ? sql`and e.kind = ${ask.kind}` : sql``}
       ${ask.line ? sql`and e.facts -> 'lines' ? ${ask.line}` : sql``}
+      ${ask.unit ? sql`and e.facts -> 'units' ? ${ask.unit}` : sql``}
       ${ask.venue ? sql`and e.show_id in (select id from show where venue_id = ${ask.venue})` : sql``}
       ${ask.by ? sql`and e.made_by = ${ask.by}` : sql``}
       ${ask.before ? sql`and (e.at, e.id) < (${ask.before.at}::timestamptz, ${ask.before.id}::uuid)` : sql``}
@@ -102,27 +105,39 @@ export async function writeDown(
     ).map(({ id, root }) => [id, root])
   );
   const strange = typed.filter((t) => t.of !== null && !roots.has(t.of)).map((t) => t.id);
+  const kit = await crewKit(who.crewId);
   const rows = typed
     .filter((t) => !strange.includes(t.id))
     .map((t) => {
       const { kind, tags, facts } = readTypedEntry(t.text, lines, t.lineId);
+      const units = unitsIn(kit, t.text).slice(0, 50);
       return {
         ...{ id: t.id, kind, at: t.at, text: t.text, tags },
-        ...{ facts: { ...facts, revision: t.revision }, of_entry: t.of && roots.get(t.of) }
+        ...{
+          facts: { ...facts, ...(units.length > 0 ? { units } : {}), revision: t.revision },
+          of_entry: t.of && roots.get(t.of)
+        }
       };
     });
-  await sql`
+  const fresh = await sql<{ id: string }[]>`
     insert into entry (id, crew_id, show_id, kind, ref, at, person_id, made_by, text, tags, place, facts, of_entry)
     select r.id, ${who.crewId}, ${showId}, r.kind, r.id::text, least(r.at, date_trunc('milliseconds', now())), ${who.personId}, ${who.name}, r.text,
       array(select jsonb_array_elements_text(r.tags)), ${show.name}, r.facts, r.of_entry
     from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb)
       as r(id uuid, kind text, at timestamptz, text text, tags jsonb, facts jsonb, of_entry uuid)
-    on conflict do nothing`;
+    on conflict do nothing returning id`;
+  const isFresh = new Set(fresh.map((r) => r.id));
   await tellCrew(who.crewId, { kind: 'log', show: showId });
   await hearAt(
     who.crewId,
     showId,
     rows.map((r) => r.text)
+  );
+  await hearOfUnits(
+    who,
+    showId,
+    // Sent twice it is heard once; of a correction it is not known what it takes back.
+    rows.filter((r) => isFresh.has(r.id) && r.of_entry === null && r.facts.units).map((r) => r.text)
   );
   return { strange };
 }

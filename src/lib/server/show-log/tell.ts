@@ -1,13 +1,17 @@
 import { mergeReadings } from '$core/linecheck/merge';
 import { leftAs } from '$core/linecheck/outcome';
 import type { Reading } from '$core/linecheck/reading';
-import type { EntryFacts, EntryKind } from '$core/log/entry';
+import type { KitItem } from '$core/kit/schema';
+import { type EntryFacts, type EntryKind, LOG_LIMITS } from '$core/log/entry';
 import { type Setup, setupOf } from '$core/log/setup';
 import { type MadeEdit, planBefore, reporter, type ReportsOf, tellEdits } from '$core/log/told-edits';
 import { resolve } from '$core/plan/resolved';
 import type { Plan } from '$core/plan/schema';
 import { clearedEntry, printEntry, readingEntry, stopEntry, traceEntry } from '$core/words/log';
+import { kitEntry } from '$core/words/kit-life';
+import { cutText } from '$core/text/well-formed';
 import { toldEditsText } from '$core/words/log-changes';
+import * as z from 'zod';
 import type { TraceRecord } from '$lib/protocol/trace-record';
 
 /** What happened at a show, told in words and with what was set then. Pure; runs in a computing thread, for it judges plans. */
@@ -30,6 +34,12 @@ export interface ToTell {
   readonly stops: readonly (Happened & { readonly lineId: string | null })[];
   readonly cleared: readonly (Happened & { readonly lineId: string | null; readonly found: string | null })[];
   readonly prints: readonly (Happened & { readonly revision: number })[];
+  readonly kit: readonly (Happened & {
+    readonly itemId: string;
+    readonly before: KitItem | null;
+    readonly after: KitItem | null;
+    readonly said: string | null;
+  })[];
 }
 interface ToldEntry extends Happened {
   readonly kind: EntryKind;
@@ -39,6 +49,8 @@ interface ToldEntry extends Happened {
 interface ToldSetup extends Happened {
   readonly lineId: string;
   readonly source: string;
+  /** Of those that the crew knows. */
+  readonly instrument: string | null;
   readonly setup: Setup;
 }
 export interface Told {
@@ -92,8 +104,13 @@ export function tell(to: ToTell): Told {
     ...of(p),
     ...{ kind: 'print', text: printEntry(p.revision), facts: { revision: p.revision } }
   }));
+  const kit = to.kit.map((k): ToldEntry => ({
+    ...of(k),
+    ...{ kind: 'kit', text: cutText(kitEntry(k.before, k.after, k.said), LOG_LIMITS.text) },
+    facts: { units: [k.itemId] }
+  }));
   return {
-    entries: [...edits, ...readings, ...traces, ...stops, ...cleared, ...prints],
+    entries: [...edits, ...readings, ...traces, ...stops, ...cleared, ...prints, ...kit],
     worked: workedOf(to, planAt, reportsOf)
   };
 }
@@ -106,6 +123,10 @@ function workedOf({ readings }: ToTell, planAt: (at: number) => Plan, reportsOf:
     if (!line || reading.practice || !['works', 'unread'].includes(leftAs(mergeReadings([{ ...reading, by }])!)))
       return [];
     const setup = setupOf(plan, line, reportsOf(plan).get(line.id) ?? null, reading);
-    return [{ ...{ ref, at, personId, by }, lineId: line.id, source: setup.chain.devices[0].model, setup }];
+    const [{ model: source }] = setup.chain.devices;
+    const instrument = line.info?.instrument;
+    // What came in with a file may name anything.
+    const known = instrument !== undefined && z.uuid().safeParse(instrument).success ? instrument : null;
+    return [{ ...{ ref, at, personId, by }, lineId: line.id, source, instrument: known, setup }];
   });
 }

@@ -1,6 +1,6 @@
 import type { Setup } from '$core/log/setup';
 import { nameKey } from '$core/text/names';
-import type { Remembered, WorkedBefore } from '$lib/protocol/log';
+import type { Remembered, WorkedAsk, WorkedBefore } from '$lib/protocol/log';
 import { client } from '../db';
 
 /** Lines as they were set when they worked, found again by what they are called and what they are. */
@@ -24,15 +24,19 @@ export async function remembered(crewId: string, showId: string): Promise<Rememb
 const MOST = 5;
 
 /**
- * How a line of this name, or with this source, was set at other shows when it worked, newest first; those of its name before all others.
+ * How this instrument, a line of this name, or one with this source, was set at other shows when it worked, newest first; those of its name before all others.
  * @param line as it is called; a line of a copied show has its own id
  */
 export async function workedBefore(
   crewId: string,
   showId: string,
-  { name, source }: { readonly name: string; readonly source: string }
+  { name, source, instrument }: { readonly name: string; readonly source: string; readonly instrument: string | null }
 ): Promise<WorkedBefore[]> {
-  const rows = await client()<
+  const sql = client();
+  const named = instrument
+    ? sql`(w.instrument_id = ${instrument} or w.name = ${nameKey(name)})`
+    : sql`w.name = ${nameKey(name)}`;
+  const rows = await sql<
     {
       id: string;
       at: string;
@@ -45,11 +49,11 @@ export async function workedBefore(
       photos: number;
     }[]
   >`
-    select w.id, w.at, w.made_by as by, w.show_id, w.place, w.setup, w.line_id, w.name = ${nameKey(name)} as named,
+    select w.id, w.at, w.made_by as by, w.show_id, w.place, w.setup, w.line_id, coalesce(${named}, false) as named,
       (select count(*)::int from photo p where p.show_id = w.show_id and p.line_id = w.line_id) as photos
     from worked w join show s on s.id = w.show_id
-    where w.crew_id = ${crewId} and w.show_id <> ${showId} and s.deleted_at is null and (w.name = ${nameKey(name)} or w.source = ${source})
-    order by (w.name = ${nameKey(name)}) desc, w.at desc limit ${MOST * 4}`;
+    where w.crew_id = ${crewId} and w.show_id <> ${showId} and s.deleted_at is null and (${named} or w.source = ${source})
+    order by ${instrument ? sql`coalesce(w.instrument_id = ${instrument}, false) desc,` : sql``} coalesce(${named}, false) desc, w.at desc limit ${MOST * 4}`;
   // A line that was checked twice at a show counts once, as it was left.
   const first = new Map<string, (typeof rows)[number]>();
   for (const row of rows) {
@@ -61,5 +65,43 @@ export async function workedBefore(
     at: new Date(at).toISOString(),
     show,
     lineId
+  }));
+}
+
+/** Of all that worked, so many are shown. */
+const MOST_SHOWN = 100;
+
+/** Lines as they were left when they worked, newest first; of a line that was checked twice at a show the last. */
+export async function workedOf(crewId: string, ask: WorkedAsk): Promise<WorkedBefore[]> {
+  const sql = client();
+  const words = nameKey(ask.q ?? '')
+    .split(' ')
+    .filter(Boolean)
+    .slice(0, 6);
+  const rows = await sql<
+    {
+      id: string;
+      at: string;
+      by: string | null;
+      show_id: string;
+      place: string;
+      setup: Setup;
+      line_id: string;
+      photos: number;
+    }[]
+  >`
+    select w.id, w.at, w.made_by as by, w.show_id, w.place, w.setup, w.line_id,
+      (select count(*)::int from photo p where p.show_id = w.show_id and p.line_id = w.line_id) as photos
+    from worked w join show s on s.id = w.show_id
+    where w.crew_id = ${crewId} and s.deleted_at is null
+      and not exists (select 1 from worked v where v.show_id = w.show_id and v.line_id = w.line_id and (v.at, v.id) > (w.at, w.id))
+      ${ask.instrument ? sql`and w.instrument_id = ${ask.instrument}` : sql``}
+      ${ask.venue ? sql`and s.venue_id = ${ask.venue}` : sql``}
+      ${ask.box ? sql`and w.setup -> 'chain' -> 'devices' @> ${JSON.stringify([{ model: ask.box }])}::jsonb` : sql``}
+      ${words.map((word) => sql`and (' ' || w.name) like ${`% ${word}%`}`)}
+    order by w.at desc limit ${MOST_SHOWN}`;
+  return rows.map(({ at, show_id: show, line_id: lineId, ...row }) => ({
+    ...row,
+    ...{ at: new Date(at).toISOString(), show, lineId, named: true }
   }));
 }

@@ -53,9 +53,13 @@ const TOLD = {
     client()`trace where (record ->> 'at')::timestamptz >= (select made_at from show where show.id = trace.show_id) - interval '1 hour'`,
   stop: () => client()`stop where true`,
   cleared: () => client()`stop where cleared_at is not null`,
-  print: () => client()`print where true`
+  print: () => client()`print where true`,
+  kit: () => client()`kit_change where true`
 } as const;
-const TABLES = { reading: 'reading', trace: 'trace', stop: 'stop', cleared: 'stop', print: 'print' } as const;
+const TABLES = {
+  ...{ reading: 'reading', trace: 'trace', stop: 'stop', cleared: 'stop' },
+  ...{ print: 'print', kit: 'kit_change' }
+} as const;
 const KINDS = Object.keys(TOLD) as (keyof typeof TOLD)[];
 
 /** Rows of a kind that have no entry yet, from `from` on. @param show the show's id, as a piece of the question */
@@ -125,15 +129,16 @@ async function step(crewId: string, showId: string): Promise<boolean> {
         where show_id = ${showId} and revision > ${show.logged} and revision <= ${show.revision} order by revision`;
   const who = sql`made_at as at, person_id as "personId", made_by as by, id::text as ref`;
   const here = (kind: keyof typeof TOLD) => untold(kind, sql`${showId}`);
-  const [readings, traces, stops, cleared, prints] = await Promise.all([
+  const [readings, traces, stops, cleared, prints, kit] = await Promise.all([
     sql`select ${who}, reading ${here('reading')} order by made_at limit ${AT_ONCE}`,
     sql`select ${who}, record ${here('trace')} order by made_at limit ${AT_ONCE}`,
     sql`select ${who}, line_id as "lineId" ${here('stop')} limit ${AT_ONCE}`,
     sql`select cleared_at as at, null as "personId", cleared_by as by, id::text as ref, line_id as "lineId", found ${here('cleared')} limit ${AT_ONCE}`,
     sql`select made_at as at, person_id as "personId", (select name from person p where p.id = person_id) as by, id::text as ref, revision
-      ${here('print')} limit ${AT_ONCE}`
+      ${here('print')} limit ${AT_ONCE}`,
+    sql`select ${who}, item_id as "itemId", before, after, said ${here('kit')} order by id limit ${AT_ONCE}`
   ]);
-  const rows = [edits, readings, traces, stops, cleared, prints];
+  const rows = [edits, readings, traces, stops, cleared, prints, kit];
   if (rows.every((some) => some.length === 0)) {
     if (skip) await sql`update show set logged = ${show.revision} where id = ${showId} and logged = ${show.logged}`;
     return false;
@@ -150,7 +155,8 @@ async function step(crewId: string, showId: string): Promise<boolean> {
       traces: timed(traces),
       stops: timed(stops),
       cleared: timed(cleared),
-      prints: timed(prints)
+      prints: timed(prints),
+      kit: timed(kit)
     }
   } as unknown as ToTell;
   const told = await compute('tell', task).catch((error: unknown) => {
@@ -164,7 +170,8 @@ async function step(crewId: string, showId: string): Promise<boolean> {
   });
   failed.delete(showId);
   await write(crewId, showId, show.name, show.logged, show.revision, told);
-  return skip || [readings, traces, stops, cleared, prints].some((some) => some.length === AT_ONCE);
+  await keepOwnModels(crewId, showId, show.plan, edits);
+  return skip || [readings, traces, stops, cleared, prints, kit].some((some) => some.length === AT_ONCE);
 }
 
 /** Where it cannot be told what edits did, that they were made. */
@@ -194,7 +201,7 @@ async function write(
   }));
   const kept = worked.map((w) => ({
     ...{ id: w.ref, line_id: w.lineId, at: new Date(w.at).toISOString(), person_id: w.personId, made_by: w.by },
-    ...{ name: nameKey(w.setup.name), source: w.source, setup: w.setup }
+    ...{ name: nameKey(w.setup.name), source: w.source, setup: w.setup, instrument_id: w.instrument }
   }));
   await client().begin(async (sql) => {
     // Whoever told the same edits first has told them.
@@ -207,11 +214,31 @@ async function write(
         as r(id uuid, kind text, ref text, at timestamptz, person_id uuid, made_by text, text text, facts jsonb)
       on conflict do nothing`;
     await sql`
-      insert into worked (id, crew_id, show_id, line_id, at, person_id, made_by, place, name, source, setup)
-      select r.id, ${crewId}, ${showId}, r.line_id, r.at, r.person_id, r.made_by, ${place}, r.name, r.source, r.setup
+      insert into worked (id, crew_id, show_id, line_id, at, person_id, made_by, place, name, source, setup, instrument_id)
+      select r.id, ${crewId}, ${showId}, r.line_id, r.at, r.person_id, r.made_by, ${place}, r.name, r.source, r.setup, r.instrument_id
       from jsonb_to_recordset(${JSON.stringify(kept)}::jsonb)
-        as r(id uuid, line_id text, at timestamptz, person_id uuid, made_by text, name text, source text, setup jsonb)
+        as r(id uuid, line_id text, at timestamptz, person_id uuid, made_by text, name text, source text, setup jsonb, instrument_id uuid)
       on conflict do nothing`;
   });
   await tellCrew(crewId, { kind: 'log', show: showId });
+}
+
+/** Models with values of one's own belong to the crew: what was made or changed at a show is there at the next. */
+async function keepOwnModels(
+  crewId: string,
+  showId: string,
+  plan: Plan,
+  edits: readonly Pick<Row, 'ops'>[]
+): Promise<void> {
+  const changed = new Set(edits.flatMap((e) => e.ops.flatMap((op) => (op.table === 'models' ? [op.id] : []))));
+  const rows = [...changed].flatMap((id) => {
+    const model = plan.models?.[id];
+    return model ? [{ name: nameKey(model.name), model }] : [];
+  });
+  if (rows.length === 0) return;
+  const newest = [...new Map(rows.map((r) => [r.name, r])).values()];
+  await client()`
+    insert into own_model (crew_id, name, model, show_id)
+    select ${crewId}, r.name, r.model, ${showId} from jsonb_to_recordset(${JSON.stringify(newest)}::jsonb) as r(name text, model jsonb)
+    on conflict (crew_id, name) do update set model = excluded.model, show_id = excluded.show_id, changed_at = now()`;
 }

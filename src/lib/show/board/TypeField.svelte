@@ -9,7 +9,7 @@
   import { earthAsked } from '$core/reader/refuse';
   import { EARTH_REFUSED } from '$core/words/faults';
   import type { readTrade } from '$core/reader/trade/read';
-  import { onMount, tick, untrack } from 'svelte';
+  import { onDestroy, onMount, tick, untrack } from 'svelte';
   import { useBoard } from './board-state.svelte';
   import type SaidReading from './SaidReading.svelte';
 
@@ -33,9 +33,26 @@
     const [trade, said] = await Promise.all([import('$core/reader/trade/read'), import('./SaidReading.svelte')]);
     [asTrade, Reading] = [trade.readTrade, said.default];
     if (!board.show.mayChange) return;
-    const { fetchRemembered, offered } = await import('$lib/show/log/remembered');
+    const [{ fetchRemembered, offered }, { bringPlayers, offeredInstruments }] = await Promise.all([
+      import('$lib/show/log/remembered'),
+      import('$lib/players/on-board')
+    ]);
+    if (gone) return;
+    leave = bringPlayers(board);
     const before = await fetchRemembered(board.show.id);
-    remember = (of) => offered(of, before, known.lines?.map((l) => l.name) ?? []);
+    remember = (of) => {
+      const here = known.lines?.map((l) => l.name) ?? [];
+      const kept = offeredInstruments(of, board.players?.all.instruments ?? [], here);
+      const again = offered(of, before, here);
+      // What is kept as an instrument is not offered as an earlier line, too.
+      return [...kept, ...again.filter((o) => !kept.some((k) => k.text.split(':')[0] === o.text.split(':')[0]))];
+    };
+  });
+  let leave = (): void => undefined;
+  let gone = false;
+  onDestroy(() => {
+    gone = true;
+    leave();
   });
   /** Lines of that name at earlier shows. */
   let remember = $state.raw<(of: string) => Completion[]>(() => []);

@@ -8,11 +8,12 @@ import { applyEdit } from '$core/plan/edit';
 import type { Line } from '$core/plan/lines';
 import { mirrorOps } from '$core/plan/mirror';
 import { resolve } from '$core/plan/resolved';
-import type { Edit, Op } from '$core/plan/schema';
+import type { Edit, Op, Plan } from '$core/plan/schema';
 import { type LineSpec, specOf } from '$core/plan/spec';
 import { board as says } from '$core/words/screen/board';
 import { counted } from '$core/words/screen/counted';
 import type { Checked } from '$lib/protocol/readings';
+import type { CrewPlayers } from '$lib/players/crew-players.svelte';
 import type { Panel } from '$lib/show/dialogs/part-dialog';
 import { ToleranceRun } from '$lib/show/line/tolerance.svelte';
 import type { Show } from '$lib/show/session/context';
@@ -47,6 +48,10 @@ export class Board {
   /** A list that was pasted, to be looked at before it lands; null where none was. */
   list = $state<string | null>(null);
   field = $state<SayField>();
+  /** Who plays what, once it is here; null for who has but a link. */
+  players = $state.raw<CrewPlayers | null>(null);
+  /** Gives new lines the instruments that they are called after. */
+  dress: ((draft: Plan, plan: Plan) => void) | null = null;
   readonly answers = new OpenAnswers();
   readonly tolerance = new ToleranceRun();
   readonly news: News;
@@ -167,14 +172,14 @@ export class Board {
     this.list = null;
     // An edit holds so many steps: a long list is several.
     for (let k = 0; k < specs.length; k += LINES_AN_EDIT)
-      if (!this.change(addLines(this.plan, specs.slice(k, k + LINES_AN_EDIT)))) return;
+      if (!this.change(addLines(this.plan, specs.slice(k, k + LINES_AN_EDIT), this.dress))) return;
     toast(says.added(specs.length, counted.line(specs.length)));
   }
 
   /** What was said, entered: new lines, or the line that was edited. */
   async said(specs: readonly LineSpec[], line: Line | null): Promise<void> {
     const before = new Set(this.lines.map((l) => l.id));
-    const done = this.change(line ? sayLine(this.plan, line, specs[0]) : addLines(this.plan, specs));
+    const done = this.change(line ? sayLine(this.plan, line, specs[0]) : addLines(this.plan, specs, this.dress));
     this.editing = null;
     if (!done) return;
     const target = line?.id ?? this.lines.find((l) => !before.has(l.id))?.id;

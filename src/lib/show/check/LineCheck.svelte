@@ -44,7 +44,8 @@
   import type { Reading } from '$core/linecheck/reading';
   import type { PhotoOf, ReadingBy } from '$lib/protocol/readings';
   import { Explaining } from './explaining.svelte';
-  import { FailedUnits } from './failed-units.svelte';
+  import { FailedUnits } from '$lib/show/faulty/failed-units.svelte';
+  import WhichUnit from '$lib/show/faulty/WhichUnit.svelte';
   import { clipsText, traceAddress } from './handing-on';
   import { ReadingLog } from './reading-log.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
@@ -52,9 +53,8 @@
   interface Props {
     readings: readonly ReadingBy[];
     photos: readonly PhotoOf[];
-    crewId: string;
   }
-  const { readings: sent, photos, crewId }: Props = $props();
+  const { readings: sent, photos }: Props = $props();
 
   const show = useShow();
   const plan = $derived(show.session.plan);
@@ -68,7 +68,7 @@
   let currentId = $state<string | null>(null);
   let listed = $state(false);
   const entry = new CheckEntry();
-  const failed = untrack(() => new FailedUnits(show, crewId));
+  const failed = untrack(() => new FailedUnits(show));
   let noting = $state(false);
   /** It is being asked which part is faulty. */
   let faulting = $state(false);
@@ -308,3 +308,4 @@
     {/if}
   {/if}
 </main>
+<WhichUnit {failed} />

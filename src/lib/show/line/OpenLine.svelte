@@ -3,6 +3,7 @@
   import { checkedText, partText } from '$core/words/check';
   import { line as says } from '$core/words/screen/line';
   import { useBoard } from '$lib/show/board/board-state.svelte';
+  import { setInfo } from '$lib/show/session/edits';
   import { useShow } from '$lib/show/session/context';
   import { type LineReport, problems } from '$core/judge/judge';
   import { rank } from '$core/judge/types';
@@ -86,6 +87,17 @@
         : checkSays.lastTime(checked.last, text)}
       <a class="text-primary underline" href="/show/{show.id}/check">{checkSays.openLineCheck}</a>
     </p>
+  {/if}
+  {#if report && panel === null && show.mayChange && board.players}
+    {@const crew = board.players}
+    {#await import('$lib/players/InstrumentNote.svelte') then { default: InstrumentNote }}<InstrumentNote
+        {crew}
+        {plan}
+        {line}
+        onset={(ops) => board.applyOps(line, ops)}
+        onkeep={(instrument) => void board.change(setInfo(plan, line, { instrument }))}
+        pad="px-5 pt-3 max-sm:px-3.5"
+      />{/await}
   {/if}
   {#if report && panel === null && show.mayChange}
     {#await import('$lib/show/log/LastTime.svelte') then { default: LastTime }}<LastTime

@@ -26,9 +26,10 @@
   let shown = $state(0);
   const name = $derived(line.info?.name ?? '');
   const source = $derived(plan.devices[line.devices[0]].model);
+  const instrument = $derived(line.info?.instrument);
   let asked = '';
   $effect(() => {
-    const path = `/api/shows/${showId}/worked?${new URLSearchParams({ name, source }).toString()}`;
+    const path = `/api/shows/${showId}/worked?${new URLSearchParams({ name, source, ...(instrument ? { instrument } : {}) }).toString()}`;
     if (path === asked) return;
     asked = path;
     [found, shown] = [[], 0];

@@ -37,6 +37,7 @@
       revision: number;
       log: SentEdit[];
       crewKit: Kit;
+      crewId: string;
       guest: boolean;
       mayChange: boolean;
     };
@@ -73,6 +74,7 @@
     get crewKit() {
       return crewKit;
     },
+    crewId: untrack(() => data.crewId),
     feed,
     rows: browserRows,
     presence,

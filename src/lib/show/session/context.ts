@@ -15,6 +15,8 @@ export interface Show {
   /** Undefined until the page runs in a browser. */
   readonly judging: Judging | undefined;
   readonly crewKit: Kit;
+  /** Whose it is; empty for who has but a link. */
+  readonly crewId: string;
   /** Everything new is heard of here. */
   readonly feed: Feed;
   /** Where what is on its way is kept. */

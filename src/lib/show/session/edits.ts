@@ -24,10 +24,15 @@ function idMaker(plan: Plan): (role: string) => string {
 }
 export const lineName = (line: Line): string => line.info?.name ?? line.id;
 
-/** Several lines at once, as one step of undo. */
-export const addLines = (plan: Plan, specs: readonly LineSpec[]): Edit | null =>
+/** Several lines at once, as one step of undo. @param dress what is known of them besides what was said, written into the draft */
+export const addLines = (
+  plan: Plan,
+  specs: readonly LineSpec[],
+  dress: ((draft: Plan, plan: Plan) => void) | null = null
+): Edit | null =>
   editBy(plan, { code: specs.length > 1 ? 'add-lines' : 'add-line', subject: specs[0].name }, id(), (draft) => {
     putLines(draft, specs, () => idMaker(draft));
+    dress?.(draft, plan);
   });
 
 export const sayLine = (plan: Plan, line: Line, spec: LineSpec): Edit | null => {

@@ -9,6 +9,8 @@
   import type { Suspect, TraceView } from '$core/trace/view';
   import { isComplete } from '$core/plan/lines';
   import { formatNumber } from '$core/units/format';
+  import { faultyPart } from '$core/trace/faulty-part';
+  import { partText } from '$core/words/check';
   import { causeText } from '$core/words/tracing';
   import { uuid } from '$lib/uuid';
   import { onMount, untrack } from 'svelte';
@@ -18,6 +20,8 @@
   import { MOST_BESIDES, MOST_SECONDS, type TraceRecord } from '$lib/protocol/trace-record';
   import type { ProbeId } from '$core/trace/probes';
   import { type Found, TraceLog } from './trace-log.svelte';
+  import { FailedUnits } from '$lib/show/faulty/failed-units.svelte';
+  import WhichUnit from '$lib/show/faulty/WhichUnit.svelte';
   import StopButton from '$lib/show/session/StopButton.svelte';
   import TraceAsks from './TraceAsks.svelte';
   import TraceOpening from './TraceOpening.svelte';
@@ -31,6 +35,7 @@
 
   const show = useShow();
   const log = untrack(() => new TraceLog(show.id, kept, show.rows));
+  const units = untrack(() => new FailedUnits(show));
   const plan = $derived(show.session.plan);
   const lines = $derived(resolve(plan).lines.filter((l) => isComplete(plan, l)));
 
@@ -80,7 +85,11 @@
     const spread = SPREADS.find((s) => s === page.url.searchParams.get('lines'));
     if (spread) say('lines', { ask: 'lines', is: spread });
     void log.open(show.feed);
-    return () => log.close();
+    units.open();
+    return () => {
+      log.close();
+      units.close();
+    };
   });
   $effect(() => void (show.at = lineId));
   $effect(() => {
@@ -137,8 +146,16 @@
     else if (steps.every((s) => isTold(s.ask))) [opening, steps] = [true, steps.filter((s) => s.answer)];
     else steps = steps.slice(0, -1);
   }
-  async function write(cured: ProbeId | null, note: string): Promise<void> {
+  /** The device or cable that is faulty where the likeliest cause is so. */
+  const part = $derived.by(() => {
+    const id = best && faultyPart(best);
+    const what = id ? (plan.devices[id] ?? plan.cables[id]) : undefined;
+    const text = id && line ? partText(plan, line, id) : null;
+    return what && text ? { what, text } : null;
+  });
+  async function write(cured: ProbeId | null, note: string, faulty: boolean): Promise<void> {
     if (!line || !best || !view) return;
+    const [here, gone] = [line, part];
     const record: TraceRecord = {
       id: uuid(),
       lineId: line.id,
@@ -159,6 +176,7 @@
     await log.write(record);
     toast(says.writtenInTheLogOfThis);
     begin(null);
+    if (faulty && gone) units.fail(gone.what, here, gone.text);
   }
 </script>
 
@@ -206,7 +224,8 @@
               name={name(best)}
               lineId={line.id}
               ongoon={ended && view.questions.length > 0 ? () => (ended = false) : null}
-              onwrite={(cured, note) => void write(cured, note)}
+              part={show.mayChange ? (part?.text ?? null) : null}
+              onwrite={(cured, note, faulty) => void write(cured, note, faulty)}
             />
           {:else if question}
             {#key question.ask}
@@ -245,3 +264,4 @@
     </div>
   {/if}
 </main>
+<WhichUnit failed={units} />

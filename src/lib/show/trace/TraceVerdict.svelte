@@ -16,14 +16,20 @@
     lineId: string;
     /** Goes on asking, where there is something to ask. */
     ongoon: (() => void) | null;
-    /** @param cured the test that took it away; null where nothing has yet */
-    onwrite: (cured: ProbeId | null, note: string) => void;
+    /** The part that is faulty where it is this cause, in words; null where it is about no part, or there is no kit that it may be of. */
+    part: string | null;
+    /**
+     * @param cured the test that took it away; null where nothing has yet
+     * @param faulty the part goes to repair
+     */
+    onwrite: (cured: ProbeId | null, note: string, faulty: boolean) => void;
   }
   /** What it is, how sure that is, and what quietens it. */
-  const { view, best, name, lineId, ongoon, onwrite }: Props = $props();
+  const { view, best, name, lineId, ongoon, part, onwrite }: Props = $props();
   const show = useShow();
   let cured = $state<ProbeId | null>(null);
   let note = $state('');
+  let faulty = $state(false);
   const cures = $derived(view.quiets.flatMap((q) => (isTold(q.ask) ? [] : [q.ask])));
 </script>
 
@@ -62,6 +68,12 @@
         {/each}
       </fieldset>
     {/if}
+    {#if part}
+      <label class="mt-3 flex min-h-11 cursor-pointer items-center gap-3 leading-snug">
+        <input type="checkbox" class="checkbox checkbox-sm" bind:checked={faulty} />
+        {says.goesToRepair(part)}
+      </label>
+    {/if}
     <label class="mt-3 block">
       <span class="heading block">{says.note}</span>
       <textarea class="textarea mt-1 w-full" rows="2" maxlength="500" placeholder={says.noteHint} bind:value={note}
@@ -73,7 +85,7 @@
       type="button"
       class="btn min-h-14 btn-primary"
       disabled={!show.mayChange}
-      onclick={() => onwrite(cured, note)}>{says.writeItInTheLog}</button
+      onclick={() => onwrite(cured, note, faulty && part !== null)}>{says.writeItInTheLog}</button
     >
     {#if ongoon}
       <button type="button" class="btn min-h-12" onclick={ongoon}>{says.goOnAsking}</button>

@@ -13,5 +13,6 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   const answer = await changeKit(await locals.who(), changes);
   if (answer.ok) return json({});
   if ('tooMany' in answer) error(422, says.aKitHoldsAtMostKinds(answer.tooMany));
+  if ('taken' in answer) error(422, says.numberIsTaken(answer.taken));
   return json(answer, { status: 409 });
 };

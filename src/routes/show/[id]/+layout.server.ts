@@ -22,6 +22,8 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
     revision,
     log,
     crewKit: kit,
+    // Whose it is; nothing of the crew for who has but a link.
+    crewId: guest ? '' : who.crewId,
     guest,
     mayChange: atLeast(who.rank, 'engineer')
   };

@@ -6,4 +6,4 @@
 </script>
 
 <svelte:head><title>{says.lineCheckGuanxi(data.name)}</title></svelte:head>
-<LineCheck readings={data.readings} photos={data.photos} crewId={data.crewId} />
+<LineCheck readings={data.readings} photos={data.photos} />

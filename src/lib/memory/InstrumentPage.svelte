@@ -1,0 +1,131 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { players as says } from '$core/words/screen/players';
+  import { ownedName } from '$core/players/named';
+  import { readInstrumentLine } from '$core/players/read-line';
+  import { type Instrument, PLAYER_LIMITS } from '$core/players/schema';
+  import { readWants } from '$core/players/wants';
+  import { modelName } from '$core/words/names';
+  import { ownValuesText } from '$core/words/players';
+  import { CrewPlayers } from '$lib/players/crew-players.svelte';
+  import { Feed } from '$lib/live/feed';
+  import { browserRows } from '$lib/outbox/browser-rows';
+  import type { WorkedBefore } from '$lib/protocol/log';
+  import type { Players } from '$lib/protocol/players';
+  import Header from '$lib/ui/Header.svelte';
+  import { onMount, untrack } from 'svelte';
+  import NotTaken from './NotTaken.svelte';
+  import WorkedList from './WorkedList.svelte';
+
+  interface Props {
+    id: string;
+    there: Players;
+    worked: readonly WorkedBefore[];
+    crewId: string;
+    mayChange: boolean;
+  }
+  /** One instrument: how it is typed, what is wanted for it, and how it was set when it worked. */
+  const { id, there, worked, crewId, mayChange }: Props = $props();
+  const crew = untrack(() => new CrewPlayers(crewId, browserRows, there));
+  const instrument = $derived(crew.instrument(id));
+  /** Its line while it is being typed; null as long as it is as it was. */
+  let typed = $state<string | null>(null);
+  const read = $derived(typed === null ? null : readInstrumentLine(typed));
+  const wants = $derived(readWants(instrument?.wants ?? '').flatMap((w) => (w.code === 'other' ? [] : [w.text])));
+
+  onMount(() => {
+    const feed = new Feed('/api/live');
+    void crew.open(feed, true);
+    feed.open();
+    return () => {
+      crew.close();
+      feed.close();
+    };
+  });
+  const put = (change: Partial<Instrument>): void => {
+    if (instrument) crew.putInstrument({ ...instrument, ...change }, id);
+  };
+  function putLine(): void {
+    const now = typed === null ? null : readInstrumentLine(typed);
+    if (!instrument || typed === null || !now) return;
+    // Values of another class are not its own any more.
+    put({ line: typed.trim(), ...now, own: now.model === instrument.model ? instrument.own : null });
+    typed = null;
+  }
+  async function takeOut(): Promise<void> {
+    crew.putInstrument(null, id);
+    await goto('/memory/players');
+  }
+</script>
+
+<Header />
+<main class="mx-auto grid max-w-[860px] gap-5 px-5 py-5 max-sm:px-3.5">
+  <p><a class="link" href="/memory/players">{says.players}</a></p>
+  <NotTaken {crew} />
+  {#if instrument}
+    <div>
+      <h1 class="text-[1.35em] font-bold">{ownedName(instrument)}</h1>
+      <p class="text-quiet">{modelName(instrument.model)}</p>
+      {#if instrument.own}<p class="text-quiet">{says.ownValues(ownValuesText(instrument.own))}</p>{/if}
+    </div>
+    <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+      {@render field(says.name, instrument.name, PLAYER_LIMITS.name, (name) => name && put({ name }))}
+      {@render field(says.whose, instrument.player, PLAYER_LIMITS.name, (player) => put({ player }))}
+      <form
+        class="col-span-full grid gap-0.5"
+        onsubmit={(event) => {
+          event.preventDefault();
+          putLine();
+        }}
+      >
+        <label class="text-[0.93em] text-quiet" for="its-line">{says.line}</label>
+        <input
+          id="its-line"
+          class="input w-full"
+          autocomplete="off"
+          spellcheck="false"
+          maxlength={PLAYER_LIMITS.line}
+          disabled={!mayChange}
+          value={typed ?? instrument.line}
+          oninput={(event) => (typed = event.currentTarget.value)}
+          onchange={putLine}
+        />
+        <p class="min-h-[1.4em] {typed !== null && !read ? 'text-warning' : 'text-quiet'}" role="status">
+          {typed === null ? '' : read ? says.reads(modelName(read.model)) : says.doesNotRead}
+        </p>
+      </form>
+      <div class="grid content-start">
+        {@render field(says.wantsOf, instrument.wants, PLAYER_LIMITS.wants, (to) => put({ wants: to }), says.wantsFor)}
+        {#if wants.length > 0}<p class="pt-1 text-[0.93em] text-quiet">{says.understood} {wants.join(', ')}</p>{/if}
+      </div>
+      {@render field(says.note, instrument.note, PLAYER_LIMITS.note, (note) => put({ note }))}
+    </div>
+  {:else}
+    <p class="text-quiet">{says.gone}</p>
+  {/if}
+  <section>
+    <h2 class="heading">{says.worked}</h2>
+    {#if worked.length === 0}<p class="max-w-[60ch] text-quiet">{says.workedTeach}</p>{/if}
+    <WorkedList {worked} named={false} />
+  </section>
+  {#if instrument && mayChange}
+    <p>
+      <button type="button" class="py-1 text-quiet hover:text-error" onclick={() => void takeOut()}
+        >{says.takeOut}</button
+      >
+    </p>
+  {/if}
+</main>
+
+{#snippet field(name: string, value: string, most: number, set: (value: string) => void, example = '')}
+  <label class="grid gap-0.5"
+    ><span class="text-[0.93em] text-quiet">{name}</span><input
+      class="input w-full"
+      maxlength={most}
+      placeholder={example}
+      disabled={!mayChange}
+      {value}
+      onchange={(event) => set(event.currentTarget.value.trim())}
+    /></label
+  >
+{/snippet}
