@@ -49,6 +49,15 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
     };
     expect((await miras('PUT', `/api/venues/${venue}`, { from: null, to })).status()).toBe(200);
     expect((await miras('PUT', `/api/shows/${show}/venue`, { venue })).status()).toBe(200);
+    const player = crypto.randomUUID();
+    const plays = { name: `${SECRET} fiddler`, position: '', wants: '', note: '' };
+    expect((await miras('PUT', `/api/players/${player}`, { from: null, to: plays })).status()).toBe(200);
+    const instrument = crypto.randomUUID();
+    const fiddle = {
+      ...{ name: `${SECRET} fiddle`, player: '', line: 'violin piezo, 3 m, active DI, 20 m, mic', model: 'piezo' },
+      ...{ settings: {}, own: null, wants: '', note: '' }
+    };
+    expect((await miras('PUT', `/api/instruments/${instrument}`, { from: null, to: fiddle })).status()).toBe(200);
     const entry = {
       id: crypto.randomUUID(),
       at: new Date().toISOString(),
@@ -78,6 +87,8 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
         .replace('[id]', show)
         .replace('[photo]', photo)
         .replace('[venue]', venue)
+        .replace('[player]', player)
+        .replace('[instrument]', instrument)
         .replace('[as]', 'csv')
         .replace('[revision]', '0')
         .replace('[sheet]', 'patch.pdf')
@@ -109,6 +120,10 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
         'entry',
         'worked',
         'venue',
+        'instrument',
+        'player',
+        'own_model',
+        'kit_change',
         'photo',
         'invite',
         'share'

@@ -4,7 +4,7 @@ import type { CableKindId } from '../gear/cables';
 import type { Plug } from '../gear/sockets';
 import { type Line, timesOf, together } from '../plan/lines';
 import type { Cable, Plan } from '../plan/schema';
-import type { Kit } from '../kit/schema';
+import { type Kit, unitOf } from '../kit/schema';
 
 /** What a way of a line takes out of the kit. */
 export interface Part {
@@ -195,8 +195,9 @@ function dealOut(plan: Plan, lines: readonly Line[], kit: Kit, act: string | und
     .sort((a, b) => b.metres - a.metres);
   const items = Object.entries(kit)
     .filter(([, item]) => item.condition === 'works')
-    .map(([id, item]) => ({ id, ...partOfItem(item), left: item.count }))
-    .sort((a, b) => a.metres - b.metres);
+    .map(([id, item]) => ({ id, ...partOfItem(item), left: item.count, failed: unitOf(item)?.failed ?? 0 }))
+    // Of equals the one that has failed least.
+    .sort((a, b) => a.metres - b.metres || a.failed - b.failed);
   const taken = new Map<string, number>();
   const missing = new Map<string, { part: Part; count: number }>();
   for (const part of parts) {

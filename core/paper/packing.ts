@@ -1,7 +1,9 @@
 import { sheets as says } from '../words/sheets';
 import { resolve } from '../plan/resolved';
 import { leadKey, type Part, partsByLine, usedOf } from '../advise/stock';
-import type { Kit, KitItem } from '../kit/schema';
+import { type Kit, type KitItem, unitOf } from '../kit/schema';
+import { failsOften } from '../kit/units';
+import { beforePacking } from '../words/kit-life';
 import { partName } from '../words/routes';
 import { type Group, grouped, type PaperInput, type Row, type Sheet } from './types';
 
@@ -15,6 +17,8 @@ interface Packed {
   readonly case: string;
   readonly what: string;
   readonly name: string;
+  /** What is to be known before it is packed; empty where nothing is. */
+  readonly mind: string;
   readonly use: number;
   readonly spare: number;
 }
@@ -26,18 +30,27 @@ const whatOf = (item: KitItem): Part =>
       ? { what: leadKey(item.cable, item.plugs), metres: item.metres }
       : { what: 'battery', metres: 0 };
 
+const calledOf = (item: KitItem): string => [unitOf(item)?.label, item.name].filter(Boolean).join(' ');
+
 /** What to pack from a kit: what the plan takes while most is on, and spares of what is left. */
 function packed(kit: Kit, used: ReadonlyMap<string, number>): Packed[] {
   const works = Object.entries(kit).filter(([, item]) => item.condition === 'works');
   const inUse = new Map<string, number>();
+  /** Things in use that fail often: each wants another beside it. */
+  const shaky = new Map<string, number>();
   for (const [id, item] of works) {
     const { what } = whatOf(item);
     inUse.set(what, (inUse.get(what) ?? 0) + (used.get(id) ?? 0));
+    if (failsOften(item) && (used.get(id) ?? 0) > 0) shaky.set(what, (shaky.get(what) ?? 0) + 1);
   }
   const wanted = new Map(
     [...inUse].map(([what, n]) => [
       what,
-      n === 0 ? 0 : what === 'battery' ? n : what.startsWith('lead:') ? Math.ceil(n / LEADS_A_SPARE) : 1
+      n === 0
+        ? 0
+        : what === 'battery'
+          ? n
+          : Math.max(what.startsWith('lead:') ? Math.ceil(n / LEADS_A_SPARE) : 1, shaky.get(what) ?? 0)
     ])
   );
   // The longest of what is left serves in place of any.
@@ -48,7 +61,15 @@ function packed(kit: Kit, used: ReadonlyMap<string, number>): Packed[] {
       const use = used.get(id) ?? 0;
       const spare = Math.min(item.count - use, wanted.get(part.what) ?? 0);
       wanted.set(part.what, (wanted.get(part.what) ?? 0) - spare);
-      return { key: id, case: item.place || says.noCaseGiven, what: partName(part), name: item.name, use, spare };
+      return {
+        key: id,
+        case: item.place || says.noCaseGiven,
+        what: partName(part),
+        name: calledOf(item),
+        mind: beforePacking(item) ?? '',
+        use,
+        spare
+      };
     })
     .filter((p) => p.use + p.spare > 0);
 }
@@ -69,9 +90,9 @@ export function packingSheet({ plan, kit }: PaperInput): Sheet {
   const groups = grouped(
     packed(kit, used).sort((a, b) => (a.case < b.case ? -1 : a.case > b.case ? 1 : a.what < b.what ? -1 : 1)),
     (p) => p.case,
-    ({ key, what, name, use, spare }): Row => ({
+    ({ key, what, name, mind, use, spare }): Row => ({
       key,
-      cells: [BOX, String(use + spare), what, name, spare > 0 ? String(spare) : '']
+      cells: [BOX, String(use + spare), what, [name, mind].filter(Boolean).join(', '), spare > 0 ? String(spare) : '']
     })
   );
   const missing: Group = {

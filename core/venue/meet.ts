@@ -3,7 +3,8 @@ import { diffPlans } from '../plan/diff';
 import { copyOf, same } from '../plan/json';
 import type { Json, Op, Plan } from '../plan/schema';
 import { nameKey } from '../text/names';
-import type { Venue, VenueSocket } from './schema';
+import { knownRuns, type KnownRun } from './line-sockets';
+import type { Venue } from './schema';
 
 /** A show and a place meet: what the place knows goes into the show, what the show has found goes into the place. */
 
@@ -12,6 +13,14 @@ type Supply = Plan['supplies'][string];
 /** A supply without what is of one show alone: what was planned before it was measured there. */
 function lasting({ planned: _, ...rest }: Supply): Supply {
   return rest;
+}
+
+/** An EMF that was measured once is not known better than within this factor on another day: loads come and go. Our own estimate. */
+const ANOTHER_DAY = 1.5;
+/** A supply as another day’s measurement lets one believe it: narrower than a guess, wider than a reading. */
+function otherDay(supply: Supply): Supply {
+  const { spread } = supply;
+  return spread === undefined ? lasting(supply) : { ...lasting(supply), spread: Math.max(spread, ANOTHER_DAY) };
 }
 
 export interface Meeting {
@@ -23,6 +32,8 @@ export interface Meeting {
   readonly otherwise: readonly string[];
   /** Supplies of the place that the show does not have. */
   readonly brings: readonly string[];
+  /** Lines whose last run is as long as nobody planned. */
+  readonly runs: readonly KnownRun[];
   /** The room or the mains is planned otherwise. */
   readonly room: boolean;
 }
@@ -41,22 +52,27 @@ export function meet(plan: Plan, venue: Venue, newId: () => string): Meeting {
       continue;
     }
     met.add(nameKey(supply.name));
-    if (same(lasting(supply) as unknown as Json, lasting(there) as unknown as Json)) continue;
+    // What was measured here today is nearer to today than any other day’s measurement.
+    if (supply.planned) continue;
+    const was = otherDay(there);
+    if (same(lasting(supply) as unknown as Json, was as unknown as Json)) continue;
     otherwise.push(supply.name);
-    draft.supplies[id] = { ...lasting(there), name: supply.name };
+    draft.supplies[id] = { ...was, name: supply.name };
   }
   const brought = venue.supplies.filter((s) => !met.has(nameKey(s.name)));
-  for (const supply of brought) draft.supplies[newId()] = lasting(supply);
+  for (const supply of brought) draft.supplies[newId()] = otherDay(supply);
   draft.policy = {
     ...draft.policy,
     mainsHz: venue.mainsHz,
     ...(venue.room ? { room: venue.room, outdoors: venue.room === 'outdoors' || undefined } : {})
   };
   if (draft.policy.outdoors === undefined) delete draft.policy.outdoors;
+  const runs = knownRuns(plan, venue);
+  for (const { cable, known: metres } of runs) draft.cables[cable] = { ...draft.cables[cable], metres };
   const ops = diffPlans(plan, draft);
   return {
     ops: ops.length === 0 || applyEdit(plan, { ops }).ok ? ops : null,
-    ...{ unknown, otherwise, brings: brought.map((s) => s.name) },
+    ...{ unknown, otherwise, brings: brought.map((s) => s.name), runs },
     room: ops.some((op) => op.table === 'policy')
   };
 }
@@ -71,48 +87,4 @@ export function learn(venue: Venue, plan: Plan): Venue {
     room: plan.policy.room ?? venue.room,
     supplies: [...own.values(), ...kept]
   };
-}
-
-const STATES: readonly (readonly [RegExp, VenueSocket['is'] | 'works'])[] = [
-  [/\bworks? again\b|\b(?:repaired|mended|fixed|ok(?:ay)? (?:again|now)|alive again)\b/i, 'works'],
-  [/\b(?:no|without|lost|dead) phantom\b|\bphantom (?:dead|gone|missing|off)\b/i, 'no-phantom'],
-  [/\b(?:dead|broken|bust(?:ed)?|defect(?:ive)?|does(?:n[’']t| not) work|no signal|duff|u\/s)\b/i, 'dead'],
-  [/\b(?:nois[ey]\w*|crackl\w+|hum\w*|buzz\w*|intermittent|loose)\b/i, 'noisy']
-];
-/** How stage boxes are called: a letter or two, a number, a side; `is` and the like are none. */
-const BOX = '(?:stage\\s*)?(?:box|snake|multi(?:core)?|sub-?snake|rack)';
-const CALLED = '(?!(?:is|in|on|at|no|to|of|it)\\b)(\\d{1,2}|[a-z]{1,2}\\d{0,2}|left|right|front|back)\\b';
-const SOCKET = new RegExp(
-  [
-    `\\b(?:sockets?|inputs?|ways?)\\s*#?\\s*([\\d\\s,&+#]+?(?:and\\s*\\d+)?)\\s+(?:of|on|in|at)\\s+(?:the\\s+)?${BOX}(?:\\s+${CALLED})?`,
-    `\\b${BOX}(?:\\s+${CALLED})?\\s*[,:]?\\s*(?:sockets?|inputs?|ways?)\\s*#?\\s*(\\d{1,3})\\b`,
-    '\\bsockets?\\s*#?\\s*(\\d{1,3})\\b'
-  ].join('|'),
-  'iu'
-);
-
-/**
- * What somebody logged of a socket: `socket 7 of stage box A is dead`.
- * @returns null where it tells of none
- */
-export function socketIn(
-  text: string
-): { box: string; sockets: readonly number[]; is: VenueSocket['is'] | 'works' } | null {
-  const m = SOCKET.exec(text);
-  const state = STATES.find(([words]) => words.test(text));
-  if (!m || !state) return null;
-  const [, some, boxOf, boxBefore, one, alone] = m;
-  const sockets = (some ?? one ?? alone).match(/\d{1,3}/g) ?? [];
-  return { box: (boxOf ?? boxBefore ?? '').toUpperCase(), sockets: sockets.map(Number), is: state[1] };
-}
-
-/** The place after that was logged of one of its sockets; null where nothing is new. */
-export function hearOf(venue: Venue, text: string): Venue | null {
-  const heard = socketIn(text);
-  if (!heard) return null;
-  const { box, sockets, is } = heard;
-  const others = venue.sockets.filter((s) => s.box.toUpperCase() !== box || !sockets.includes(s.socket));
-  const now = is === 'works' ? [] : sockets.map((socket): VenueSocket => ({ box, socket, is, note: '' }));
-  const all = [...others, ...now].sort((a, b) => (a.box < b.box ? -1 : a.box > b.box ? 1 : a.socket - b.socket));
-  return same(all as unknown as Json, venue.sockets as unknown as Json) ? null : { ...venue, sockets: all };
 }

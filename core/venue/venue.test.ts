@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { applyEdit } from '../plan/edit';
 import { onTwoSupplies, show } from '../tests/plans';
-import { hearOf, learn, meet, socketIn } from './meet';
+import { learn, meet } from './meet';
+import { hearOf, socketIn } from './sockets';
 import { blankVenue, VenueSchema } from './schema';
 
 describe('a place that a crew knows', () => {

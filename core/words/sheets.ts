@@ -48,7 +48,8 @@ export const sheets = {
   packing: 'Packing',
   noKitIsSetEverythingThe: 'No kit is set: everything the plan takes.',
   toBeHadFromElsewhere: 'To get from elsewhere',
-  sparesAreCountedInOneBox: 'Spares are counted in: one DI of each kind, one lead in eight, as many batteries again.',
+  sparesAreCountedInOneBox:
+    'Spares are counted in: one DI of each kind, one lead in eight, as many batteries again, and one for each that fails often.',
   allOfIt: 'All of it',
   standingForThemselves: 'Lines of no act',
   noPlaceGiven: 'No place given',

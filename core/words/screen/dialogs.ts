@@ -68,6 +68,7 @@ export const dialogs = {
   ownModels2: (modelName: Shown) => `Own models: ${modelName}`,
   valuesOfYourOwnAndA: (modelName: Shown) =>
     `Values of your own, and a measured response, on the network of the ${modelName}. Kept with this show; as a file it goes into others.`,
+  fromOtherShows: 'From other shows',
   inThisShow: 'In this show',
   usedHere: 'used here',
   useHere: 'Use here',

@@ -2,6 +2,8 @@ import type { Shown } from './shown';
 
 /** What the screen says in the log and in the memory of a crew. Names of screens and keys: `docs/adding.md`. */
 export const log = {
+  logBeside: 'Log',
+  hideIt: 'Hide',
   gainComputed: (gain: Shown) => `gain computed then ${gain}`,
   logGuanxi: (name: Shown) => `Log of ${name}`,
   whatHappened: 'What happened?',

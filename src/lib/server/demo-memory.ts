@@ -112,7 +112,10 @@ const NIGHTS: readonly Night[] = [
     venue: 'Corn store',
     knows: {
       electrician: 'ask at the bar',
-      sockets: [{ box: 'A', socket: 7, is: 'dead', note: '' }]
+      sockets: [{ box: 'A', socket: 7, is: 'dead', note: '' }],
+      boxes: [{ name: 'A', sockets: 16, metres: 40, phantom: true, place: 'left of the door' }],
+      runs: [{ from: 'bar', to: 'desk', metres: 22, tie: '', ways: null }],
+      desk: '16 inputs, in the gallery'
     },
     daysAgo: 9,
     plan: store,

@@ -1,4 +1,4 @@
-import { hearOf } from '$core/venue/meet';
+import { hearOf } from '$core/venue/sockets';
 import { type Venue } from '$core/venue/schema';
 import type { VenueOf } from '$lib/protocol/venues';
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { venue as says } from '$core/words/screen/venue';
-  import { socketText } from '$core/words/venue';
+  import { atSocketText, knownRunsText, socketText } from '$core/words/venue';
+  import { socketsOf } from '$core/venue/line-sockets';
   import { learn, meet } from '$core/venue/meet';
   import { blankVenue, type Venue } from '$core/venue/schema';
   import { CatchingUp } from '$lib/live/catching-up';
@@ -33,6 +34,7 @@
     return () => news.close();
   });
   const met = $derived(here && meet(plan, here.venue, () => `v${uuid().slice(0, 8)}`));
+  const wrong = $derived(here ? socketsOf(plan, here.venue).filter((s) => s.wrong !== null) : []);
   const bad = $derived(here?.venue.sockets.filter((s) => s.is !== 'note').map(socketText) ?? []);
 
   async function put(id: string, from: Venue | null, to: Venue): Promise<boolean> {
@@ -98,12 +100,16 @@
     {/if}
     {#if here && met && !choosing}
       {#if bad.length > 0}<p data-bad>{says.deadHere(bad.join('; '))}</p>{/if}
+      {#if wrong.length > 0}<p class="font-semibold text-warning">
+          {says.socketsHere(wrong.map(atSocketText).join('; '))}
+        </p>{/if}
       {#if here.venue.electrician}<p>{says.electricianHere(here.venue.electrician)}</p>{/if}
       {#if met.ops === null}
         <p class="text-quiet">{says.cannotBeUsed}</p>
       {:else if met.ops.length > 0}
         {#if met.otherwise.length > 0}<p>{says.knowsSupplies(met.otherwise.join(', '))}</p>{/if}
         {#if met.brings.length > 0}<p>{says.bringsSupplies(met.brings.join(', '))}</p>{/if}
+        {#if met.runs.length > 0}<p>{says.runsHere(knownRunsText(met.runs))}</p>{/if}
         {#if met.room}<p>{says.otherRoom}</p>{/if}
       {:else}
         <p class="text-quiet">{says.agrees}</p>

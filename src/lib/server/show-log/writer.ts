@@ -7,6 +7,7 @@ import type postgres from 'postgres';
 import { compute, NotComputed } from '../compute/pool';
 import { client, isAway } from '../db';
 import { tellCrew } from '../live';
+import { keepOwnModels } from '../own-models';
 import { log } from '../log';
 import type { Told, ToTell } from './tell';
 
@@ -221,24 +222,4 @@ async function write(
       on conflict do nothing`;
   });
   await tellCrew(crewId, { kind: 'log', show: showId });
-}
-
-/** Models with values of one's own belong to the crew: what was made or changed at a show is there at the next. */
-async function keepOwnModels(
-  crewId: string,
-  showId: string,
-  plan: Plan,
-  edits: readonly Pick<Row, 'ops'>[]
-): Promise<void> {
-  const changed = new Set(edits.flatMap((e) => e.ops.flatMap((op) => (op.table === 'models' ? [op.id] : []))));
-  const rows = [...changed].flatMap((id) => {
-    const model = plan.models?.[id];
-    return model ? [{ name: nameKey(model.name), model }] : [];
-  });
-  if (rows.length === 0) return;
-  const newest = [...new Map(rows.map((r) => [r.name, r])).values()];
-  await client()`
-    insert into own_model (crew_id, name, model, show_id)
-    select ${crewId}, r.name, r.model, ${showId} from jsonb_to_recordset(${JSON.stringify(newest)}::jsonb) as r(name text, model jsonb)
-    on conflict (crew_id, name) do update set model = excluded.model, show_id = excluded.show_id, changed_at = now()`;
 }

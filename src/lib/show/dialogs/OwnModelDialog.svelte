@@ -7,7 +7,9 @@
   import { loadFaultText, responseFaultText } from '$core/words/faults';
   import { modelName, settingName } from '$core/words/names';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import { request } from '$lib/outbox/outcome';
   import Papa from 'papaparse';
+  import { onMount } from 'svelte';
   import { dropOwn, ownId, putOwn, setOwn } from '$lib/show/session/edits';
   import SpreadField from './SpreadField.svelte';
   import { saveFile } from '$lib/ui/save-file';
@@ -27,6 +29,13 @@
   const read = $derived(new DeviceSettings(model, device.settings));
   const mine = $derived(Object.entries(plan.models ?? {}).filter(([, own]) => own.base === device.model));
   const own = $derived(device.own === undefined ? undefined : plan.models?.[device.own]);
+  /** Made at other shows, and not here yet; none where the server is not there. */
+  let made = $state.raw<readonly { readonly model: OwnModel; readonly place: string }[]>([]);
+  const elsewhere = $derived(made.filter(({ model: of }) => !mine.some(([, m]) => m.name === of.name)));
+  onMount(async () => {
+    const answer = await request('GET', `/api/models?base=${device.model}`, undefined);
+    if (answer?.ok) made = ((await answer.json()) as { models: typeof made }).models;
+  });
   let name = $state('');
   let error = $state<string | null>(null);
   let pasted = $state('');
@@ -101,6 +110,17 @@
             aria-label={says.deleteOwnModel(m.name)}
             onclick={() => onedit(dropOwn(plan, key))}>{says.delete}</button
           >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if elsewhere.length > 0}
+    <h3 class="heading mt-3 mb-1">{says.fromOtherShows}</h3>
+    <ul data-elsewhere>
+      {#each elsewhere as { model: of, place } (of.name)}
+        <li class="flex items-center gap-2 py-1">
+          <span class="min-w-0 flex-1 truncate">{of.name} <span class="text-quiet">{place}</span></span>
+          <button type="button" class="btn btn-sm" onclick={() => create(of)}>{says.useHere}</button>
         </li>
       {/each}
     </ul>

@@ -10,9 +10,11 @@
     /** The take that comes next, and of what. */
     next: { readonly take: number; readonly song: string | undefined } | null;
     onwrite: (text: string) => Promise<void>;
+    /** In a narrow column. */
+    short?: boolean;
   }
   /** One field for whatever happens: what was understood of it stands below while one types. */
-  const { lines, lineName, next, onwrite }: Props = $props();
+  const { lines, lineName, next, onwrite, short = false }: Props = $props();
   let text = $state('');
   let field = $state<HTMLInputElement>();
   const read = $derived(text.trim() === '' ? null : readTypedEntry(text, lines));
@@ -35,7 +37,7 @@
 </script>
 
 <form onsubmit={write} class="grid gap-1.5">
-  <label class="font-semibold" for="log-text">{says.whatHappened}</label>
+  <label class={short ? 'sr-only' : 'font-semibold'} for="log-text">{says.whatHappened}</label>
   <div class="flex flex-wrap gap-2">
     <input
       id="log-text"
@@ -43,11 +45,14 @@
       bind:value={text}
       maxlength={LOG_LIMITS.text}
       autocomplete="off"
-      class="input h-12 min-w-0 flex-1 basis-72 text-[1.05em]"
+      class="input min-w-0 flex-1 {short ? 'basis-full' : 'h-12 basis-72 text-[1.05em]'}"
       placeholder={says.forExample}
     />
-    {#if next}<button type="button" class="btn h-12" onclick={begin}>{says.nextTake(next.take)}</button>{/if}
-    <button class="btn h-12 btn-primary" disabled={text.trim() === ''}>{says.writeItDown}</button>
+    {#if next}<button type="button" class="btn {short ? 'btn-sm' : 'h-12'}" onclick={begin}
+        >{says.nextTake(next.take)}</button
+      >{/if}
+    <button class="btn btn-primary {short ? 'btn-sm' : 'h-12'}" disabled={text.trim() === ''}>{says.writeItDown}</button
+    >
   </div>
   <p class="flex min-h-7 flex-wrap items-center gap-1.5 text-[0.93em] text-quiet" aria-live="polite">
     {#if read && anything}{says.read}<ReadAs

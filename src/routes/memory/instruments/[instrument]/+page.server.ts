@@ -1,5 +1,5 @@
 import { atLeast } from '$lib/crew/roles';
-import { idOf } from '$lib/server/http';
+import { found, idOf } from '$lib/server/http';
 import { playersOf } from '$lib/server/players';
 import { workedOf } from '$lib/server/show-log/worked';
 import type { PageServerLoad } from './$types';
@@ -8,5 +8,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
   const id = idOf(params.instrument);
   const { crewId, rank } = await locals.who();
   const [players, worked] = await Promise.all([playersOf(crewId), workedOf(crewId, { instrument: id })]);
+  // One that was taken out stands as long as something is remembered of it.
+  found(players.instruments.some((i) => i.id === id) || worked.length > 0);
   return { id, players, worked, crewId, mayChange: atLeast(rank, 'engineer') };
 };
