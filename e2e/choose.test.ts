@@ -156,11 +156,11 @@ test('kit by words and as a file: counted, found, moved, taken out, undone, kept
   await page.reload();
   await page.getByLabel('Find in the kit').fill('7 m jack');
   await expect(page.getByLabel(/^How many of 7.m jack lead/)).toHaveValue('5');
-  await page.getByRole('button', { name: /^History of 7.m jack lead/ }).click();
-  const history = page.getByRole('dialog').getByRole('listitem');
-  await expect(history.first()).toContainText('moved to Repair shelf');
+  await page.getByRole('link', { name: /^History of 7.m jack lead/ }).click();
+  const history = page.locator('[data-life]').getByRole('listitem');
+  await expect(history.first()).toContainText('now at: Repair shelf');
   await expect(history.last()).toContainText('written down, 4 of them');
-  await page.keyboard.press('Escape');
+  await page.goBack();
 
   await page.getByLabel('Find in the kit').fill('');
   const download = page.waitForEvent('download');

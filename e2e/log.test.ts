@@ -201,14 +201,39 @@ test('a venue is remembered: its supplies, a dead socket, what hummed; a name br
   // Two have it open: nobody overwrites what they have not seen.
   const other = await (await device()).newPage();
   await other.goto(page.url());
-  await other.getByLabel('Electrician').fill('Jun, number at the door');
-  await other.getByRole('button', { name: 'Save' }).click();
-  await expect(other.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(async () => {
+    await other.getByLabel('Electrician').fill('');
+    await other.getByLabel('Electrician').fill('Jun, number at the door');
+    await other.keyboard.press('Tab');
+    await expect(other.getByText('Saved', { exact: true })).toBeVisible({ timeout: 2000 });
+  }).toPass();
   await page.getByLabel('What to know').fill('bring long leads');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText(/Somebody else has changed this venue since/)).toBeVisible();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.keyboard.press('Tab');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  // Theirs stays, mine is beside it.
+  await expect(page.getByLabel('Electrician')).toHaveValue('Jun, number at the door');
+  await other.getByLabel('What to know').fill('bring short leads');
+  await other.keyboard.press('Tab');
+  await expect(other.getByText(/Somebody else has changed the same thing since/)).toBeVisible();
+  await other.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(other.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('What to know')).toHaveValue('bring short leads');
+  // What is typed of the place, one thing at a time.
+  const known = page.getByLabel('What is known of it');
+  await known.fill('stage box B: 16 sockets, 40 m, left of the stair, no phantom');
+  await expect(page.getByText('Read as Stage box B: 16 sockets, 40\u202Fm to the desk, no phantom')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-box="B"] li')).toHaveCount(16);
+  await expect(page.locator('[data-box="B"] li').nth(3)).toHaveText(/4.*B 4 dead/);
+  await known.fill('stair to desk 18 m');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('stair to desk: 18\u202Fm')).toBeVisible();
+  await known.fill('red curtains');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Not understood/)).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expectAccessibleInBoth(page);
   await page.getByRole('button', { name: 'B 4 works again' }).click();
   await expect(page.getByText('B 4 dead')).toHaveCount(0);
 

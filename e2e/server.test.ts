@@ -99,6 +99,6 @@ test('the kit takes changes all or none, keeps what became of each, and refuses 
     history: { before: object | null; after: { condition: string } | null; by: string }[];
   };
   expect(history.map((h) => h.after?.condition ?? null)).toEqual([null, 'repair', 'works']);
-  expect(history[0].by).toBe('Engineer');
+  expect(history[0].by).toBe('A device');
   expect((await api.get(path('/api/kit/NOT_AN_ID'))).status()).toBe(404);
 });

@@ -73,6 +73,7 @@ export const venue = {
   save: 'Save',
   saved: 'Saved',
   saveMine: 'Keep mine',
-  changedSince: 'Somebody else has changed this venue since. What is shown is yours.',
+  takeTheirs: 'Take theirs',
+  changedSince: 'Somebody else has changed the same thing since. What is shown is yours.',
   cannotBeSaved: 'It cannot be saved just now. What you typed is still here.'
 };

@@ -1,21 +1,12 @@
-import type { Op, OwnModel, Plan } from '$core/plan/schema';
+import type { OwnModel } from '$core/plan/schema';
 import { nameKey } from '$core/text/names';
 import { client } from './db';
 
 /** Models with values of one’s own belong to the crew: what was made or changed at a show is there at the next. */
 
-/** Keeps what edits made or changed; the newest of a name holds. */
-export async function keepOwnModels(
-  crewId: string,
-  showId: string,
-  plan: Plan,
-  edits: readonly { readonly ops: readonly Op[] }[]
-): Promise<void> {
-  const changed = new Set(edits.flatMap((e) => e.ops.flatMap((op) => (op.table === 'models' ? [op.id] : []))));
-  const rows = [...changed].flatMap((id) => {
-    const model = plan.models?.[id];
-    return model ? [{ name: nameKey(model.name), model }] : [];
-  });
+/** Keeps what was made or changed at a show; the newest of a name holds. */
+export async function keepOwnModels(crewId: string, showId: string, models: readonly OwnModel[]): Promise<void> {
+  const rows = models.map((model) => ({ name: nameKey(model.name), model }));
   if (rows.length === 0) return;
   const newest = [...new Map(rows.map((r) => [r.name, r])).values()];
   await client()`

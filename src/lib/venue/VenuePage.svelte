@@ -5,6 +5,7 @@
   import { formatQuantity } from '$core/units/format';
   import type { Venue } from '$core/venue/schema';
   import { hearOfPlace } from '$core/venue/typed';
+  import { same } from '$core/plan/json';
   import Header from '$lib/ui/Header.svelte';
   import { dateTime, dayOf } from '$lib/ui/when';
   import { untrack } from 'svelte';
@@ -30,15 +31,33 @@
   const heard = $derived(typed.trim() === '' ? null : hearOfPlace(venue, typed));
   let saving: Promise<unknown> = Promise.resolve();
 
+  /** What of mine somebody else has changed, too: one of both holds. */
+  let clash = $state.raw<Partial<Venue> | null>(null);
+
   function put(change: Partial<Venue>): void {
-    const to = { ...venue, ...change };
-    venue = to;
-    told = null;
+    venue = { ...venue, ...change };
+    [told, clash] = [null, null];
     // One after the other: each says what it changes from.
-    saving = saving.then(async () => {
-      const not = await putVenue(id, kept, to);
-      [kept, told] = not ? [not.now ?? kept, not.why] : [to, says.saved];
-    });
+    saving = saving.then(() => send(change));
+  }
+  async function send(change: Partial<Venue>): Promise<void> {
+    const [was, to] = [kept, { ...kept, ...change }];
+    const not = await putVenue(id, was, to);
+    if (!not) [kept, told] = [to, says.saved];
+    else if (!not.now) told = not.why;
+    else {
+      const theirs = not.now;
+      const both = (Object.keys(change) as (keyof Venue)[]).some(
+        (key) => !same(theirs[key] as never, was[key] as never)
+      );
+      [kept, venue] = [theirs, { ...theirs, ...change }];
+      // What somebody else has changed stays, and mine goes on top of it; where it is the same thing, somebody decides.
+      if (both) [told, clash] = [not.why, change];
+      else await send(change);
+    }
+  }
+  function theirs(): void {
+    [venue, clash, told] = [kept, null, null];
   }
   function write(event: SubmitEvent): void {
     event.preventDefault();
@@ -53,8 +72,10 @@
 <main class="mx-auto grid max-w-[860px] gap-6 px-5 py-5 max-sm:px-3.5">
   <p class="flex flex-wrap gap-x-4">
     <a class="link" href="/memory/venues">{says.venues}</a><span class="text-quiet" role="status">{told ?? ''}</span>
-    {#if told !== null && told !== says.saved}
-      <button type="button" class="link" onclick={() => put({})}>{says.saveMine}</button>
+    {#if clash}
+      {@const mine = clash}
+      <button type="button" class="link" onclick={() => put(mine)}>{says.saveMine}</button>
+      <button type="button" class="link" onclick={theirs}>{says.takeTheirs}</button>
     {/if}
   </p>
   <h1 class="text-[1.3em] font-bold">{venue.name}</h1>

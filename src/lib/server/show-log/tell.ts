@@ -6,7 +6,7 @@ import { type EntryFacts, type EntryKind, LOG_LIMITS } from '$core/log/entry';
 import { type Setup, setupOf } from '$core/log/setup';
 import { type MadeEdit, planBefore, reporter, type ReportsOf, tellEdits } from '$core/log/told-edits';
 import { resolve } from '$core/plan/resolved';
-import type { Plan } from '$core/plan/schema';
+import type { OwnModel, Plan } from '$core/plan/schema';
 import { clearedEntry, printEntry, readingEntry, stopEntry, traceEntry } from '$core/words/log';
 import { kitEntry } from '$core/words/kit-life';
 import { cutText } from '$core/text/well-formed';
@@ -56,9 +56,13 @@ interface ToldSetup extends Happened {
 export interface Told {
   readonly entries: readonly ToldEntry[];
   readonly worked: readonly ToldSetup[];
+  /** Models with values of one’s own that were made or changed. */
+  readonly ownModels: readonly OwnModel[];
 }
 
-export function tell(to: ToTell): Told {
+/** @param task `ToTell` as text: the database writes it, and nobody but this reads it */
+export function tell(task: string): Told {
+  const to = JSON.parse(task) as ToTell;
   const before = planBefore(to.plan, to.edits);
   const reportsOf = reporter();
   const told = tellEdits(before, to.edits, reportsOf);
@@ -111,8 +115,14 @@ export function tell(to: ToTell): Told {
   }));
   return {
     entries: [...edits, ...readings, ...traces, ...stops, ...cleared, ...prints, ...kit],
-    worked: workedOf(to, planAt, reportsOf)
+    worked: workedOf(to, planAt, reportsOf),
+    ownModels: changedModels(to)
   };
+}
+
+function changedModels({ plan, edits }: ToTell): OwnModel[] {
+  const changed = new Set(edits.flatMap((e) => e.ops.flatMap((op) => (op.table === 'models' ? [op.id] : []))));
+  return [...changed].flatMap((id) => plan.models?.[id] ?? []);
 }
 
 /** Lines that were left working, as they were set then. */

@@ -98,7 +98,7 @@ export async function workedOf(crewId: string, ask: WorkedAsk): Promise<WorkedBe
       ${ask.instrument ? sql`and w.instrument_id = ${ask.instrument}` : sql``}
       ${ask.venue ? sql`and s.venue_id = ${ask.venue}` : sql``}
       ${ask.box ? sql`and w.setup -> 'chain' -> 'devices' @> ${JSON.stringify([{ model: ask.box }])}::jsonb` : sql``}
-      ${words.map((word) => sql`and (' ' || w.name) like ${`% ${word}%`}`)}
+      ${words.reduce((all, word) => sql`${all} and (' ' || w.name) like ${`% ${word}%`}`, sql``)}
     order by w.at desc limit ${MOST_SHOWN}`;
   return rows.map(({ at, show_id: show, line_id: lineId, ...row }) => ({
     ...row,

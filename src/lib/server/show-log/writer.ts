@@ -1,5 +1,3 @@
-import type { Plan } from '$core/plan/schema';
-import type { MadeEdit } from '$core/log/told-edits';
 import { nameKey } from '$core/text/names';
 import { server as says } from '$core/words/server';
 import { randomUUID } from 'node:crypto';
@@ -102,89 +100,91 @@ export function catchUp(crewId: string, showId: string): Promise<void> {
   return next;
 }
 
-type Row = Omit<MadeEdit, 'at' | 'maker'> & {
-  at: string;
-  person_id: string | null;
-  by: string | null;
-  device: string | null;
-};
-
 /** How often telling what happened at a show has failed on end, by show. */
 const failed = new Map<string, number>();
 const MOST_FAILS = 3;
 
-/** A moment as the database tells it, in milliseconds since 1970. */
-const momentOf = (at: string): number => new Date(at).getTime();
+/** What is not told yet of a show, as the database writes it: read by the thread that tells it, for the one that answers everybody has better to do. */
+interface Untold {
+  readonly name: string;
+  readonly revision: number;
+  readonly logged: number;
+  /** `ToTell` as text. */
+  readonly task: string;
+  /** How many edits are in it, and of everything else what there is most of. */
+  readonly edits: number;
+  readonly most: number;
+  /** Of the edits, where there are any. */
+  readonly last: Pick<ToTell['edits'][number], 'id' | 'at' | 'personId' | 'by'> | null;
+}
+
+async function untoldAt(crewId: string, showId: string): Promise<Untold | undefined> {
+  const sql = client();
+  const moment = (column: string) => sql`floor(extract(epoch from ${sql(column)}) * 1000)::float8 as at`;
+  const who = sql`${moment('made_at')}, person_id as "personId", made_by as by, id::text as ref`;
+  const list = (name: string, rows: postgres.Fragment) =>
+    sql`lateral (select coalesce(json_agg(x), '[]'::json) as list from (${rows}) x) ${sql(name)}`;
+  const here = (kind: keyof typeof TOLD) => untold(kind, sql`s.id`);
+  const [row] = await sql<Untold[]>`
+    select s.name, s.revision, s.logged, json_array_length(edits.list) as edits, edits.list -> -1 as last,
+      greatest(json_array_length(readings.list), json_array_length(traces.list), json_array_length(stops.list),
+        json_array_length(cleared.list), json_array_length(prints.list), json_array_length(kit.list)) as most,
+      json_build_object('plan', s.plan, 'revision', s.revision, 'edits', edits.list, 'readings', readings.list, 'traces', traces.list,
+        'stops', stops.list, 'cleared', cleared.list, 'prints', prints.list, 'kit', kit.list)::text as task
+    from show s,
+      ${list(
+        'edits',
+        sql`select id, revision, ${moment('made_at')}, kind, label, ops, person_id as "personId", made_by as by,
+          case when person_id is not null and made_by is not null then person_id::text else coalesce(device::text, '') end as maker
+          from edit where show_id = s.id and revision > s.logged and revision <= s.revision and s.revision - s.logged <= ${MOST_EDITS}
+          order by revision`
+      )},
+      ${list('readings', sql`select ${who}, reading ${here('reading')} order by made_at limit ${AT_ONCE}`)},
+      ${list('traces', sql`select ${who}, record ${here('trace')} order by made_at limit ${AT_ONCE}`)},
+      ${list('stops', sql`select ${who}, line_id as "lineId" ${here('stop')} limit ${AT_ONCE}`)},
+      ${list('cleared', sql`select ${moment('cleared_at')}, null as "personId", cleared_by as by, id::text as ref, line_id as "lineId", found ${here('cleared')} limit ${AT_ONCE}`)},
+      ${list(
+        'prints',
+        sql`select ${moment('made_at')}, person_id as "personId", (select name from person p where p.id = person_id) as by, id::text as ref, revision
+          ${here('print')} limit ${AT_ONCE}`
+      )},
+      ${list('kit', sql`select ${who}, item_id as "itemId", before, after, said ${here('kit')} order by id limit ${AT_ONCE}`)}
+    where s.id = ${showId} and s.crew_id = ${crewId}`;
+  return row;
+}
 
 /** Tells a share of it. @returns whether there may be more */
 async function step(crewId: string, showId: string): Promise<boolean> {
-  const sql = client();
-  const [show] = await sql<{ plan: Plan; revision: number; logged: number; name: string }[]>`
-    select plan, revision, logged, name from show where id = ${showId} and crew_id = ${crewId}`;
+  const show = await untoldAt(crewId, showId);
   if (!show) return false;
   const skip = show.revision - show.logged > MOST_EDITS;
-  const edits = skip
-    ? []
-    : await sql<Row[]>`
-        select id, revision, made_at as at, kind, label, ops, person_id, made_by as by, device from edit
-        where show_id = ${showId} and revision > ${show.logged} and revision <= ${show.revision} order by revision`;
-  const who = sql`made_at as at, person_id as "personId", made_by as by, id::text as ref`;
-  const here = (kind: keyof typeof TOLD) => untold(kind, sql`${showId}`);
-  const [readings, traces, stops, cleared, prints, kit] = await Promise.all([
-    sql`select ${who}, reading ${here('reading')} order by made_at limit ${AT_ONCE}`,
-    sql`select ${who}, record ${here('trace')} order by made_at limit ${AT_ONCE}`,
-    sql`select ${who}, line_id as "lineId" ${here('stop')} limit ${AT_ONCE}`,
-    sql`select cleared_at as at, null as "personId", cleared_by as by, id::text as ref, line_id as "lineId", found ${here('cleared')} limit ${AT_ONCE}`,
-    sql`select made_at as at, person_id as "personId", (select name from person p where p.id = person_id) as by, id::text as ref, revision
-      ${here('print')} limit ${AT_ONCE}`,
-    sql`select ${who}, item_id as "itemId", before, after, said ${here('kit')} order by id limit ${AT_ONCE}`
-  ]);
-  const rows = [edits, readings, traces, stops, cleared, prints, kit];
-  if (rows.every((some) => some.length === 0)) {
-    if (skip) await sql`update show set logged = ${show.revision} where id = ${showId} and logged = ${show.logged}`;
+  if (show.edits === 0 && show.most === 0) {
+    if (skip)
+      await client()`update show set logged = ${show.revision} where id = ${showId} and logged = ${show.logged}`;
     return false;
   }
-  const timed = (some: readonly object[]) => some.map((row) => ({ ...row, at: momentOf((row as { at: string }).at) }));
-  const made = edits.map(({ person_id: personId, device, ...e }) => ({
-    ...{ ...e, at: momentOf(e.at), personId },
-    maker: personId && e.by ? personId : (device ?? '')
-  }));
-  const task = {
-    ...{ plan: show.plan, revision: show.revision, edits: made },
-    ...{
-      readings: timed(readings),
-      traces: timed(traces),
-      stops: timed(stops),
-      cleared: timed(cleared),
-      prints: timed(prints),
-      kit: timed(kit)
-    }
-  } as unknown as ToTell;
-  const told = await compute('tell', task).catch((error: unknown) => {
+  const told = await compute('tell', show.task).catch((error: unknown) => {
     // A thread that was ended, or a server that stops, tells it next time. What fails again and again is in the plan's history, and the log says that it is not told here.
     const fails = (failed.get(showId) ?? 0) + 1;
     failed.set(showId, fails);
     if (!(error instanceof NotComputed && error.reason === 'too-large') && fails < MOST_FAILS) throw error;
     failed.delete(showId);
     log.warn({ show: showId, error: error instanceof Error ? error.message : String(error) }, 'told as one');
-    return untoldOf(task);
+    return untoldOf(show);
   });
   failed.delete(showId);
   await write(crewId, showId, show.name, show.logged, show.revision, told);
-  await keepOwnModels(crewId, showId, show.plan, edits);
-  return skip || [readings, traces, stops, cleared, prints, kit].some((some) => some.length === AT_ONCE);
+  await keepOwnModels(crewId, showId, told.ownModels);
+  return skip || show.most === AT_ONCE;
 }
 
 /** Where it cannot be told what edits did, that they were made. */
-function untoldOf({ edits, revision }: ToTell): Told {
-  const last = edits.at(-1);
-  if (!last) return { entries: [], worked: [] };
+function untoldOf({ edits, revision, last }: Untold): Told {
+  if (!last) return { entries: [], worked: [], ownModels: [] };
   const { id: ref, at, personId, by } = last;
   return {
-    entries: [
-      { ...{ ref, at, personId, by }, kind: 'edit', text: says.editsNotTold(edits.length), facts: { revision } }
-    ],
-    worked: []
+    entries: [{ ...{ ref, at, personId, by }, kind: 'edit', text: says.editsNotTold(edits), facts: { revision } }],
+    ...{ worked: [], ownModels: [] }
   };
 }
 
