@@ -40,7 +40,8 @@ const HOURS = /(\d+(?:[.,]\d+)?)\s*(?:h|hrs?|hours?)\b/iu;
 const PLACE =
   /\b(?:(?:now |is )?(?:with|at)|(?:lent|given|gone|went) to|(?:back |now |put |is )?in(?:to)?) (?:the )?((?!repair|stereo|use|it\b|and\b|the workshop)[\p{L}\d’'. -]{2,60}?)(?=$|[,;.](?:\s|$)| and )/iu;
 const WHERE = /\b(?:case|trunk|drawer|bag|van|truck|rack|shelf|store|stock|pouch|box|flight)\b/iu;
-const HAS = /\b(?:(?:now |is |it is )with|lent to|given to)\b|^with /iu;
+/** Somebody has it: said so, or a name behind `with`. */
+const HAS = [/\b(?:(?:now|is) with|lent to|given to)\b/iu, /(?:^|[,;.]\s*)[Ww]ith \p{Lu}/u] as const;
 
 /** Reads it; what says nothing of these is a note all the same. */
 export function readLife(text: string): Heard {
@@ -61,7 +62,7 @@ export function readLife(text: string): Heard {
     ...{ condition, battery },
     hours: hours ? Number(hours[1].replace(',', '.')) : null,
     // `hums with the lift open`, `dead in the second half`: a place is a case, or somebody who has it.
-    place: where && (WHERE.test(where[1]) || HAS.test(text)) ? where[1].trim() : null
+    place: where && (WHERE.test(where[1]) || HAS.some((h) => h.test(text))) ? where[1].trim() : null
   };
 }
 

@@ -61,7 +61,9 @@ function readWant(text: string, kit: Kit): Want {
   const named = Object.values(kit).find(
     (item) =>
       item.kind === 'device' &&
-      [item.name, unitOf(item)?.label ?? ''].some((own) => own !== '' && nameKey(own) === nameKey(said))
+      [item.name, unitOf(item)?.label ?? ''].some(
+        (own) => own !== '' && nameKey(own.replace(LEADS, '')) === nameKey(said)
+      )
   );
   if (named?.kind === 'device') return { code: 'box', text, model: named.model };
   const [item] = readKit(said).items;

@@ -2,8 +2,113 @@ import { describe, expect, it } from 'vitest';
 import { applyEdit } from '../plan/edit';
 import { onTwoSupplies, show } from '../tests/plans';
 import { learn, meet } from './meet';
+import { heardOfPlaceText } from '../words/venue';
+import { socketsOf } from './line-sockets';
 import { hearOf, socketIn } from './sockets';
-import { blankVenue, VenueSchema } from './schema';
+import { distance, hearOfPlace } from './typed';
+import { blankVenue, type Venue, VenueSchema } from './schema';
+
+describe('what is typed of a place', () => {
+  const heard = (text: string) => {
+    const got = hearOfPlace(blankVenue('Loft'), text);
+    return got ? heardOfPlaceText(got) : null;
+  };
+  it.each([
+    ['stage box A: 32 sockets, 40 m to the desk', 'Stage box A: 32 sockets, 40 m to the desk'],
+    [
+      'box B, 16 ch, 25m, stage right, no phantom',
+      'Stage box B: 16 sockets, 25 m to the desk, no phantom, stage right'
+    ],
+    ['snake 24 channels 30 m', 'Stage box: 24 sockets, 30 m to the desk'],
+    ['wall box 2: 8 sockets, balcony', 'Wall box 2: 8 sockets, balcony'],
+    ['tie line 2 from stage to studio, 25 m, 8 ways', 'Tie line 2, stage to studio: 25 m, 8 ways'],
+    ['ties: hall to van 30m 12 lines', 'Tie line, hall to van: 30 m, 12 ways'],
+    ['riser to desk about 12 m', 'riser to desk: 12 m'],
+    ['stage left to box A is about 8 m', 'stage left to box A: 8 m'],
+    ['stage right to FOH 60 ft', 'stage right to FOH: 18.3 m'],
+    ['desk: 48 inputs', 'desk: 48 inputs'],
+    ['the electrician is Ola, bar phone', 'electrician: Ola, bar phone'],
+    ['red curtains', null],
+    ['box is red', null],
+    ['from here to there', null]
+  ])('%s', (text, is) => expect(heard(text)?.replaceAll('\u202F', ' ') ?? null).toBe(is));
+
+  it('said again it is there once; a distance holds both ways', () => {
+    const say = (venue: Venue, text: string): Venue => hearOfPlace(venue, text)!.venue;
+    const once = say(blankVenue('Loft'), 'box A: 16 sockets, 40 m');
+    const twice = say(once, 'box a: 24 sockets, 42 m');
+    expect(twice.boxes).toMatchObject([{ name: 'A', sockets: 24, metres: 42 }]);
+    const way = say(say(twice, 'riser to desk 12 m'), 'Desk to riser: 13 m');
+    expect(way.runs).toHaveLength(1);
+    expect([distance(way, 'riser', 'desk'), distance(way, 'DESK', 'Riser'), distance(way, 'riser', 'bar')]).toEqual([
+      13,
+      13,
+      null
+    ]);
+    expect(VenueSchema.parse(way)).toEqual(way);
+  });
+});
+
+describe('lines at a place', () => {
+  const plan = show(
+    ['Cello: cello piezo, 3 m, active DI, 20 m multicore, mic 7'],
+    ['Keys: keyboard, 3 m, passive DI, 6 m multicore, mic 2']
+  );
+  const at = (...said: string[]): Venue => said.reduce((v, text) => hearOfPlace(v, text)!.venue, blankVenue('Loft'));
+  const wrong = (venue: Venue) =>
+    socketsOf(plan, venue)
+      .map((s) => [s.socket, s.wrong] as const)
+      .sort(([a], [b]) => b - a);
+
+  it('know their sockets, what is wrong with them, and how long the run is', () => {
+    const venue = at('box A: 16 sockets, 40 m');
+    expect(wrong(venue)).toEqual([
+      [7, null],
+      [2, null]
+    ]);
+    expect(wrong(at('box A: 16 sockets', 'socket 7 of box A is dead'))[0]).toEqual([7, 'dead']);
+    expect(wrong(at('box A: 16 sockets', 'socket 7 of box B is dead'))[0]).toEqual([7, null]);
+    // Phantom counts for the line that needs it, from the box and from the socket.
+    expect(wrong(at('box A: 16 sockets, no phantom'))).toEqual([
+      [7, 'no-phantom'],
+      [2, null]
+    ]);
+    expect(wrong(at('box A: 16 sockets', 'socket 2 of box A no phantom'))[1]).toEqual([2, null]);
+    // A box of six has no seventh socket.
+    expect(wrong(at('box A: 6 sockets'))).toEqual([[2, null]]);
+    expect(wrong(at('box A: 7 sockets'))).toEqual([
+      [7, null],
+      [2, null]
+    ]);
+    // Of two boxes nobody knows which, unless the line says where it stands.
+    expect(wrong(at('box A: 16 sockets', 'box B: 16 sockets'))).toEqual([]);
+    const met = meet(plan, venue, () => 's-x');
+    expect(met.runs.map((r) => [r.line.info?.name, r.planned, r.known]).sort()).toEqual([
+      ['Cello', 20, 40],
+      ['Keys', 6, 40]
+    ]);
+    const done = applyEdit(plan, { ops: [...met.ops!] });
+    if (!done.ok) throw new Error('does not fit');
+    expect(meet(done.plan, venue, () => 's-x').runs).toEqual([]);
+  });
+
+  it('another day’s measurement is believed less than today’s, and more than a guess', () => {
+    const [id] = Object.keys(plan.supplies);
+    const measured = structuredClone(plan);
+    measured.supplies[id] = { ...measured.supplies[id], emf: 0.2, spread: 1.1, planned: { emf: 1 } };
+    const venue = learn(blankVenue('Loft'), measured);
+    const done = applyEdit(plan, { ops: [...meet(plan, venue, () => 's-x').ops!] });
+    if (!done.ok) throw new Error('does not fit');
+    expect(done.plan.supplies[id]).toMatchObject({ emf: 0.2, spread: 1.5 });
+    const wide = { ...venue, supplies: [{ ...venue.supplies[0], spread: 1.6 }] };
+    const asWide = applyEdit(plan, { ops: [...meet(plan, wide, () => 's-x').ops!] });
+    expect(asWide.ok && asWide.plan.supplies[id].spread).toBe(1.6);
+    // What was measured here today stays.
+    expect(meet(measured, { ...venue, supplies: [{ ...venue.supplies[0], emf: 0.4 }] }, () => 's-x').otherwise).toEqual(
+      []
+    );
+  });
+});
 
 describe('a place that a crew knows', () => {
   it.each([

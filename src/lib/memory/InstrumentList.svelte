@@ -9,7 +9,7 @@
 <ul>
   {#each instruments as { id, instrument } (id)}
     <li class="border-b border-base-300 py-2 leading-snug">
-      <a class="link font-semibold" href="/memory/instruments/{id}">{instrument.name}</a>
+      <a class="link font-semibold" href="/memory/players/{id}">{instrument.name}</a>
       <span class="[overflow-wrap:anywhere]">{instrument.line}</span>
       {#if instrument.wants}<span class="block text-quiet">{says.wanted} {instrument.wants}</span>{/if}
     </li>

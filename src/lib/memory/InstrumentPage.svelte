@@ -12,6 +12,7 @@
   import { browserRows } from '$lib/outbox/browser-rows';
   import type { WorkedBefore } from '$lib/protocol/log';
   import type { Players } from '$lib/protocol/players';
+  import Fact from '$lib/ui/Fact.svelte';
   import Header from '$lib/ui/Header.svelte';
   import { onMount, untrack } from 'svelte';
   import NotTaken from './NotTaken.svelte';
@@ -68,9 +69,21 @@
       <p class="text-quiet">{modelName(instrument.model)}</p>
       {#if instrument.own}<p class="text-quiet">{says.ownValues(ownValuesText(instrument.own))}</p>{/if}
     </div>
-    <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-      {@render field(says.name, instrument.name, PLAYER_LIMITS.name, (name) => name && put({ name }))}
-      {@render field(says.whose, instrument.player, PLAYER_LIMITS.name, (player) => put({ player }))}
+    <div class="grid grid-cols-2 gap-x-6 gap-y-3 max-sm:grid-cols-1">
+      <Fact
+        name={says.name}
+        value={instrument.name}
+        most={PLAYER_LIMITS.name}
+        disabled={!mayChange}
+        onset={(name) => name && put({ name })}
+      />
+      <Fact
+        name={says.whose}
+        value={instrument.player}
+        most={PLAYER_LIMITS.name}
+        disabled={!mayChange}
+        onset={(player) => put({ player })}
+      />
       <form
         class="col-span-full grid gap-0.5"
         onsubmit={(event) => {
@@ -81,7 +94,7 @@
         <label class="text-[0.93em] text-quiet" for="its-line">{says.line}</label>
         <input
           id="its-line"
-          class="input w-full"
+          class="h-9 w-full border-b border-base-300 bg-transparent hover:border-base-content focus:border-primary max-sm:h-11"
           autocomplete="off"
           spellcheck="false"
           maxlength={PLAYER_LIMITS.line}
@@ -95,10 +108,24 @@
         </p>
       </form>
       <div class="grid content-start">
-        {@render field(says.wantsOf, instrument.wants, PLAYER_LIMITS.wants, (to) => put({ wants: to }), says.wantsFor)}
+        <Fact
+          name={says.wantsOf}
+          value={instrument.wants}
+          most={PLAYER_LIMITS.wants}
+          example={says.wantsFor}
+          disabled={!mayChange}
+          onset={(to) => put({ wants: to })}
+        />
         {#if wants.length > 0}<p class="pt-1 text-[0.93em] text-quiet">{says.understood} {wants.join(', ')}</p>{/if}
       </div>
-      {@render field(says.note, instrument.note, PLAYER_LIMITS.note, (note) => put({ note }))}
+      <Fact
+        long
+        name={says.note}
+        value={instrument.note}
+        most={PLAYER_LIMITS.note}
+        disabled={!mayChange}
+        onset={(note) => put({ note })}
+      />
     </div>
   {:else}
     <p class="text-quiet">{says.gone}</p>
@@ -116,16 +143,3 @@
     </p>
   {/if}
 </main>
-
-{#snippet field(name: string, value: string, most: number, set: (value: string) => void, example = '')}
-  <label class="grid gap-0.5"
-    ><span class="text-[0.93em] text-quiet">{name}</span><input
-      class="input w-full"
-      maxlength={most}
-      placeholder={example}
-      disabled={!mayChange}
-      {value}
-      onchange={(event) => set(event.currentTarget.value.trim())}
-    /></label
-  >
-{/snippet}

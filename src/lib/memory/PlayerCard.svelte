@@ -5,6 +5,7 @@
   import type { CrewPlayers } from '$lib/players/crew-players.svelte';
   import { CREW_HEADER } from '$lib/protocol/kit';
   import { request } from '$lib/outbox/outcome';
+  import Fact from '$lib/ui/Fact.svelte';
   import { toast } from 'svelte-sonner';
   import InstrumentList from './InstrumentList.svelte';
 
@@ -48,19 +49,16 @@
       {/if}
     {/if}
   </div>
-  <div class="grid grid-cols-3 gap-3 max-sm:grid-cols-1">
+  <div class="grid grid-cols-3 gap-x-6 gap-y-3 max-sm:grid-cols-1">
     {#each FIELDS as [field, name, example, most] (field)}
-      <label class="grid gap-0.5">
-        <span class="text-[0.93em] text-quiet">{name}</span>
-        <input
-          class="input w-full"
-          value={player[field]}
-          maxlength={most}
-          placeholder={example}
-          disabled={!mayChange}
-          onchange={(event) => crew.putPlayer({ ...player, [field]: event.currentTarget.value.trim() }, id)}
-        />
-      </label>
+      <Fact
+        {name}
+        value={player[field]}
+        {most}
+        {example}
+        disabled={!mayChange}
+        onset={(to) => crew.putPlayer({ ...player, [field]: to }, id)}
+      />
     {/each}
   </div>
   <InstrumentList {instruments} />

@@ -15,7 +15,7 @@
     <li class="border-b border-base-300 py-2 leading-snug">
       <p class="[overflow-wrap:anywhere]">
         {#if named}<strong>{one.setup.name}</strong>
-          <span class="text-quiet">{modelShort(one.setup.chain.devices[0].model)}</span>
+          <span class="text-quiet">{modelShort(one.setup.chain.devices[0].model)}:</span>
         {/if}
         {setupText(one.setup)}
       </p>

@@ -49,11 +49,11 @@
 {#if instrument}
   <section class="grid gap-1 leading-snug {pad}" aria-label={says.instrument} data-instrument>
     <p class="flex flex-wrap gap-x-2">
-      <a class="link font-semibold" href="/memory/instruments/{id}">{ownedName(instrument)}</a>
+      <a class="link font-semibold" href="/memory/players/{id}">{ownedName(instrument)}</a>
       {#if player?.player.position}<span class="text-quiet">{player.player.position}</span>{/if}
     </p>
     {#if wants.length > 0}
-      <ul>
+      <ul class="flex flex-wrap gap-x-4 gap-y-1">
         {#each wants as want, k (k)}
           {@const met = isMet(plan, line, want)}
           {@const ops = met === false ? stepsTo(want) : null}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fact from '$lib/ui/Fact.svelte';
   import { venue as says } from '$core/words/screen/venue';
   import { ROOM_NAMES } from '$core/words/names';
   import { type Venue, VENUE_LIMITS } from '$core/venue/schema';
@@ -13,13 +14,43 @@
   const ROOMS = Object.keys(ROOM_NAMES) as (keyof typeof ROOM_NAMES)[];
 </script>
 
-<div class="grid grid-cols-3 gap-3 max-sm:grid-cols-1">
-  {@render field(says.name, venue.name, VENUE_LIMITS.name, '', (name) => name && onput({ name }))}
-  {@render field(says.electrician, venue.electrician, 200, says.whoMayOpen, (electrician) => onput({ electrician }))}
-  {@render field(says.deskThere, venue.desk ?? '', 200, says.whichDesk, (desk) => onput({ desk }))}
-  <label class="grid gap-0.5"
+<div class="grid grid-cols-3 gap-x-6 gap-y-3 max-sm:grid-cols-1">
+  <Fact
+    name={says.name}
+    value={venue.name}
+    most={VENUE_LIMITS.name}
+    disabled={!mayChange}
+    onset={(name) => name && onput({ name })}
+  />
+  <Fact
+    name={says.electrician}
+    value={venue.electrician}
+    most={200}
+    example={says.whoMayOpen}
+    disabled={!mayChange}
+    onset={(electrician) => onput({ electrician })}
+  />
+  <Fact
+    name={says.deskThere}
+    value={venue.desk ?? ''}
+    most={200}
+    example={says.whichDesk}
+    disabled={!mayChange}
+    onset={(desk) => onput({ desk })}
+  />
+  <Fact
+    long
+    wide
+    name={says.note}
+    value={venue.note}
+    most={VENUE_LIMITS.note}
+    example={says.loadIn}
+    disabled={!mayChange}
+    onset={(note) => onput({ note })}
+  />
+  <label class="grid content-start gap-0"
     ><span class="text-[0.93em] text-quiet">{says.room}</span><select
-      class="select w-full"
+      class="h-9 w-full border-b border-base-300 bg-transparent max-sm:h-11"
       disabled={!mayChange}
       value={venue.room}
       onchange={(event) => onput({ room: (event.currentTarget.value || null) as Venue['room'] })}
@@ -28,35 +59,13 @@
         >{/each}</select
     ></label
   >
-  <label class="grid gap-0.5"
+  <label class="grid content-start gap-0"
     ><span class="text-[0.93em] text-quiet">{says.mains}</span><select
-      class="select w-full"
+      class="h-9 w-full border-b border-base-300 bg-transparent max-sm:h-11"
       disabled={!mayChange}
       value={venue.mainsHz}
       onchange={(event) => onput({ mainsHz: event.currentTarget.value === '60' ? 60 : 50 })}
       ><option value={50}>{says.fifty}</option><option value={60}>{says.sixty}</option></select
     ></label
   >
-  <label class="col-span-full grid gap-0.5"
-    ><span class="text-[0.93em] text-quiet">{says.note}</span><textarea
-      class="textarea min-h-20 w-full"
-      maxlength={VENUE_LIMITS.note}
-      placeholder={says.loadIn}
-      disabled={!mayChange}
-      value={venue.note}
-      onchange={(event) => onput({ note: event.currentTarget.value.trim() })}></textarea></label
-  >
 </div>
-
-{#snippet field(name: string, value: string, most: number, example: string, set: (value: string) => void)}
-  <label class="grid gap-0.5"
-    ><span class="text-[0.93em] text-quiet">{name}</span><input
-      class="input w-full"
-      maxlength={most}
-      placeholder={example}
-      disabled={!mayChange}
-      {value}
-      onchange={(event) => set(event.currentTarget.value.trim())}
-    /></label
-  >
-{/snippet}

@@ -19,7 +19,7 @@
   <ol data-life>
     {#each events as event, k (k)}
       {@const changed = kitChangeText(event.before, event.after)}
-      <li class="grid grid-cols-[120px_1fr] gap-x-3 border-b border-base-300 py-2 leading-snug max-sm:grid-cols-1">
+      <li class="grid grid-cols-[150px_1fr] gap-x-3 border-b border-base-300 py-2 leading-snug max-sm:grid-cols-1">
         <time class="num text-[0.93em] text-quiet" datetime={event.at}>{dateTime(event.at)}</time>
         <div class="min-w-0 [overflow-wrap:anywhere]">
           {#if event.said}<p class="font-semibold">{event.said}</p>{/if}

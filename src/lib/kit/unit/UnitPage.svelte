@@ -13,6 +13,7 @@
   import { CrewKit } from '$lib/kit/crew-kit.svelte';
   import { STATUS } from '$lib/kit/save-words';
   import type { KitEvent } from '$lib/protocol/kit';
+  import Fact from '$lib/ui/Fact.svelte';
   import Header from '$lib/ui/Header.svelte';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -143,15 +144,14 @@
         {/if}
       </p>
     </form>
-    <div class="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+    <div class="grid grid-cols-2 gap-x-6 gap-y-3 max-sm:grid-cols-1">
       {#if unit && item.kind !== 'battery'}
-        {@render field(
-          says.number,
-          unit.label,
-          KIT_LIMITS.label,
-          (label) => label && edit({ unit: { ...unit, label } })
-        )}
-        {@render field(says.serial, unit.serial, KIT_LIMITS.serial, (serial) => edit({ unit: { ...unit, serial } }))}
+        <Fact
+          name={says.number}
+          value={unit.label}
+          most={KIT_LIMITS.label}
+          onset={(label) => label && edit({ unit: { ...unit, label } })}
+        />
       {:else if item.kind !== 'battery'}
         <p class="col-span-full text-quiet">
           {says.noNumber}
@@ -160,20 +160,9 @@
           >
         </p>
       {/if}
-      {@render field(says.whereItIs, item.place, KIT_LIMITS.text, (place) => edit({ place }))}
-      {@render field(says.noteOnIt, item.note, KIT_LIMITS.note, (note) => edit({ note }))}
+      <Fact name={says.whereItIs} value={item.place} most={KIT_LIMITS.text} onset={(place) => edit({ place })} />
+      <Fact long name={says.noteOnIt} value={item.note} most={KIT_LIMITS.note} onset={(note) => edit({ note })} />
     </div>
   {/if}
   <UnitLife {events} {notes} />
 </main>
-
-{#snippet field(name: string, value: string, most: number, set: (value: string) => void)}
-  <label class="grid gap-0.5"
-    ><span class="text-[0.93em] text-quiet">{name}</span><input
-      class="input w-full"
-      maxlength={most}
-      {value}
-      onchange={(event) => set(event.currentTarget.value.trim())}
-    /></label
-  >
-{/snippet}

@@ -36,7 +36,7 @@
   >
 {:else}
   <aside
-    class="no-print sticky top-0 grid max-h-dvh w-[380px] shrink-0 content-start gap-2 overflow-y-auto border-l border-base-300 px-4 pt-2.5 pb-8"
+    class="no-print sticky top-0 grid max-h-dvh min-h-[calc(100dvh-48px)] w-[380px] shrink-0 content-start gap-2 overflow-y-auto border-l border-base-300 px-4 pt-2.5 pb-8"
     aria-label={says.logBeside}
     data-log-beside
   >
