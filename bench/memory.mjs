@@ -44,6 +44,27 @@ await main(async () => {
       await sql`insert into show (crew_id, name, plan)
         select ${crew}, 'Night ' || k, plan from generate_series(${have + 1}::int, ${SHOWS}::int) k, (select plan from show where name = 'The Salt Road' limit 1) p`;
       const [{ id: show }] = await sql`select id from show order by made_at, id limit 1`;
+      // Lines that worked, changes of the kit, players and their instruments, as many as two hundred evenings leave.
+      let setup;
+      // The earlier nights are told a moment after the start.
+      for (let tries = 0; !setup && tries < 120; tries++) {
+        [setup] = await sql`select to_jsonb(w) as row from worked w limit 1`;
+        if (!setup) await new Promise((done) => setTimeout(done, 500));
+      }
+      const instrument = crypto.randomUUID();
+      await sql`insert into worked select (jsonb_populate_record(null::worked, ${sql.json(setup.row)} || jsonb_build_object('id', gen_random_uuid(), 'show_id', s.id,
+          'line_id', 'l-' || k, 'instrument_id', case when k = 3 then ${instrument} end, 'at', timestamptz '2026-01-01' + k * interval '3 hours'))).*
+        from show s, generate_series(1, 100) k`;
+      await sql`insert into kit_change (crew_id, item_id, before, after, said, show_id)
+        select ${crew}, 'rope-0' || 1 + k % 9, null, i.item, 'crackles ' || k, null from generate_series(1, 20000) k, (select item from kit_item where id = 'rope-04') i`;
+      await sql`insert into player (id, crew_id, player) select gen_random_uuid(), ${crew}, jsonb_set(p.player, '{name}', to_jsonb('Player ' || k))
+        from generate_series(1, 150) k, (select player from player limit 1) p`;
+      await sql`insert into instrument (id, crew_id, instrument) select case when k = 1 then ${instrument}::uuid else gen_random_uuid() end, ${crew},
+        jsonb_set(p.instrument, '{name}', to_jsonb('Instrument ' || k)) from generate_series(1, 400) k, (select instrument from instrument limit 1) p`;
+      await sql`insert into venue (id, crew_id, venue) select gen_random_uuid(), ${crew}, jsonb_set(p.venue, '{name}', to_jsonb('Hall ' || k))
+        from generate_series(1, 100) k, (select venue from venue limit 1) p`;
+      await sql`analyze`;
+      const [{ id: place }] = await sql`select id from venue limit 1`;
       const asks = {
         'search: hum foyer': '/api/log?q=hum%20foyer',
         'search: gain cello': '/api/log?q=gain%20cello',
@@ -53,6 +74,16 @@ await main(async () => {
         'search: hum, by one person, at one show': `/api/log?q=hum&by=Mira&show=${show}`,
         'screen: memory': '/memory',
         'screen: log of a show': `/show/${show}/log`,
+        'screen: shows': '/',
+        'screen: lines of a show': `/show/${show}`,
+        'screen: kit': '/kit',
+        'screen: a unit of kit': '/kit/rope-04',
+        'screen: players': '/memory/players',
+        'screen: an instrument': `/memory/players/${instrument}`,
+        'screen: what worked': '/memory/worked',
+        'screen: what worked, by name and DI': '/memory/worked?q=theremin&box=passive-di',
+        'screen: venues': '/memory/venues',
+        'screen: a venue': `/memory/venues/${place}`,
         'screen: last time': `/api/shows/${show}/worked?name=Theremin&source=line-unbalanced`
       };
       const found = Object.fromEntries(Object.keys(asks).map((what) => [what, []]));

@@ -16,7 +16,7 @@ export interface AtSocket {
 }
 
 /** The stage box that a line goes to: the only one, or the one where it stands. */
-export function boxOf(venue: Venue, line: Line): VenueBox | null {
+function boxOf(venue: Venue, line: Line): VenueBox | null {
   const boxes = venue.boxes ?? [];
   if (boxes.length === 1) return boxes[0];
   const place = nameKey(line.info?.place ?? '');

@@ -2,6 +2,11 @@ import type { Shown } from './shown';
 
 /** What the screen says in the log and in the memory of a crew. Names of screens and keys: `docs/adding.md`. */
 export const log = {
+  whichUnit: 'Which unit',
+  everyUnit: 'Every unit',
+  whichInstrument: 'Which instrument',
+  everyInstrument: 'Every instrument',
+  allInTheLog: 'All that was logged of it',
   logBeside: 'Log',
   hideIt: 'Hide',
   gainComputed: (gain: Shown) => `gain computed then ${gain}`,

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { log as logSays } from '$core/words/screen/log';
   import { players as says } from '$core/words/screen/players';
   import { ownedName } from '$core/players/named';
   import { readInstrumentLine } from '$core/players/read-line';
@@ -134,6 +135,11 @@
     <h2 class="heading">{says.worked}</h2>
     {#if worked.length === 0}<p class="max-w-[60ch] text-quiet">{says.workedTeach}</p>{/if}
     <WorkedList {worked} named={false} />
+    {#if instrument}
+      <p class="pt-2">
+        <a class="link" href="/memory?q={encodeURIComponent(instrument.name)}">{logSays.allInTheLog}</a>
+      </p>
+    {/if}
   </section>
   {#if instrument && mayChange}
     <p>

@@ -10,15 +10,33 @@
   import { dateTime } from '$lib/ui/when';
   import { untrack } from 'svelte';
 
+  type Choice = { readonly id: string; readonly name: string };
   interface Props {
     page: LogPage;
-    shows: readonly { readonly id: string; readonly name: string }[];
-    venues: readonly { readonly id: string; readonly name: string }[];
+    /** What the address asks for. */
+    ask: Readonly<Partial<Record<'q' | 'kind' | 'show' | 'venue' | 'unit' | 'by', string>>>;
+    shows: readonly Choice[];
+    venues: readonly Choice[];
+    units: readonly Choice[];
+    /** Names of instruments: what was logged of one is found by its name. */
+    instruments: readonly string[];
     people: readonly string[];
   }
   /** One field over everything that was logged at any show. */
-  const { page, shows, venues, people }: Props = $props();
-  let [q, kind, show, venue, by] = $state(['', '', '', '', '']);
+  const { page, ask, shows, venues, units, instruments, people }: Props = $props();
+  let [q, kind] = $state(untrack(() => [ask.q ?? '', ask.kind ?? '']));
+  const chosen = $state(
+    untrack(() => ({ show: ask.show ?? '', venue: ask.venue ?? '', unit: ask.unit ?? '', by: ask.by ?? '' }))
+  );
+  let instrument = $state('');
+  const CHOICES = $derived(
+    [
+      { key: 'show' as const, label: says.whichShow, all: says.everyShow, list: shows },
+      { key: 'venue' as const, label: says.whichVenue, all: says.everyVenue, list: venues },
+      { key: 'unit' as const, label: says.whichUnit, all: says.everyUnit, list: units },
+      { key: 'by' as const, label: says.byWhom, all: says.everybody, list: people.map((name) => ({ id: name, name })) }
+    ].filter(({ list }) => list.length > 0)
+  );
   let entries = $state.raw<readonly LogEntry[]>(untrack(() => page.entries));
   let more = $state(untrack(() => page.more));
   let unheard = $state(false);
@@ -26,13 +44,17 @@
 
   async function fetchPage(older: boolean): Promise<void> {
     const now = ++turn;
-    const found = await fetchLog({ q, kind, show, venue, by }, older ? entries.at(-1) : undefined);
+    // An instrument is asked for by its name, with whatever else is searched.
+    const words = [q, instrument].filter((w) => w !== '').join(' ');
+    const found = await fetchLog({ q: words, kind, ...$state.snapshot(chosen) }, older ? entries.at(-1) : undefined);
     // Somebody has typed on meanwhile.
     if (now !== turn) return;
     unheard = found === null;
     if (found) [entries, more] = [older ? [...entries, ...found.entries] : found.entries, found.more];
   }
-  const filtered = $derived(q !== '' || venue !== '' || kind !== '' || show !== '' || by !== '');
+  const filtered = $derived(
+    q !== '' || kind !== '' || instrument !== '' || Object.values(chosen).some((v) => v !== '')
+  );
 </script>
 
 <Header />
@@ -47,30 +69,26 @@
       large
       onask={() => void fetchPage(false)}
     >
-      {#snippet more(ask)}
-        <select class="select h-12 w-auto" aria-label={says.whichShow} bind:value={show} onchange={ask}>
-          <option value="">{says.everyShow}</option>
-          {#each shows as s (s.id)}<option value={s.id}>{s.name}</option>{/each}
-        </select>
-        {#if venues.length > 0}
-          <select class="select h-12 w-auto" aria-label={says.whichVenue} bind:value={venue} onchange={ask}>
-            <option value="">{says.everyVenue}</option>
-            {#each venues as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
+      {#snippet more(again)}
+        {#each CHOICES as { key, label, all, list } (key)}
+          <select class="select h-12 w-auto max-w-44" aria-label={label} bind:value={chosen[key]} onchange={again}>
+            <option value="">{all}</option>
+            {#each list as { id, name } (id)}<option value={id}>{name}</option>{/each}
+          </select>
+        {/each}
+        {#if instruments.length > 0}
+          <select
+            class="select h-12 w-auto max-w-44"
+            aria-label={says.whichInstrument}
+            bind:value={instrument}
+            onchange={again}
+          >
+            <option value="">{says.everyInstrument}</option>
+            {#each instruments as name (name)}<option value={name}>{name}</option>{/each}
           </select>
         {/if}
       {/snippet}
     </LogSearch>
-    {#if people.length > 1}
-      <select
-        class="select h-12 w-auto"
-        aria-label={says.byWhom}
-        bind:value={by}
-        onchange={() => void fetchPage(false)}
-      >
-        <option value="">{says.everybody}</option>
-        {#each people as person (person)}<option value={person}>{person}</option>{/each}
-      </select>
-    {/if}
   </div>
   {#if unheard}<p class="text-warning" role="status">{says.memoryCannotBeReached}</p>{/if}
   {#if entries.length === 0}

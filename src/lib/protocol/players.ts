@@ -14,7 +14,7 @@ export const PlayerChangeSchema = z
   .strictObject({ from: PlayerSchema.nullable(), to: PlayerSchema.nullable() })
   .refine(something, NOTHING);
 
-export interface KnownPlayer {
+interface KnownPlayer {
   readonly id: string;
   readonly player: Player;
 }

@@ -62,8 +62,3 @@ export async function documentsOf<T>(table: DocumentTable, crewId: string): Prom
   return client()<Kept<T>[]>`
     select id, ${of} as it from ${of} where crew_id = ${crewId} order by lower(${of} ->> 'name'), id limit ${MOST}`;
 }
-export async function documentOf<T>(table: DocumentTable, crewId: string, id: string): Promise<T | null> {
-  const of = client()(table);
-  const [row] = await client()<{ it: T }[]>`select ${of} as it from ${of} where crew_id = ${crewId} and id = ${id}`;
-  return row?.it ?? null;
-}

@@ -341,7 +341,11 @@ export const entry = pgTable(
     index('entry_show').on(t.crewId, t.showId, t.at),
     index('entry_crew').on(t.crewId, t.at),
     index('entry_of').on(t.ofEntry),
-    index('entry_search').using('gin', t.search)
+    index('entry_search').using('gin', t.search),
+    // Few entries are about a thing of the kit.
+    index('entry_units')
+      .using('gin', sql`(facts -> 'units')`)
+      .where(sql`facts ? 'units'`)
   ]
 );
 

@@ -6,4 +6,12 @@
 </script>
 
 <svelte:head><title>{says.memoryGuanxi}</title></svelte:head>
-<MemoryPage page={data.log} shows={data.shows} venues={data.venues} people={data.people} />
+<MemoryPage
+  page={data.log}
+  ask={data.ask}
+  shows={data.shows}
+  venues={data.venues}
+  units={data.units}
+  instruments={data.instruments}
+  people={data.people}
+/>

@@ -68,7 +68,7 @@ export async function entriesOf(crewId: string, ask: LogAsk, most: number): Prom
       ${ask.show ? sql`and e.show_id = ${ask.show}` : sql`and exists (select 1 from show s where s.id = e.show_id and s.deleted_at is null)`}
       ${ask.kind ? sql`and e.kind = ${ask.kind}` : sql``}
       ${ask.line ? sql`and e.facts -> 'lines' ? ${ask.line}` : sql``}
-      ${ask.unit ? sql`and e.facts -> 'units' ? ${ask.unit}` : sql``}
+      ${ask.unit ? sql`and e.facts ? 'units' and e.facts -> 'units' ? ${ask.unit}` : sql``}
       ${ask.venue ? sql`and e.show_id in (select id from show where venue_id = ${ask.venue})` : sql``}
       ${ask.by ? sql`and e.made_by = ${ask.by}` : sql``}
       ${ask.before ? sql`and (e.at, e.id) < (${ask.before.at}::timestamptz, ${ask.before.id}::uuid)` : sql``}

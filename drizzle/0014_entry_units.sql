@@ -1,0 +1,1 @@
+CREATE INDEX "entry_units" ON "entry" USING gin ((facts -> 'units')) WHERE facts ? 'units';
