@@ -27,7 +27,7 @@ export interface Span extends Legs {
   readonly cmrrDb: number | null;
 }
 /** The rails of a box on phantom are no higher than what the feed leaves it. */
-function starved(
+export function starved(
   read: DeviceSettings,
   device: string,
   phantom: Phantom | null

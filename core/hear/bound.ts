@@ -1,0 +1,41 @@
+/** Stages that take no more than so much. */
+
+/** What rails leave of a voltage. @param most volts peak */
+export const railed = (v: Float64Array, most: number): Float64Array =>
+  v.map((x) => (x > most ? most : x < -most ? -most : x));
+
+/** Slower than this a winding’s flux leaks away, hertz: far below what is played. */
+const LEAK_HZ = 0.5;
+
+/**
+ * What a core leaves of a voltage: its flux, the voltage summed up over time, saturates as a cubic, φ − φ³ ÷ 3φₘ², and not beyond.
+ * @param most volts peak that bring it there at `lowest`
+ * @param rate samples a second
+ */
+export function saturated(v: Float64Array, most: number, lowest: number, rate: number): Float64Array {
+  const limit = most / (2 * Math.PI * lowest);
+  const keep = Math.exp((-2 * Math.PI * LEAK_HZ) / rate);
+  const bent = (flux: number): number =>
+    Math.abs(flux) >= limit ? (Math.sign(flux) * 2 * limit) / 3 : flux - (flux * flux * flux) / (3 * limit * limit);
+  const y = new Float64Array(v.length);
+  let [flux, before] = [0, 0];
+  for (let n = 0; n < v.length; n++) {
+    flux = keep * flux + v[n] / rate;
+    const now = bent(flux);
+    y[n] = (now - keep * before) * rate;
+    before = now;
+  }
+  return y;
+}
+
+/** Whether a core is near enough to saturation for it to be heard: a tenth of its flux bends it by 0.3 %. */
+export function nearSaturation(v: Float64Array, most: number, lowest: number, rate: number): boolean {
+  const limit = (0.1 * most) / (2 * Math.PI * lowest);
+  const keep = Math.exp((-2 * Math.PI * LEAK_HZ) / rate);
+  let flux = 0;
+  for (const x of v) {
+    flux = keep * flux + x / rate;
+    if (Math.abs(flux) > limit) return true;
+  }
+  return false;
+}
