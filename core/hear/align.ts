@@ -76,27 +76,31 @@ export function align(a: Float32Array, b: Float32Array, rate: number, most = 2):
   const from = Math.max(0, Math.floor((Math.min(a.length, b.length) - length) / 2));
   const whole = lag(a.subarray(from, from + length), b.subarray(from, from + length));
   const rough = Math.abs(whole.at) > most * rate ? 0 : whole.at;
-  // The same again piece by piece: a clock that runs faster is a lag that grows.
+  const first = piecewise(a, b, rate, rough);
+  // Laid over each other so, what is left is small, and no stretch is smeared by the clocks within it.
+  const near = laidOver(b, a.length, first.at0, first.slope * 1e6);
+  const rest = piecewise(a, near, rate, 0);
+  const late = first.at0 + rest.at0 * (1 + first.slope);
+  const slope = first.slope + rest.slope;
+  return { late, drift: slope * 1e6, inverted: whole.height < 0, alike: correlationAt(a, b, late, slope) };
+}
+
+/** Lags of stretches, and the line through them: a clock that runs faster is a lag that grows. */
+function piecewise(a: Float32Array, b: Float32Array, rate: number, rough: number): { at0: number; slope: number } {
   const piece = Math.round(PIECE * rate);
   const points: { readonly at: number; readonly lag: number; readonly weight: number }[] = [];
   for (let k = 0; k < PIECES; k++) {
     const at = Math.round(((a.length - piece) * k) / (PIECES - 1));
     const other = Math.round(at + rough);
     if (at < 0 || other < 0 || at + piece > a.length || other + piece > b.length) continue;
-    const first = a.subarray(at, at + piece);
-    const energy = first.reduce((sum, v) => sum + v * v, 0);
+    const some = a.subarray(at, at + piece);
+    const energy = some.reduce((sum, v) => sum + v * v, 0);
     if (energy < 1e-9) continue;
-    const found = lag(first, b.subarray(other, other + piece));
-    if (Math.abs(found.at) < 400) points.push({ at, lag: other - at + found.at, weight: Math.sqrt(energy) });
+    const found = lag(some, b.subarray(other, other + piece));
+    if (Math.abs(found.at) < 400)
+      points.push({ at: at + piece / 2, lag: other - at + found.at, weight: Math.sqrt(energy) });
   }
-  const line = points.length >= 2 ? regression(points) : { at0: rough, slope: 0 };
-  const inverted = whole.height < 0;
-  return {
-    late: line.at0,
-    drift: line.slope * 1e6,
-    inverted,
-    alike: correlationAt(a, b, line.at0, line.slope)
-  };
+  return points.length >= 2 ? regression(points) : { at0: rough, slope: 0 };
 }
 
 function regression(points: readonly { at: number; lag: number; weight: number }[]): { at0: number; slope: number } {

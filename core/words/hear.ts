@@ -1,0 +1,68 @@
+import { chanceOf, HEARD, onceIn, trialsFor, wanted } from '../hear/chance';
+import { type Abx, favourite, isOver, type Preference, rightOf, votes } from '../hear/fair';
+import type { SoundId } from '../hear/sounds';
+import { formatNumber } from '../units/format';
+import { andList } from './article';
+
+/** What a test by ear says, in plain words. */
+
+export const SOUND_NAMES: Readonly<Record<SoundId, string>> = {
+  plucked: 'plucked strings',
+  bass: 'bass',
+  bowed: 'bowed strings',
+  keys: 'electric keys',
+  drum: 'drums',
+  speech: 'something like speech',
+  programme: 'a mix',
+  tones: 'eight tones, 50 Hz to 12 kHz',
+  pink: 'pink noise'
+};
+
+/** `12 of 16 right: by guessing once in 26.` */
+export function guessText(right: number, trials: number): string {
+  const chance = chanceOf(right, trials);
+  if (chance > 0.5) return `${right} of ${trials} right: no better than guessing.`;
+  const once = onceIn(right, trials);
+  return `${right} of ${trials} right: by guessing ${once <= 1 ? 'as often as not' : `once in ${formatNumber(once)}`}.`;
+}
+
+/** What a test of X says, to its end or broken off. */
+export function abxText(test: Abx, names: readonly [string, string]): string {
+  const done = test.said.length;
+  const right = rightOf(test);
+  const what = `${names[0]} against ${names[1]}`;
+  if (!isOver(test))
+    return `${what}: broken off after ${done} of ${test.trials}, ${right} right. That says nothing yet.`;
+  const least = wanted(test.trials);
+  const heard = chanceOf(right, test.trials) <= HEARD;
+  return `${what}: ${guessText(right, test.trials)} ${
+    heard
+      ? 'A difference was heard.'
+      : `Not shown that a difference was heard${least === null ? '' : `; ${least} right would have shown it`}.`
+  }`;
+}
+
+/** What a count of trials can show, said before it begins. */
+export function countText(trials: number): string {
+  const least = wanted(trials);
+  return least === null
+    ? `${trials} trials are too few to show anything.`
+    : `${least} of ${trials} right would show it: by guessing less than once in 20.`;
+}
+/** How many trials somebody needs who hears it so often. */
+export const neededText = (share: number): string => {
+  const trials = trialsFor(share);
+  return trials === null ? 'more than 200 trials' : `${trials} trials`;
+};
+
+/** `Liked best, blind: passive DI (2 of 3), over active DI and no DI.` */
+export function preferenceText(test: Preference, names: readonly string[]): string {
+  const by = votes(test);
+  const best = favourite(test);
+  const rest = (k: number): string => andList(names.filter((_, j) => j !== k));
+  const off = test.liked.length < test.rounds ? `, broken off after ${test.liked.length} of ${test.rounds}` : '';
+  if (test.liked.length === 0) return `Nothing was chosen${off}.`;
+  if (best === null)
+    return `No favourite, blind: ${andList(names.map((n, k) => `${n} ${by[k]}`).filter((_, k) => by[k] > 0))}${off}.`;
+  return `Liked best, blind: ${names[best]} (${by[best]} of ${test.liked.length}), over ${rest(best)}${off}.`;
+}
