@@ -16,7 +16,7 @@ async function kept(page: Page, show: string, revision: number): Promise<void> {
           { revision: number } | undefined;
         return [
           names.some((n) => n.startsWith('program-')),
-          pages.includes(`/show/${id}/listen`) && pages.includes(`/show/${id}/paper/__data.json`),
+          pages.includes(`/show/${id}/analyse`) && pages.includes(`/show/${id}/paper/__data.json`),
           plan?.revision
         ];
       }, show)

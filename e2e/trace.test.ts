@@ -99,7 +99,7 @@ test('a recording is read on this machine, and what is heard goes into the trace
 }) => {
   const id = await freshShow(page, app.url, 'The Salt Road');
   const sent: string[] = [];
-  await page.goto(`${app.url}/show/${id}/listen`);
+  await page.goto(`${app.url}/show/${id}/analyse`);
   // Where one is in the show is told to the others; what is heard is not.
   page.on('request', (r) => r.method() !== 'GET' && !r.url().endsWith('/here') && sent.push(r.url()));
   const file = page.getByLabel('Recording', { exact: true });
@@ -123,7 +123,7 @@ test('a recording is read on this machine, and what is heard goes into the trace
   await expect(page.getByRole('listitem').getByText('a buzz', { exact: true })).toBeVisible();
 
   // Two channels in opposite polarity are not averaged to nothing; another channel is one choice away.
-  await page.goto(`${app.url}/show/${id}/listen`);
+  await page.goto(`${app.url}/show/${id}/analyse`);
   const left = exampleOf('hum', 50, 44_100, 4);
   const both = Buffer.from(writeWavFloat([left, left.map((v) => -v)], 44_100));
   await file.setInputFiles({ name: 'both.wav', mimeType: 'audio/wav', buffer: both });
@@ -152,7 +152,7 @@ test('a recording is read on this machine, and what is heard goes into the trace
   await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'whine');
 
   // Without a file and without a microphone: what is made here.
-  await page.goto(`${app.url}/show/${id}/listen`);
+  await page.goto(`${app.url}/show/${id}/analyse`);
   await page.getByLabel('Noise to make').selectOption('crackle');
   await page.getByRole('button', { name: 'Make it' }).click();
   await expect(page.locator('[data-heard]')).toHaveAttribute('data-heard', 'crackle');
@@ -177,7 +177,7 @@ test('a microphone is recorded as it hears, and what it hears told like a file',
   try {
     const page = await browser.newPage();
     const id = await freshShow(page, app.url, 'The Salt Road');
-    await page.goto(`${app.url}/show/${id}/listen`);
+    await page.goto(`${app.url}/show/${id}/analyse`);
     await page.getByRole('button', { name: 'Use the microphone' }).click();
     const stop = page.getByRole('button', { name: /^Stop, [4-9] s/ });
     await expect(stop).toBeVisible();
@@ -192,7 +192,7 @@ test('a microphone is recorded as it hears, and what it hears told like a file',
 
 test('a long recording tells how far it is, and can be left; a second one ends the first', async ({ page, app }) => {
   const id = await freshShow(page, app.url, 'The Salt Road');
-  await page.goto(`${app.url}/show/${id}/listen`);
+  await page.goto(`${app.url}/show/${id}/analyse`);
   const RATE = 16_000;
   /** Four seconds, over and over. */
   const wav = (sound: 'hum' | 'hiss', seconds: number) => {

@@ -4,7 +4,7 @@ import { findModel } from '../gear/catalogue';
 import { ROWS } from '../plan/schema';
 import { saidText } from '../text/schema';
 
-export const PLAYER_LIMITS = { name: 80, line: 400, wants: 200, note: 2000 } as const;
+export const PLAYER_LIMITS = { name: 80, line: 400, wants: 200, note: 2000, heard: 400, hearings: 20 } as const;
 
 const name = saidText(PLAYER_LIMITS.name).regex(/\S/, 'needs a name');
 
@@ -23,7 +23,12 @@ export const InstrumentSchema = z.strictObject({
   own: ROWS.models.nullable(),
   /** What is wanted for it, as it is said: `valve DI, no low cut`. */
   wants: saidText(PLAYER_LIMITS.wants),
-  note: saidText(PLAYER_LIMITS.note)
+  note: saidText(PLAYER_LIMITS.note),
+  /** What was liked by ear, newest first. */
+  heard: z
+    .array(z.strictObject({ at: z.iso.datetime(), text: saidText(PLAYER_LIMITS.heard) }))
+    .max(PLAYER_LIMITS.hearings)
+    .optional()
 });
 export type Instrument = z.infer<typeof InstrumentSchema>;
 

@@ -8,6 +8,7 @@ export const compare = {
   to: (name: Shown, modelName: Shown, quantity: Shown) => `${name} to ${modelName}, ${quantity}`,
   playsTo: (quantity: Shown, quantity2: Shown) => `, plays ${quantity} to ${quantity2}`,
   locked: ', locked',
+  hearThem: 'hear them',
   whatMayBeUsed: 'What may be used',
   fromTheKit: 'from the kit',
   anything: 'anything',

@@ -66,6 +66,7 @@ export const line = {
   whatIsWrong: 'What is wrong',
   why: 'why',
   whatToDoWithIt: 'What to set',
+  hearIt: 'hear it',
   whatWouldFixIt: 'What would fix it',
   plugLevelImpedanceAndBalanceAre: (quantity: Shown) =>
     `Plug, level, impedance and balance are right over ${quantity}.`,

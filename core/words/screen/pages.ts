@@ -75,6 +75,7 @@ export const pages = {
   earthGuanxi: (name: Shown) => `${name}, ground map · Guanxi`,
   kitGuanxi2: (name: Shown) => `${name}, kit · Guanxi`,
   listenGuanxi: (name: Shown) => `${name}, listen · Guanxi`,
+  analyseGuanxi: (name: Shown) => `${name}, analyse · Guanxi`,
   paperGuanxi: (name: Shown) => `${name}, paper · Guanxi`,
   proposalGuanxi: (name: Shown) => `${name}, proposal · Guanxi`,
   schoolsGuanxi: (name: Shown) => `${name}, rules of thumb · Guanxi`,

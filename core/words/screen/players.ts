@@ -11,6 +11,8 @@ export const players = {
   rememberIt: 'Remember this instrument for other shows',
   leaveIt: 'Cancel',
   asKept: (whose: Shown) => (whose === '' ? 'instrument' : `${whose}’s instrument`),
+  lastByEar: 'By ear:',
+  byEar: 'Liked by ear',
   /** The page of all. */
   players: 'Players',
   title: 'Players and instruments',

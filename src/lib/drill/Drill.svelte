@@ -12,10 +12,10 @@
   import { earthName } from '$lib/show/grounds/ground-view';
   import GroundMap from '$lib/show/grounds/GroundMap.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
-  import { play } from '$lib/show/listen/play';
+  import { play } from '$lib/show/analyse/play';
   import TraceAsks from '$lib/show/trace/TraceAsks.svelte';
   import TraceReported from '$lib/show/trace/TraceReported.svelte';
-  import SoundPicture from '$lib/show/listen/SoundPicture.svelte';
+  import SoundPicture from '$lib/show/analyse/SoundPicture.svelte';
   import type { Analysis } from '$core/sound/analyse';
   import { heardText } from '$core/words/sound';
   import { type Remote, wrap } from 'comlink';

@@ -15,6 +15,7 @@
   import type { Players } from '$lib/protocol/players';
   import Fact from '$lib/ui/Fact.svelte';
   import Header from '$lib/ui/Header.svelte';
+  import { dateTime } from '$lib/ui/when';
   import { onMount, untrack } from 'svelte';
   import NotTaken from './NotTaken.svelte';
   import WorkedList from './WorkedList.svelte';
@@ -130,6 +131,18 @@
     </div>
   {:else}
     <p class="text-quiet">{says.gone}</p>
+  {/if}
+  {#if instrument?.heard && instrument.heard.length > 0}
+    <section>
+      <h2 class="heading">{says.byEar}</h2>
+      <ul data-by-ear>
+        {#each instrument.heard as h (h.at)}
+          <li class="border-b border-base-300 py-1.5 leading-snug">
+            {h.text} <span class="text-quiet">{dateTime(h.at)}</span>
+          </li>
+        {/each}
+      </ul>
+    </section>
   {/if}
   <section>
     <h2 class="heading">{says.worked}</h2>

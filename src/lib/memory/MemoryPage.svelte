@@ -71,14 +71,14 @@
     >
       {#snippet more(again)}
         {#each CHOICES as { key, label, all, list } (key)}
-          <select class="select h-12 w-auto max-w-44" aria-label={label} bind:value={chosen[key]} onchange={again}>
+          <select class="select h-12 w-auto max-w-44 pr-8" aria-label={label} bind:value={chosen[key]} onchange={again}>
             <option value="">{all}</option>
             {#each list as { id, name } (id)}<option value={id}>{name}</option>{/each}
           </select>
         {/each}
         {#if instruments.length > 0}
           <select
-            class="select h-12 w-auto max-w-44"
+            class="select h-12 w-auto max-w-44 pr-8"
             aria-label={says.whichInstrument}
             bind:value={instrument}
             onchange={again}

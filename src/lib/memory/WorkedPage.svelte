@@ -49,12 +49,17 @@
       bind:value={q}
       oninput={() => find(250)}
     />
-    <select class="select h-12 w-auto" aria-label={says.whichDi} bind:value={box} onchange={() => find()}>
+    <select class="select h-12 w-auto pr-8" aria-label={says.whichDi} bind:value={box} onchange={() => find()}>
       <option value="">{says.anyDi}</option>
       {#each BOXES as { id } (id)}<option value={id}>{modelName(id)}</option>{/each}
     </select>
     {#if venues.length > 0}
-      <select class="select h-12 w-auto" aria-label={logSays.whichVenue} bind:value={venue} onchange={() => find()}>
+      <select
+        class="select h-12 w-auto pr-8"
+        aria-label={logSays.whichVenue}
+        bind:value={venue}
+        onchange={() => find()}
+      >
         <option value="">{logSays.everyVenue}</option>
         {#each venues as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
       </select>

@@ -14,7 +14,7 @@ export interface WorkerOrder {
 }
 
 /** Views of a show that open without a network; the rest is reached from them. */
-const VIEWS = ['', '/check', '/trace', '/earth', '/paper', '/kit', '/propose', '/listen', '/log'] as const;
+const VIEWS = ['', '/check', '/trace', '/earth', '/paper', '/kit', '/propose', '/listen', '/analyse', '/log'] as const;
 
 /** Of these the server gives more than the show itself. */
 const VIEWS_WITH_DATA: readonly (typeof VIEWS)[number][] = ['', '/check', '/trace', '/paper', '/log'];

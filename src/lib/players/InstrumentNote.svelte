@@ -66,6 +66,7 @@
         {/each}
       </ul>
     {/if}
+    {#if instrument.heard?.[0]}<p class="text-quiet">{says.lastByEar} {instrument.heard[0].text}</p>{/if}
     {#if instrument.note}<p class="text-quiet">{instrument.note}</p>{/if}
   </section>
 {:else if keepable}

@@ -52,12 +52,13 @@
       one(`${at}/kit`, says.kit),
       one(`${at}/paper`, says.paper),
       one(`${at}/check`, says.check),
+      one(`${at}/listen`, says.listen),
       {
         name: says.hum,
         views: [
           [`${at}/earth`, says.earth],
           [`${at}/trace`, says.trace],
-          [`${at}/listen`, says.listen]
+          [`${at}/analyse`, says.analyse]
         ]
       },
       ...crews

@@ -1,7 +1,11 @@
-/** Gives somebody a file to keep. @param parts its text, in pieces */
-export function saveFile(name: string, type: 'text/csv' | 'application/json', ...parts: readonly string[]): void {
+/** Gives somebody a file to keep. @param parts its text or bytes, in pieces */
+export function saveFile(
+  name: string,
+  type: 'text/csv' | 'application/json' | 'audio/wav',
+  ...parts: readonly (string | Uint8Array)[]
+): void {
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([...parts], { type }));
+  link.href = URL.createObjectURL(new Blob(parts as BlobPart[], { type }));
   link.download = name;
   link.click();
   URL.revokeObjectURL(link.href);

@@ -151,6 +151,7 @@
             formatQuantity('frequency', notes.high)
           )}{/if}{line.info?.locked ? says.locked : ''}
       </p>
+      <a class="link" href="/show/{show.id}/listen?line={line.id}">{says.hearThem}</a>
       <span class="ml-auto flex gap-1" role="group" aria-label={says.whatMayBeUsed}>
         <button
           type="button"

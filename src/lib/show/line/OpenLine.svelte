@@ -179,7 +179,11 @@
       </ul>
     </div>
     <div>
-      <h2 class="heading">{found.length === 0 ? says.whatToDoWithIt : says.whatWouldFixIt}</h2>
+      <h2 class="heading flex gap-x-3">
+        <span>{found.length === 0 ? says.whatToDoWithIt : says.whatWouldFixIt}</span>
+        {#if report}<a class="ml-auto link font-normal" href="/show/{show.id}/listen?line={line.id}">{says.hearIt}</a
+          >{/if}
+      </h2>
       {#if plainDoes && report}
         <p class="py-1.5 leading-snug" data-no-box>
           <strong>{needsSentence([])}</strong>

@@ -120,9 +120,20 @@
     feed.open();
     // The other views are at hand when the server is not.
     void Promise.allSettled(
-      ['', '/propose', '/schools', '/kit', '/paper', '/check', '/earth', '/trace', '/listen', '/log', '/compare/x'].map(
-        (to) => preloadCode(`/show/${data.id}${to}`)
-      )
+      [
+        '',
+        '/propose',
+        '/schools',
+        '/kit',
+        '/paper',
+        '/check',
+        '/earth',
+        '/trace',
+        '/listen',
+        '/analyse',
+        '/log',
+        '/compare/x'
+      ].map((to) => preloadCode(`/show/${data.id}${to}`))
     );
     const stop = tinykeys(window, {
       '$mod+z': unlessBusy(show.undo),

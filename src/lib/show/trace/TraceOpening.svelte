@@ -5,7 +5,7 @@
   import type { TraceView } from '$core/trace/view';
   import { askText, wordText } from '$core/words/tracing';
   import { toast } from 'svelte-sonner';
-  import { playExample } from '$lib/show/listen/play';
+  import { playExample } from '$lib/show/analyse/play';
 
   interface Props {
     told: TraceView['told'];

@@ -58,7 +58,7 @@
     </ul>
     <p class="pt-3 text-quiet">
       {says.aRecordingOfItOrThe}
-      <a class="underline" href="/show/{show.id}/listen">{says.listenToIt}</a>{says.toPractiseWithoutAStage}
+      <a class="underline" href="/show/{show.id}/analyse">{says.listenToIt}</a>{says.toPractiseWithoutAStage}
       <a class="underline" href="/drill">{says.drill}</a>.
     </p>
   </section>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { listen as says } from '$core/words/screen/listen';
+  import { analyse as says } from '$core/words/screen/analyse';
   import type { Analysis } from '$core/sound/analyse';
   import { formatHz, formatNumber } from '$core/units/format';
 

@@ -24,5 +24,5 @@ const api = {
   samples: (samples: Float32Array, rate: number, told: (share: number) => void): Analysis =>
     analyse(samples, rate, told)
 };
-export type ListenApi = typeof api;
+export type AnalyseApi = typeof api;
 expose(api);

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { listen as says } from '$core/words/screen/listen';
+  import { analyse as says } from '$core/words/screen/analyse';
   import { resolve } from '$core/plan/resolved';
   import { isComplete } from '$core/plan/lines';
   import type { Analysis } from '$core/sound/analyse';
@@ -14,7 +14,7 @@
   import { lineName } from '$lib/show/session/edits';
   import { decoded } from './decode';
   import { evidenceOf } from '$lib/protocol/heard-sound';
-  import type { FileHeard, ListenApi } from './listen.worker';
+  import type { FileHeard, AnalyseApi } from './analyse.worker';
   import { record, type Recording } from './microphone';
   import SoundPicture from './SoundPicture.svelte';
 
@@ -47,14 +47,14 @@
   /** Runs something beside the page; a newer run ends an older one. */
   async function run(
     what: string,
-    work: (api: ReturnType<typeof wrap<ListenApi>>, told: (s: number) => void) => Promise<Analysis | null>
+    work: (api: ReturnType<typeof wrap<AnalyseApi>>, told: (s: number) => void) => Promise<Analysis | null>
   ): Promise<void> {
     cancel();
-    const own = (worker = new Worker(new URL('./listen.worker.ts', import.meta.url), { type: 'module' }));
+    const own = (worker = new Worker(new URL('./analyse.worker.ts', import.meta.url), { type: 'module' }));
     [name, found, wrong, share, of] = [what, null, null, 0, null];
     try {
       const result = await work(
-        wrap<ListenApi>(own),
+        wrap<AnalyseApi>(own),
         proxy((s: number) => own === worker && (share = s)) as (s: number) => void
       );
       if (own === worker) found = result;

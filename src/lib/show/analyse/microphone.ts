@@ -1,4 +1,4 @@
-import { listen as says } from '$core/words/screen/listen';
+import { analyse as says } from '$core/words/screen/analyse';
 /** Longest recording that is kept in memory, seconds. */
 const MOST_SECONDS = 600;
 

@@ -1,0 +1,137 @@
+import { madeSound } from '../core/hear/sounds';
+import { writeWav } from '../core/hear/wav-out';
+import { readWav } from '../core/sound/wav';
+import { laidOver } from '../core/hear/align';
+import { readFileSync } from 'node:fs';
+import { expect, expectAccessibleInBoth, freshShow, row, test } from './app';
+import { PHONE } from './checking';
+
+test('a remedy is heard before and after, equally loud; two phones are asked blind, and the log keeps what they liked', async ({
+  page,
+  app,
+  device
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await row(page, 'Hammered dulcimer').getByRole('button', { name: 'Hammered dulcimer', exact: true }).click();
+  await page.getByRole('link', { name: 'hear it' }).click();
+  await expect(page).toHaveURL(/\/listen\?line=/);
+  await expect(page.getByLabel('What is played')).toHaveValue('plucked');
+  // What would fix it is offered; as planned and the first of them are compared.
+  await page.getByLabel('Dry, as it leaves the instrument').uncheck();
+  await expect(page.getByRole('button', { name: 'Make them ready' })).toBeDisabled();
+  await page
+    .getByRole('checkbox', { name: /^Active DI/ })
+    .first()
+    .check();
+  await page.getByRole('button', { name: 'Make them ready' }).click();
+  const b = page.getByRole('button', { name: /^Hear B, Active DI/ });
+  await expect(b).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('[data-alike]')).toContainText('All are equally loud, within 0.1 dB');
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  await b.click();
+  await expect(b).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('a');
+  await expect(b).toHaveAttribute('aria-pressed', 'false');
+  await expectAccessibleInBoth(page);
+
+  // The files are what is heard: bass is lost as planned, and there with the remedy.
+  const low = async (letter: string): Promise<number> => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: `Save ${letter} as WAV` }).click()
+    ]);
+    const bytes = readFileSync(await file.path());
+    const read = readWav(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
+    if (!read.ok) throw new Error(read.fault.code);
+    const { samples, rate } = read.wav;
+    // What is below 150 Hz, of all of it: a low pass of one pole, twice.
+    const keep = Math.exp((-2 * Math.PI * 150) / rate);
+    let [s, t, sum, all] = [0, 0, 0, 0];
+    for (const v of samples) {
+      s = keep * s + (1 - keep) * v;
+      t = keep * t + (1 - keep) * s;
+      sum += t * t;
+      all += v * v;
+    }
+    return 10 * Math.log10(sum / all);
+  };
+  const [planned, remedied] = [await low('A'), await low('B')];
+  expect(remedied - planned).toBeGreaterThan(3);
+
+  // Two people, each on a phone, blind.
+  for (const who of ['Mira', 'Tove']) {
+    const phone = await (await device({ viewport: PHONE })).newPage();
+    await phone.goto(page.url());
+    await phone
+      .getByRole('checkbox', { name: /^Active DI/ })
+      .first()
+      .check();
+    await phone.getByRole('button', { name: 'Make them ready' }).click();
+    await phone.getByRole('button', { name: 'Which do you like?' }).click({ timeout: 30_000 });
+    await phone.getByRole('button', { name: 'Begin' }).click();
+    // Nothing on the screen tells which is which.
+    await expect(phone.locator('[data-heard]')).toHaveText(['A', 'B', 'C']);
+    await expect(phone.getByRole('button', { name: 'I like A best' })).toBeDisabled();
+    for (let round = 0; round < 3; round++) {
+      for (const letter of ['A', 'B', 'C'])
+        await phone.getByRole('button', { name: `Hear ${letter}`, exact: true }).click();
+      if (round === 0) {
+        expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
+        await expectAccessibleInBoth(phone);
+      }
+      await phone.getByRole('button', { name: 'I like B best' }).click();
+    }
+    await expect(phone.locator('[data-result]')).toContainText(/blind/);
+    await phone.getByLabel('Who listened').fill(who);
+    await phone.getByRole('button', { name: 'Write it in the log' }).click();
+    await expect(phone.getByText('Written in the log.')).toBeVisible();
+  }
+  await page.goto(`${app.url}/show/${id}/log`);
+  await expect(page.locator('[data-entry="note"]').filter({ hasText: 'Listened to Hammered dulcimer' })).toHaveCount(2);
+  await expect(page.getByText(/Hammered dulcimer, Tove: .*blind/)).toBeVisible();
+  // It stands with the instrument, where the next show sees it.
+  await page.goto(`${app.url}/memory/players`);
+  await page.getByRole('link', { name: 'Hammered dulcimer' }).click();
+  await expect(page.locator('[data-by-ear] li')).toHaveCount(2);
+  await expect(page.locator('[data-by-ear]')).toContainText('Mira: ');
+});
+
+test('whether a difference is heard: as many trials as were agreed, chance in plain words; takes from files are laid over each other', async ({
+  page,
+  app
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/listen`);
+  const played = madeSound('keys', 48_000);
+  const wav = (samples: Float32Array, name: string) => ({
+    name,
+    mimeType: 'audio/wav',
+    buffer: Buffer.from(writeWav(samples, 48_000, name))
+  });
+  const later = laidOver(played, played.length, -480, 0).map((v) => -0.25 * v);
+  await page.getByLabel('Add takes from files').setInputFiles([wav(played, 'first.wav'), wav(later, 'second.wav')]);
+  await expect(page.getByLabel('second.wav')).toBeChecked();
+  await page.getByRole('button', { name: 'Make them ready' }).click();
+  const takes = page.locator('main ol li');
+  await expect(takes).toHaveCount(2, { timeout: 30_000 });
+  await expect(takes.nth(1)).toContainText(/was \+10\.00\sms late/);
+  await expect(takes.nth(1)).toContainText('was turned over');
+
+  await page.getByRole('button', { name: 'Can you hear a difference?' }).click();
+  await page.getByLabel(/How many trials/).selectOption('8');
+  await expect(page.getByText('7 of 8 right would show it')).toBeVisible();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (let trial = 1; trial <= 8; trial++) {
+    await expect(page.getByText(`Trial ${trial} of 8.`)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'X is A' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Hear X' }).click();
+    await page.getByRole('button', { name: 'X is A' }).click();
+  }
+  await expect(page.locator('[data-result]')).toContainText(/first\.wav against second\.wav: \d of 8 right/);
+  await expectAccessibleInBoth(page);
+  await page.getByRole('button', { name: 'Again' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Break off' }).click();
+  await expect(page.locator('[data-result]')).toContainText('broken off after 0 of 8, 0 right. That says nothing yet.');
+});

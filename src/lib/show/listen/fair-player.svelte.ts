@@ -1,0 +1,126 @@
+/** Plays things that lie over each other, one of them heard at a time: switched at the same spot of the loop, without a gap or a click. */
+
+/** A switch takes so long, seconds: too short to be heard, long enough not to click. */
+const SWITCH = 0.008;
+/** It begins so quiet, and comes up to what is set over this time, seconds. */
+const RISE = 0.6;
+
+export class FairPlayer {
+  playing = $state(false);
+  /** Which is heard, from 0. */
+  current = $state(0);
+  /** Of 1. */
+  volume = $state(0.4);
+  /** Seconds of the loop. */
+  length = $state(0);
+  #context: AudioContext | null = null;
+  #master: GainNode | null = null;
+  #buffers: AudioBuffer[] = [];
+  #sources: AudioBufferSourceNode[] = [];
+  #gains: GainNode[] = [];
+  #begun = 0;
+  #at = 0;
+
+  /** Samples a second that this browser plays at. */
+  get rate(): number {
+    this.#context ??= new AudioContext();
+    return this.#context.sampleRate;
+  }
+
+  /** Others to hear; what plays goes on with them from where it was. */
+  load(all: readonly Float32Array[]): void {
+    const context = (this.#context ??= new AudioContext());
+    const was = this.playing ? this.position : this.#at;
+    const on = this.playing;
+    this.#stop();
+    this.#buffers = all.map((samples) => {
+      const buffer = context.createBuffer(1, Math.max(1, samples.length), context.sampleRate);
+      buffer.copyToChannel(samples as Float32Array<ArrayBuffer>, 0);
+      return buffer;
+    });
+    this.length = this.#buffers[0]?.duration ?? 0;
+    this.current = Math.min(this.current, Math.max(0, all.length - 1));
+    this.#at = this.length > 0 ? was % this.length : 0;
+    if (on) void this.play();
+  }
+
+  /** Where it is in the loop, seconds. */
+  get position(): number {
+    if (!this.playing || !this.#context || this.length === 0) return this.#at;
+    return (this.#at + this.#context.currentTime - this.#begun) % this.length;
+  }
+
+  async play(): Promise<void> {
+    const context = this.#context;
+    if (!context || this.playing || this.#buffers.length === 0) return;
+    await context.resume();
+    const limiter = context.createDynamicsCompressor();
+    // The last thing before the ears: whatever comes, it does not jump.
+    limiter.threshold.value = -6;
+    limiter.knee.value = 0;
+    limiter.ratio.value = 20;
+    limiter.attack.value = 0.001;
+    limiter.release.value = 0.1;
+    const master = (this.#master = context.createGain());
+    const now = context.currentTime;
+    master.gain.setValueAtTime(0.01, now);
+    master.gain.linearRampToValueAtTime(this.volume, now + RISE);
+    master.connect(limiter).connect(context.destination);
+    const start = now + 0.02;
+    this.#gains = this.#buffers.map((_, k) => {
+      const gain = context.createGain();
+      gain.gain.value = k === this.current ? 1 : 0;
+      gain.connect(master);
+      return gain;
+    });
+    this.#sources = this.#buffers.map((buffer, k) => {
+      const source = context.createBufferSource();
+      source.buffer = buffer;
+      source.loop = true;
+      source.connect(this.#gains[k]);
+      source.start(start, this.#at);
+      return source;
+    });
+    this.#begun = start;
+    this.playing = true;
+  }
+
+  pause(): void {
+    this.#at = this.position;
+    this.#stop();
+  }
+  #stop(): void {
+    for (const source of this.#sources) source.stop();
+    this.#sources = [];
+    this.#master?.disconnect();
+    this.#master = null;
+    this.playing = false;
+  }
+
+  /** Hears another one, from the same spot on. */
+  switchTo(which: number): void {
+    this.current = which;
+    const now = this.#context?.currentTime ?? 0;
+    this.#gains.forEach((gain, k) => {
+      gain.gain.cancelScheduledValues(now);
+      gain.gain.setValueAtTime(gain.gain.value, now);
+      gain.gain.linearRampToValueAtTime(k === which ? 1 : 0, now + SWITCH);
+    });
+  }
+  setVolume(to: number): void {
+    this.volume = to;
+    const context = this.#context;
+    if (context && this.#master) this.#master.gain.setTargetAtTime(to, context.currentTime, 0.05);
+  }
+  seek(seconds: number): void {
+    const on = this.playing;
+    if (on) this.#stop();
+    this.#at = Math.min(Math.max(seconds, 0), this.length);
+    if (on) void this.play();
+  }
+  close(): void {
+    this.#stop();
+    void this.#context?.close();
+    this.#context = null;
+  }
+}
