@@ -12,10 +12,12 @@ const ORDER = [
   'linecheck',
   'trace',
   'sound',
+  'hear',
   'reader',
   'casebook',
   'log',
   'venue',
+  'players',
   'words',
   'paper'
 ];
@@ -35,7 +37,7 @@ module.exports = {
       comment: 'The core knows no interface, no Node, no database; of packages only what is named here.',
       severity: 'error',
       from: { path: '^core/', pathNot: '(\\.test\\.ts$|^core/tests/)' },
-      to: { pathNot: '^(core/(?!tests/)|node_modules/(zod|fastest-levenshtein|fft.js|papaparse)/)' }
+      to: { pathNot: '^(core/(?!tests/)|node_modules/(zod|fastest-levenshtein|fft.js|ml-matrix|papaparse)/)' }
     },
     {
       name: 'test-helpers-stay-in-tests',

@@ -40,17 +40,6 @@ const VIEWS = [
     }
   },
   {
-    name: 'hum',
-    themes: ['day'],
-    size: DESK,
-    go: async (page, url) => {
-      await lines(page, url);
-      await open(page, 'Tape loops');
-      await page.keyboard.press('h');
-      await page.getByText('Looking for loops').waitFor({ state: 'detached' });
-    }
-  },
-  {
     name: 'tolerance',
     size: DESK,
     themes: ['show'],
@@ -83,18 +72,6 @@ const VIEWS = [
       await lines(page, url);
       await page.getByRole('link', { name: 'Propose' }).click();
       await page.locator('[data-proposal]').first().waitFor({ timeout: 30_000 });
-      await page.waitForTimeout(300);
-    }
-  },
-  {
-    name: 'schools',
-    size: DESK,
-    themes: ['day'],
-    go: async (page, url) => {
-      await lines(page, url);
-      await page.getByRole('link', { name: 'Propose' }).click();
-      await page.getByRole('link', { name: 'Rules of thumb' }).click();
-      await page.locator('[data-school="box active"] button').click({ timeout: 60_000 });
       await page.waitForTimeout(300);
     }
   },
@@ -180,15 +157,43 @@ const VIEWS = [
     }
   },
   {
-    name: 'listen',
+    name: 'analyse',
     themes: ['day'],
     size: DESK,
     go: async (page, url) => {
       await lines(page, url);
       await page.getByRole('link', { name: 'Hum', exact: true }).click();
-      await page.getByRole('link', { name: 'Listen to a recording' }).click();
+      await page.getByRole('link', { name: 'Analyse a recording' }).click();
       await page.getByRole('button', { name: 'Make it' }).click();
       await page.locator('[data-heard]').waitFor();
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'listen',
+    themes: ['day'],
+    size: DESK,
+    go: async (page, url) => {
+      await lines(page, url);
+      await open(page, 'Hammered dulcimer');
+      await page.getByRole('link', { name: 'hear it' }).click();
+      await page
+        .getByRole('checkbox', { name: /^Active DI/ })
+        .first()
+        .check();
+      await page.getByRole('button', { name: 'Make them ready' }).click();
+      await page.locator('[data-alike]').waitFor();
+      await page.waitForTimeout(300);
+    }
+  },
+  {
+    name: 'unit',
+    themes: ['day'],
+    size: DESK,
+    go: async (page, url) => {
+      await page.goto(`${url}/kit`);
+      await page.getByRole('link', { name: /^History of 4 economy/ }).click();
+      await page.locator('[data-life] li').first().waitFor();
       await page.waitForTimeout(300);
     }
   },

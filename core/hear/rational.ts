@@ -13,7 +13,7 @@ export interface Curve {
   readonly im: Float64Array;
 }
 /** A pole with its residue; of a complex pair the one above the real axis. */
-export interface Pole {
+interface Pole {
   readonly re: number;
   readonly im: number;
   readonly rRe: number;

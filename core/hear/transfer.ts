@@ -1,4 +1,3 @@
-import { hasTrait } from '../gear/catalogue';
 import { modelAt, settingsAt } from '../plan/devices';
 import { isComplete, type Line, lineScope } from '../plan/lines';
 import type { Plan } from '../plan/schema';
@@ -140,7 +139,3 @@ function turned({ hz, re, im }: Curve, shape: Shape): Curve {
   });
   return out;
 }
-
-/** Whether a line goes through a stage that undoes what a record does to its bass. */
-export const hasPhonoStage = (plan: Plan, line: Line): boolean =>
-  line.devices.some((id) => hasTrait(plan.devices[id].model, 'phono-stage'));

@@ -31,7 +31,12 @@ const UnitSchema = z.strictObject({
   /** How often it has failed. */
   failed: z.number().int().min(0).max(KIT_LIMITS.count),
   /** The day its battery was changed, and the hours it has run since; null where it has none, or nobody has said. */
-  battery: z.strictObject({ changed: z.iso.date(), hours: z.number().min(0).max(9999) }).nullable()
+  battery: z
+    .strictObject({
+      changed: z.string().regex(/^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])$/),
+      hours: z.number().min(0).max(9999)
+    })
+    .nullable()
 });
 export type Unit = z.infer<typeof UnitSchema>;
 const unit = UnitSchema.optional();

@@ -3,7 +3,7 @@
   import { log as logSays } from '$core/words/screen/log';
   import { players as says } from '$core/words/screen/players';
   import { ownedName } from '$core/players/named';
-  import { readInstrumentLine } from '$core/players/read-line';
+  import type { readInstrumentLine } from '$core/players/read-line';
   import { type Instrument, PLAYER_LIMITS } from '$core/players/schema';
   import { readWants } from '$core/players/wants';
   import { modelName } from '$core/words/names';
@@ -33,11 +33,14 @@
   const instrument = $derived(crew.instrument(id));
   /** Its line while it is being typed; null as long as it is as it was. */
   let typed = $state<string | null>(null);
-  const read = $derived(typed === null ? null : readInstrumentLine(typed));
+  /** Reads lines; comes behind the page. */
+  let reader = $state.raw<typeof readInstrumentLine | null>(null);
+  const read = $derived(typed === null || !reader ? null : reader(typed));
   const wants = $derived(readWants(instrument?.wants ?? '').flatMap((w) => (w.code === 'other' ? [] : [w.text])));
 
   onMount(() => {
     const feed = new Feed('/api/live');
+    void import('$core/players/read-line').then((m) => (reader = m.readInstrumentLine));
     void crew.open(feed, true);
     feed.open();
     return () => {
@@ -49,7 +52,7 @@
     if (instrument) crew.putInstrument({ ...instrument, ...change }, id);
   };
   function putLine(): void {
-    const now = typed === null ? null : readInstrumentLine(typed);
+    const now = read;
     if (!instrument || typed === null || !now) return;
     // Values of another class are not its own any more.
     put({ line: typed.trim(), ...now, own: now.model === instrument.model ? instrument.own : null });

@@ -4,7 +4,7 @@
   import { failsOften } from '$core/kit/units';
   import { timesText } from '$core/words/kit-life';
   import { CONDITION_NAMES } from '$core/words/names';
-  import { kit as says } from '$core/words/screen/kit';
+  import { unit as says } from '$core/words/screen/unit';
   import { CONDITION_MARK } from '$lib/kit/labels';
 
   /** How a thing is: condition, where, how often it failed, its battery. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { type LogEntry, stands } from '$core/log/entry';
   import { kitChangeText } from '$core/words/kit-life';
-  import { kit as says } from '$core/words/screen/kit';
+  import { unit as says } from '$core/words/screen/unit';
   import type { KitEvent } from '$lib/protocol/kit';
   import { dateTime } from '$lib/ui/when';
 

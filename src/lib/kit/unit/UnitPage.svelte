@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { kit as says } from '$core/words/screen/kit';
+  import { kit as kitSays } from '$core/words/screen/kit';
+  import { unit as says } from '$core/words/screen/unit';
   import type { LogEntry } from '$core/log/entry';
   import { runsOnBattery } from '$core/kit/batteries';
   import { livedOn, readLife } from '$core/kit/life';
@@ -74,7 +75,7 @@
     const next = { ...item, ...change } as KitItem;
     const label = unitOf(next)?.label;
     if (label !== undefined && labelTaken(crew.kit, label, id)) {
-      toast.error(says.isThereAlready(label));
+      toast.error(kitSays.isThereAlready(label));
       return;
     }
     crew.do(changesTo(crew.kit, { ...crew.kit, [id]: next }));
@@ -91,14 +92,14 @@
       type="button"
       class="text-quiet hover:text-base-content disabled:opacity-40"
       disabled={crew.undoable === 0}
-      onclick={() => crew.undo()}>{says.undo}</button
+      onclick={() => crew.undo()}>{kitSays.undo}</button
     >
   {/snippet}
 </Header>
 <main class="mx-auto grid max-w-[860px] gap-5 px-5 py-5 max-sm:px-3.5">
   <p class="flex flex-wrap gap-x-4">
     <a class="link" href="/kit">{says.kit}</a>
-    {#if unit}<a class="ml-auto link" href="/api/kit/labels?of={id}" target="_blank">{says.labels}</a>{/if}
+    {#if unit}<a class="ml-auto link" href="/api/kit/labels?of={id}" target="_blank">{kitSays.labels}</a>{/if}
   </p>
   {#if last}
     <div>
@@ -156,7 +157,7 @@
         <p class="col-span-full text-quiet">
           {says.noNumber}
           <button type="button" class="link" onclick={number}
-            >{item.count === 1 ? says.numberIt : says.numberThem}</button
+            >{item.count === 1 ? says.numberIt : kitSays.numberThem}</button
           >
         </p>
       {/if}

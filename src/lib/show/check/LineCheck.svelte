@@ -45,7 +45,6 @@
   import type { PhotoOf, ReadingBy } from '$lib/protocol/readings';
   import { Explaining } from './explaining.svelte';
   import { FailedUnits } from '$lib/show/faulty/failed-units.svelte';
-  import WhichUnit from '$lib/show/faulty/WhichUnit.svelte';
   import { clipsText, traceAddress } from './handing-on';
   import { ReadingLog } from './reading-log.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
@@ -308,4 +307,6 @@
     {/if}
   {/if}
 </main>
-<WhichUnit {failed} />
+{#if failed.which}
+  {#await import('$lib/show/faulty/WhichUnit.svelte') then { default: WhichUnit }}<WhichUnit {failed} />{/await}
+{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { kitCalled } from '$core/words/kit-life';
   import { check as says } from '$core/words/screen/check';
   import Dialog from '$lib/ui/Dialog.svelte';
   import type { FailedUnits } from './failed-units.svelte';
@@ -11,9 +12,9 @@
   {@const { units, others, choose } = failed.which}
   <Dialog title={says.whichOne} onclose={() => (failed.which = null)}>
     <div class="grid gap-2" data-which>
-      {#each units as { id, label } (id)}
+      {#each units as { id, item } (id)}
         <button type="button" class="btn h-auto min-h-12 justify-start py-1.5 text-left" onclick={() => choose(id)}
-          >{label}</button
+          >{kitCalled(item)}</button
         >
       {/each}
       {#if others}

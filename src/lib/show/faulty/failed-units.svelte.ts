@@ -1,9 +1,8 @@
 import { failOne, fitting } from '$core/advise/fail-one';
-import { unitOf } from '$core/kit/schema';
+import { type KitItem, unitOf } from '$core/kit/schema';
 import type { Line } from '$core/plan/lines';
 import type { Cable, Device } from '$core/plan/schema';
 import { failedNote } from '$core/words/check';
-import { kitCalled } from '$core/words/kit-life';
 import { check as says } from '$core/words/screen/check';
 import { changesTo, freshId } from '$lib/kit/changes';
 import { CrewKit } from '$lib/kit/crew-kit.svelte';
@@ -13,7 +12,7 @@ import { toast } from 'svelte-sonner';
 
 /** Which one of several numbered things it was that failed. */
 interface WhichOne {
-  readonly units: readonly { readonly id: string; readonly label: string }[];
+  readonly units: readonly { readonly id: string; readonly item: KitItem }[];
   /** There are some without a number, too. */
   readonly others: boolean;
   /** @param id undefined: one without a number */
@@ -41,10 +40,7 @@ export class FailedUnits {
    */
   fail(what: Device | Cable, line: Line, text: string): void {
     const fits = fitting(this.#kit.kit, what);
-    const units = fits.flatMap(([id, item]) => {
-      const unit = unitOf(item);
-      return unit ? [{ id, label: kitCalled(item) }] : [];
-    });
+    const units = fits.flatMap(([id, item]) => (unitOf(item) ? [{ id, item }] : []));
     if (units.length === 0) return this.#mark(what, line, text, undefined);
     this.which = {
       units,

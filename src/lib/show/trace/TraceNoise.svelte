@@ -21,7 +21,6 @@
   import type { ProbeId } from '$core/trace/probes';
   import { type Found, TraceLog } from './trace-log.svelte';
   import { FailedUnits } from '$lib/show/faulty/failed-units.svelte';
-  import WhichUnit from '$lib/show/faulty/WhichUnit.svelte';
   import StopButton from '$lib/show/session/StopButton.svelte';
   import TraceAsks from './TraceAsks.svelte';
   import TraceOpening from './TraceOpening.svelte';
@@ -264,4 +263,6 @@
     </div>
   {/if}
 </main>
-<WhichUnit failed={units} />
+{#if units.which}
+  {#await import('$lib/show/faulty/WhichUnit.svelte') then { default: WhichUnit }}<WhichUnit failed={units} />{/await}
+{/if}
