@@ -131,7 +131,7 @@ test('a show at a known venue: instruments by name, what worked compared and set
   // The log tells it, and what is logged by a number lands on the thing.
   await other.goto(`${at}/log`);
   await expect(other.locator('[data-entry="kit"]')).toContainText(
-    /Unit DI 2, passive DI: in repair, was works.*Failed on Theremin/,
+    /Unit DI 2, passive DI: in repair from now on.*Failed on Theremin/,
     { timeout: 20_000 }
   );
   await other.getByLabel('What happened?').fill('unit DI 1 crackles in the second half');

@@ -146,7 +146,7 @@ describe('what becomes of a thing', () => {
 
   it('is told in words', () => {
     expect(kitEntry(box(), inCondition(box(), 'repair'), 'Failed on Cello')).toBe(
-      'Unit 7, active DI, 1 MΩ: in repair, was works, “Failed on Cello”'
+      'Unit 7, active DI, 1 MΩ: in repair from now on, “Failed on Cello”'
     );
     expect(kitChangeText(null, { ...kitOf('4 active DIs').n0 })).toBe('written down, 4 of them');
     expect(kitChangeText(box(), null)).toBe('taken out of the kit');

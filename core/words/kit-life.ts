@@ -29,7 +29,7 @@ export function kitChangeText(before: KitItem | null, after: KitItem | null): st
   const parts: string[] = [];
   if (before.count !== after.count) parts.push(`${before.count} → ${after.count}`);
   if (before.condition !== after.condition)
-    parts.push(`${CONDITION_NAMES[after.condition]}, was ${CONDITION_NAMES[before.condition]}`);
+    parts.push(after.condition === 'works' ? 'works again' : `${CONDITION_NAMES[after.condition]} from now on`);
   if (before.place !== after.place) parts.push(after.place ? `now ${placeText(after.place)}` : 'no place given');
   if (before.name !== after.name) parts.push(after.name ? `called ${after.name}` : 'no own name');
   if (is && is.label !== was?.label) parts.push(`number ${is.label}`);

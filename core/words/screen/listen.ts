@@ -42,6 +42,7 @@ export const listen = {
   late: (ms: Shown) => `was ${ms}\u202Fms late`,
   turnedOver: 'was turned over',
   allAlike: (lufs: Shown) => `All are equally loud, within 0.1 dB, at ${lufs} LUFS.`,
+  wav: 'WAV',
   saveWav: (letter: Shown) => `Save ${letter} as WAV`,
   /** Blind. */
   rounds: 'How many rounds',

@@ -153,6 +153,12 @@
           most={KIT_LIMITS.label}
           onset={(label) => label && edit({ unit: { ...unit, label } })}
         />
+        <Fact
+          name={says.serial}
+          value={unit.serial}
+          most={KIT_LIMITS.serial}
+          onset={(serial) => edit({ unit: { ...unit, serial } })}
+        />
       {:else if item.kind !== 'battery'}
         <p class="col-span-full text-quiet">
           {says.noNumber}

@@ -52,7 +52,7 @@
         </span>
       </span>
       <button type="button" class="link text-quiet" aria-label={says.saveWav(letterOf(k))} onclick={() => save(k)}
-        >WAV</button
+        >{says.wav}</button
       >
     </li>
   {/each}
