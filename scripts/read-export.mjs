@@ -82,7 +82,7 @@ await main(async () => {
         throw new Refusal('Start the server once first, so that there is a crew to read it into.');
       const [{ id: crew }] = crews;
       const [{ own }] = await tx`
-        select (select count(*) from edit) + (select count(*) from reading where made_at >= (select made_at from crew)) + (select count(*) from kit_change)
+        select (select count(*) from edit) + (select count(*) from reading where made_at >= (select made_at from crew)) + (select count(*) from kit_change where made_at >= (select made_at from crew))
              + (select count(*) from photo) + (select count(*) from entry where kind in ('note', 'take') and made_at > (select made_at from crew))
              + (select count(*) from venue where changed_at > (select made_at from crew))
              + (select count(*) from instrument where changed_at > (select made_at from crew))
@@ -97,6 +97,7 @@ await main(async () => {
         'print',
         'tick',
         'share',
+        'kit_change',
         'own_model',
         'show',
         'venue',

@@ -10,7 +10,7 @@ import { itemsOf, rowsOf } from './csv';
 import { livedOn, readLife } from './life';
 import { type Kit, type KitItem, KitItemSchema, unitOf } from './schema';
 import { addItems } from './table';
-import { failsOften, inCondition, labelTaken, numbered, OFTEN, unitsIn } from './units';
+import { failsOften, freeOf, inCondition, labelTaken, numbered, OFTEN, unitsIn } from './units';
 
 const ids = (): (() => string) => {
   let n = 0;
@@ -52,6 +52,14 @@ describe('things with a number', () => {
     expect(faults).toEqual([]);
     expect(items.map((i) => unitOf(i)?.label)).toEqual(numbers);
     for (const item of items) expect(KitItemSchema.parse(item)).toEqual(item);
+  });
+
+  it('comes in once: what is called like something that is there, or that comes with it, stays out', () => {
+    const { items } = readKit('1 active DI #7, 1 isolator #8, 1 media DI #8, 2 passive DIs');
+    const free = freeOf({ a: box() }, items);
+    expect(free.taken).toEqual(['7', '8']);
+    expect(free.items.map((i) => (i.kind === 'device' ? i.model : ''))).toEqual(['isolator', 'passive-di']);
+    expect(freeOf({}, items).taken).toEqual(['8']);
   });
 
   it('is one thing: two of one number are refused, and adding another does not count it up', () => {

@@ -17,6 +17,22 @@ export const labelKey = (label: string): string => label.toLowerCase().replace(/
 export const labelTaken = (kit: Kit, label: string, but: string | null): boolean =>
   Object.entries(kit).some(([id, item]) => id !== but && labelKey(unitOf(item)?.label ?? '') === labelKey(label));
 
+/** Things that may come into a kit, and the labels of those that may not, because something is called that already. */
+export function freeOf(kit: Kit, items: readonly KitItem[]): { items: KitItem[]; taken: string[] } {
+  const keys = new Set(Object.values(kit).map((item) => labelKey(unitOf(item)?.label ?? '')));
+  const [free, taken]: [KitItem[], string[]] = [[], []];
+  for (const item of items) {
+    const label = unitOf(item)?.label;
+    if (label !== undefined && keys.has(labelKey(label))) {
+      taken.push(label);
+      continue;
+    }
+    if (label !== undefined) keys.add(labelKey(label));
+    free.push(item);
+  }
+  return { items: free, taken };
+}
+
 /**
  * Gives every thing of a row a number of its own, going on from the highest that stands under the same word.
  * @param word what stands before the numbers: `DI`; empty for numbers alone

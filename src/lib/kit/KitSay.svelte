@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { type Kit, unitOf } from '$core/kit/schema';
-  import { labelTaken } from '$core/kit/units';
+  import type { Kit } from '$core/kit/schema';
+  import { freeOf } from '$core/kit/units';
   import { readKit } from '$core/reader/kit';
   import { kitFaultText } from '$core/words/faults';
   import { kitItemName } from '$core/words/routes';
@@ -25,15 +25,11 @@
 
   function add(): void {
     const { items: all, faults: wrong } = readKit(text);
-    const taken = all.flatMap((item) => {
-      const label = unitOf(item)?.label;
-      return label !== undefined && labelTaken(kit, label, null) ? [{ item, label }] : [];
-    });
-    const items = all.filter((item) => !taken.some((t) => t.item === item));
+    const { items, taken } = freeOf(kit, all);
     if (items.length > 0)
       onchange(adding(kit, items), says.add2(items.length === 1 ? kitItemName(items[0]) : `${items.length} kinds`));
     // What was not understood stays in the field.
-    onfaults([...wrong.map(kitFaultText), ...taken.map(({ label }) => says.isThereAlready(label))]);
+    onfaults([...wrong.map(kitFaultText), ...taken.map(says.isThereAlready)]);
     text = wrong.map((f) => f.text).join(', ');
   }
 </script>

@@ -5,7 +5,7 @@
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import { itemsOf, rowsOf } from '$core/kit/csv';
   import { CONDITIONS, type Condition, type Kit, type KitItem, unitOf } from '$core/kit/schema';
-  import { inCondition, numbered } from '$core/kit/units';
+  import { freeOf, inCondition, numbered } from '$core/kit/units';
   import { rowFaultText } from '$core/words/faults';
   import { CONDITION_NAMES } from '$core/words/names';
   import { kitItemName } from '$core/words/routes';
@@ -126,11 +126,18 @@
     file.value = '';
     if (!chosenFile) return;
     const { data } = Papa.parse<string[]>(await chosenFile.text(), { skipEmptyLines: true });
-    const { items, faults: wrong } = itemsOf(data);
-    faults = wrong.slice(0, 20).map(rowFaultText);
+    const { items: all, faults: wrong } = itemsOf(data);
+    const { items, taken } = freeOf(kit, all);
+    faults = [...wrong.map(rowFaultText), ...taken.map(says.isThereAlready)].slice(0, 20);
     if (items.length === 0) return;
     onchange(adding(kit, items), says.addOfAFile(items.length, counted.row(items.length)));
-    toast(says.added(items.length, counted.row(items.length), wrong.length > 0 ? says.leftOut(wrong.length) : ''));
+    toast(
+      says.added(
+        items.length,
+        counted.row(items.length),
+        wrong.length + taken.length > 0 ? says.leftOut(wrong.length + taken.length) : ''
+      )
+    );
   }
   const arrow = (column: Column): string => (sort === column ? (down ? ' ▴' : ' ▾') : '');
   const ariaSort = (column: Column) => (sort === column ? (down ? 'descending' : 'ascending') : 'none');

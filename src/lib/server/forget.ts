@@ -70,7 +70,8 @@ async function rewrite<T>(
   const rows = await sql<{ ctid: string; value: T }[]>`
     select ctid::text as ctid, ${at} as value from ${of}
     where crew_id = ${crewId} and strpos(lower(${at}::text), lower(${name.trim().split(/\s+/)[0]})) > 0 for update`;
-  for (const { ctid, value } of rows)
+  const before = (value: T): string => (typeof value === 'string' ? value : JSON.stringify(value));
+  for (const { ctid, value } of rows.filter((row) => anew(row.value) !== before(row.value)))
     await sql`update ${of} set ${at} = ${typeof value === 'string' ? sql`${anew(value)}` : sql`${anew(value)}::text::jsonb`} where ctid = ${ctid}::tid`;
 }
 
