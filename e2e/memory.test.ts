@@ -232,7 +232,9 @@ test('a model with values of its own is there at the next show, and a name typed
   await add('Fiddle: violin piezo, 3 m, active DI, 20 m, mic 1', 'Fiddle');
   await settled(page);
   await openOwn();
-  await page.locator('[data-elsewhere]').getByRole('button', { name: 'Use here' }).click();
+  // Others have made own models at other shows, too.
+  const elsewhere = page.locator('[data-elsewhere] li').filter({ hasText: 'Old fiddle pickup' });
+  await elsewhere.getByRole('button', { name: 'Use here' }).click();
   await expect(page.getByRole('dialog').getByText('used here')).toBeVisible();
   await page.keyboard.press('Escape');
 

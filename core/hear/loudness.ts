@@ -1,40 +1,25 @@
+import { type Biquad, runBiquad } from './biquad';
+
 /** Loudness of programme by ITU-R BS.1770-4 (2015), of one or two channels, and samples brought to one loudness. */
 
 /**
  * The K weighting’s two filters at any rate: the analogue prototypes behind the coefficients that the recommendation gives for
  * 48 kHz (B. De Man, “Evaluation of implementations of the EBU R128 loudness measurement”, AES 145, 2018).
  */
-interface Section {
-  readonly b: readonly [number, number, number];
-  readonly a: readonly [number, number];
-}
-function kWeighting(rate: number): readonly [Section, Section] {
+function kWeighting(rate: number): readonly [Biquad, Biquad] {
   const [fs, gain, qs] = [1681.974450955533, 3.999843853973347, 0.7071752369554196];
   const [fh, qh] = [38.13547087602444, 0.5003270373238773];
   const k = Math.tan((Math.PI * fs) / rate);
   const high = 10 ** (gain / 20);
   const mid = high ** 0.4996667741545416;
   const d = 1 + k / qs + k * k;
-  const shelf: Section = {
+  const shelf: Biquad = {
     b: [(high + (mid * k) / qs + k * k) / d, (2 * (k * k - high)) / d, (high - (mid * k) / qs + k * k) / d],
     a: [(2 * (k * k - 1)) / d, (1 - k / qs + k * k) / d]
   };
   const h = Math.tan((Math.PI * fh) / rate);
   const e = 1 + h / qh + h * h;
   return [shelf, { b: [1, -2, 1], a: [(2 * (h * h - 1)) / e, (1 - h / qh + h * h) / e] }];
-}
-
-function through({ b, a }: Section, x: Float64Array): Float64Array {
-  const y = new Float64Array(x.length);
-  let [s1, s2] = [0, 0];
-  for (let n = 0; n < x.length; n++) {
-    const v = x[n];
-    const out = b[0] * v + s1;
-    s1 = b[1] * v - a[0] * out + s2;
-    s2 = b[2] * v - a[1] * out;
-    y[n] = out;
-  }
-  return y;
 }
 
 /** Blocks of 400 ms, each beginning 100 ms after the one before. */
@@ -52,7 +37,7 @@ const lufs = (power: number): number => OFFSET + 10 * Math.log10(power);
  */
 export function loudness(channels: readonly Float32Array[], rate: number): number {
   const [shelf, high] = kWeighting(rate);
-  const weighted = channels.map((c) => through(high, through(shelf, Float64Array.from(c))));
+  const weighted = channels.map((c) => runBiquad(high, runBiquad(shelf, Float64Array.from(c))));
   const [block, step] = [Math.round(BLOCK * rate), Math.round(STEP * rate)];
   const powers: number[] = [];
   for (let from = 0; from + block <= weighted[0].length; from += step) {

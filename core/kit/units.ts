@@ -1,4 +1,4 @@
-import { asPattern } from '../text/names';
+import { asPattern, nameKey } from '../text/names';
 import { cutText } from '../text/well-formed';
 import { type Condition, type Kit, KIT_LIMITS, type KitItem, type Unit, unitOf } from './schema';
 
@@ -11,7 +11,7 @@ export const failsOften = (item: KitItem): boolean => (unitOf(item)?.failed ?? 0
 const freshUnit = (label: string): Unit => ({ label, serial: '', failed: 0, battery: null });
 
 /** Labels as they are compared: `DI 3`, `di-3` and `Di3` are one. */
-export const labelKey = (label: string): string => label.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+export const labelKey = (label: string): string => nameKey(label).replaceAll(' ', '');
 
 /** Whether something else of the kit is called that already. @param but the item it is for */
 export const labelTaken = (kit: Kit, label: string, but: string | null): boolean =>

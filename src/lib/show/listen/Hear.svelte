@@ -23,6 +23,7 @@
   import BlindTest from './BlindTest.svelte';
   import { candidatesOf, type Candidate } from './candidates';
   import { FairPlayer } from './fair-player.svelte';
+  import HearChoices from './HearChoices.svelte';
   import HearControls from './HearControls.svelte';
   import HearSighted from './HearSighted.svelte';
   import { Hearing } from './hearing.svelte';
@@ -212,44 +213,16 @@
           /></label
         >
       </div>
-      <fieldset class="grid gap-1">
-        <legend class="heading mb-1 w-full">{says.compare}</legend>
-        <div class="grid grid-cols-2 gap-x-6 max-sm:grid-cols-1">
-          {#each offered as c (c.key)}
-            <label class="flex min-h-10 cursor-pointer items-center gap-3 leading-snug">
-              <input
-                type="checkbox"
-                class="checkbox checkbox-sm"
-                checked={chosen.includes(c.key)}
-                onchange={() => toggle(c.key)}
-              />
-              <span class="min-w-0 [overflow-wrap:anywhere]">{c.name}</span>
-            </label>
-          {/each}
-        </div>
-        <div class="flex flex-wrap items-center gap-x-5 gap-y-2 pt-1">
-          {#if others.length === 0}
-            <button type="button" class="link" disabled={search.progress !== null} onclick={() => void otherWays()}
-              >{search.progress === null ? says.otherWays : says.lookingForWays}</button
-            >
-          {/if}
-          <label class="link cursor-pointer"
-            >{says.addTakes}<input
-              type="file"
-              accept="audio/*"
-              multiple
-              class="sr-only"
-              onchange={(event) => void takeFiles(event.currentTarget.files)}
-            /></label
-          >
-          <label class="flex cursor-pointer items-center gap-2"
-            ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={noises} />{says.noises}</label
-          >
-          <label class="flex cursor-pointer items-center gap-2"
-            ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={amp} />{says.amp}</label
-          >
-        </div>
-      </fieldset>
+      <HearChoices
+        {offered}
+        {chosen}
+        ways={others.length > 0 ? null : search.progress === null ? says.otherWays : says.lookingForWays}
+        bind:noises
+        bind:amp
+        ontoggle={toggle}
+        onways={() => void otherWays()}
+        onfiles={(files) => void takeFiles(files)}
+      />
       <div class="flex flex-wrap items-center gap-3">
         <button
           type="button"
