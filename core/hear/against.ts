@@ -55,19 +55,18 @@ export function between(a: Float32Array, b: Float32Array, rate: number, perOctav
   for (let s = 0; s <= steps; s++) {
     const at = low * 2 ** (s / perOctave);
     const [from, to] = [at * 2 ** (-0.5 / perOctave), at * 2 ** (0.5 / perOctave)].map((f) => f / bin);
-    let [aa, bb, re, im, weighed] = [0, 0, 0, 0, 0];
+    let [aa, bb, cross, followed] = [0, 0, 0, 0];
     for (let k = Math.max(1, Math.round(from)); k <= Math.max(Math.round(to), Math.round(from)); k++) {
       aa += saa[k];
       bb += sbb[k];
       // Bin by bin: what turns in phase over the stretch is no less alike for that.
       const size = Math.hypot(sre[k], sim[k]);
-      re += size;
-      im += saa[k] > 0 ? (size * size) / saa[k] : 0;
-      weighed += sbb[k];
+      cross += size;
+      followed += saa[k] > 0 ? (size * size) / saa[k] : 0;
     }
     hz.push(at);
-    db.push(aa > 0 && re > 0 ? 20 * Math.log10(re / aa) : -Infinity);
-    coherence.push(weighed > 0 ? Math.min(im / bb, 1) : 0);
+    db.push(aa > 0 && cross > 0 ? 20 * Math.log10(cross / aa) : -Infinity);
+    coherence.push(bb > 0 ? Math.min(followed / bb, 1) : 0);
   }
   return { hz: Float64Array.from(hz), db: Float64Array.from(db), coherence: Float64Array.from(coherence) };
 }

@@ -39,7 +39,7 @@ function lag(a: Float32Array, b: Float32Array): { readonly at: number; readonly 
   }
   const correlation = fft.createComplexArray();
   fft.inverseTransform(correlation, cross);
-  const value = (k: number): number => correlation[2 * (((k % size) + size) % size)];
+  const value = (k: number): number => correlation[2 * k];
   let best = 0;
   for (let k = 0; k < size; k++) if (Math.abs(value(k)) > Math.abs(value(best))) best = k;
   // Between the samples: the spectrum is summed at fractions of one, and the top of that found.

@@ -86,11 +86,14 @@ function fitOrder(curve: Curve, rate: number, order: number, peak: number): Rati
   const floor = peak * 10 ** (QUIET_DB / 20);
   // Beyond the band it is only led: what is there is not heard, and what bends there must not bend the band.
   const weight = hz.map((f, k) => (f > HIGH ? 0.02 : f < LOW ? 0.2 : 1) / Math.max(Math.hypot(re[k], im[k]), floor));
-  const zRe = hz.map((f) => Math.cos((2 * Math.PI * f) / rate));
-  const zIm = hz.map((f) => Math.sin((2 * Math.PI * f) / rate));
+  const samples: Samples = {
+    ...{ hz, re, im, weight },
+    zRe: hz.map((f) => Math.cos((2 * Math.PI * f) / rate)),
+    zIm: hz.map((f) => Math.sin((2 * Math.PI * f) / rate))
+  };
   let places = firstPlaces(order, rate);
-  for (let round = 0; round < ROUNDS; round++) places = moved(places, curve, zRe, zIm, weight);
-  return withResidues(places, curve, zRe, zIm, weight, rate, floor);
+  for (let round = 0; round < ROUNDS; round++) places = moved(places, samples);
+  return withResidues(places, samples, rate, floor);
 }
 
 /** Values of all basis functions at a point: 1 ÷ (z − p), of a pair their sum and j times their difference. */
@@ -135,14 +138,19 @@ function solve(rows: Float64Array[], right: Float64Array): number[] {
     .map((v, c) => v * scale[c]);
 }
 
-/** Poles nearer to where the response has them. */
-function moved(
-  places: readonly Place[],
-  { re, im }: Curve,
-  zRe: Float64Array,
-  zIm: Float64Array,
-  weight: Float64Array
-): Place[] {
+/** What is fitted to: a curve at its places on the unit circle, each with what a miss there counts. */
+interface Samples extends Curve {
+  readonly zRe: Float64Array;
+  readonly zIm: Float64Array;
+  readonly weight: Float64Array;
+}
+
+/**
+ * Least squares of the curve by these poles.
+ * @param relocating with as many unknowns again, of the function σ whose zeros are better places
+ * @returns residues, the direct part, and behind it those of σ
+ */
+function fitted(places: readonly Place[], { re, im, zRe, zIm, weight }: Samples, relocating: boolean): number[] {
   const n = sizeOf(places);
   const [fr, fi] = [new Float64Array(n), new Float64Array(n)];
   const rows: Float64Array[] = [];
@@ -150,10 +158,12 @@ function moved(
   for (let k = 0; k < re.length; k++) {
     basis(places, zRe[k], zIm[k], fr, fi);
     const w = weight[k];
-    const [a, b] = [new Float64Array(2 * n + 1), new Float64Array(2 * n + 1)];
+    const size = relocating ? 2 * n + 1 : n + 1;
+    const [a, b] = [new Float64Array(size), new Float64Array(size)];
     for (let c = 0; c < n; c++) {
       a[c] = w * fr[c];
       b[c] = w * fi[c];
+      if (!relocating) continue;
       a[n + 1 + c] = -w * (re[k] * fr[c] - im[k] * fi[c]);
       b[n + 1 + c] = -w * (re[k] * fi[c] + im[k] * fr[c]);
     }
@@ -162,7 +172,13 @@ function moved(
     right[2 * k] = w * re[k];
     right[2 * k + 1] = w * im[k];
   }
-  const sigma = solve(rows, right).slice(n + 1);
+  return solve(rows, right);
+}
+
+/** Poles nearer to where the response has them. */
+function moved(places: readonly Place[], samples: Samples): Place[] {
+  const n = sizeOf(places);
+  const sigma = fitted(places, samples, true).slice(n + 1);
   // Zeros of σ are the new poles: eigenvalues of A − b·cᵀ.
   const state = Matrix.zeros(n, n);
   let at = 0;
@@ -192,37 +208,14 @@ function moved(
   });
 }
 
-function withResidues(
-  places: readonly Place[],
-  { hz, re, im }: Curve,
-  zRe: Float64Array,
-  zIm: Float64Array,
-  weight: Float64Array,
-  rate: number,
-  floor: number
-): Rational {
-  const n = sizeOf(places);
-  const [fr, fi] = [new Float64Array(n), new Float64Array(n)];
-  const rows: Float64Array[] = [];
-  const right = new Float64Array(2 * re.length);
-  for (let k = 0; k < re.length; k++) {
-    basis(places, zRe[k], zIm[k], fr, fi);
-    const [a, b] = [new Float64Array(n + 1), new Float64Array(n + 1)];
-    for (let c = 0; c < n; c++) {
-      a[c] = weight[k] * fr[c];
-      b[c] = weight[k] * fi[c];
-    }
-    a[n] = weight[k];
-    rows.push(a, b);
-    right[2 * k] = weight[k] * re[k];
-    right[2 * k + 1] = weight[k] * im[k];
-  }
-  const found = solve(rows, right);
+function withResidues(places: readonly Place[], samples: Samples, rate: number, floor: number): Rational {
+  const { hz, re, im } = samples;
+  const found = fitted(places, samples, false);
   let at = 0;
   const poles = places.map(([pr, pi]): Pole =>
     pi === 0 ? { re: pr, im: 0, rRe: found[at++], rIm: 0 } : { re: pr, im: pi, rRe: found[at++], rIm: found[at++] }
   );
-  const fit = { rate, direct: found[n], poles };
+  const fit = { rate, direct: found[sizeOf(places)], poles };
   let [missDb, missDegrees] = [0, 0];
   for (let k = 0; k < hz.length; k++) {
     const size = Math.hypot(re[k], im[k]);

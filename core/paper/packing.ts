@@ -1,6 +1,6 @@
 import { sheets as says } from '../words/sheets';
 import { resolve } from '../plan/resolved';
-import { leadKey, type Part, partsByLine, usedOf } from '../advise/stock';
+import { partOfItem, partsByLine, usedOf } from '../advise/stock';
 import { type Kit, type KitItem, unitOf } from '../kit/schema';
 import { failsOften } from '../kit/units';
 import { beforePacking } from '../words/kit-life';
@@ -23,13 +23,6 @@ interface Packed {
   readonly spare: number;
 }
 
-const whatOf = (item: KitItem): Part =>
-  item.kind === 'device'
-    ? { what: item.model, metres: 0 }
-    : item.kind === 'lead'
-      ? { what: leadKey(item.cable, item.plugs), metres: item.metres }
-      : { what: 'battery', metres: 0 };
-
 const calledOf = (item: KitItem): string => [unitOf(item)?.label, item.name].filter(Boolean).join(' ');
 
 /** What to pack from a kit: what the plan takes while most is on, and spares of what is left. */
@@ -39,7 +32,7 @@ function packed(kit: Kit, used: ReadonlyMap<string, number>): Packed[] {
   /** Things in use that fail often: each wants another beside it. */
   const shaky = new Map<string, number>();
   for (const [id, item] of works) {
-    const { what } = whatOf(item);
+    const { what } = partOfItem(item);
     inUse.set(what, (inUse.get(what) ?? 0) + (used.get(id) ?? 0));
     if (failsOften(item) && (used.get(id) ?? 0) > 0) shaky.set(what, (shaky.get(what) ?? 0) + 1);
   }
@@ -55,9 +48,9 @@ function packed(kit: Kit, used: ReadonlyMap<string, number>): Packed[] {
   );
   // The longest of what is left serves in place of any.
   return works
-    .sort(([, a], [, b]) => whatOf(b).metres - whatOf(a).metres)
+    .sort(([, a], [, b]) => partOfItem(b).metres - partOfItem(a).metres)
     .map(([id, item]) => {
-      const part = whatOf(item);
+      const part = partOfItem(item);
       const use = used.get(id) ?? 0;
       const spare = Math.min(item.count - use, wanted.get(part.what) ?? 0);
       wanted.set(part.what, (wanted.get(part.what) ?? 0) - spare);

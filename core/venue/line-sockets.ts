@@ -57,7 +57,7 @@ const SAME = 0.05;
 export function knownRuns(plan: Plan, venue: Venue): KnownRun[] {
   return resolve(plan).lines.flatMap((line): KnownRun[] => {
     const cable = line.cables.at(-1);
-    if (cable === undefined || line.cables.length < 1) return [];
+    if (cable === undefined) return [];
     const { kind, metres: planned } = plan.cables[cable];
     const place = line.info?.place ?? '';
     const known =

@@ -3,7 +3,7 @@
   import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
   import type { Kit } from '$core/kit/schema';
   import { kitItemName } from '$core/words/routes';
-  import { Feed } from '$lib/live/feed';
+  import { followCrew } from '$lib/live/crew-feed';
   import { browserRows } from '$lib/outbox/browser-rows';
   import type { KitChange } from '$lib/protocol/kit';
   import NotMerged from '$lib/ui/NotMerged.svelte';
@@ -23,9 +23,7 @@
   const crew = untrack(() => new CrewKit(kit, crewId, browserRows));
 
   onMount(() => {
-    const feed = new Feed('/api/live');
-    void crew.open(feed);
-    feed.open();
+    const leave = followCrew(crew);
     const when = (act: () => void) => unlessTyping(act, TYPED_BUT_TICKS);
     const stop = tinykeys(window, {
       '$mod+z': when(undo),
@@ -35,8 +33,7 @@
     });
     return () => {
       stop();
-      crew.close();
-      feed.close();
+      leave();
     };
   });
   const undo = (): void => void toast(crew.undo() ? says.undone : says.nothingMoreThere);

@@ -9,7 +9,7 @@
   import { modelName } from '$core/words/names';
   import { ownValuesText } from '$core/words/players';
   import { CrewPlayers } from '$lib/players/crew-players.svelte';
-  import { Feed } from '$lib/live/feed';
+  import { followCrew } from '$lib/live/crew-feed';
   import { browserRows } from '$lib/outbox/browser-rows';
   import type { WorkedBefore } from '$lib/protocol/log';
   import type { Players } from '$lib/protocol/players';
@@ -39,14 +39,8 @@
   const wants = $derived(readWants(instrument?.wants ?? '').flatMap((w) => (w.code === 'other' ? [] : [w.text])));
 
   onMount(() => {
-    const feed = new Feed('/api/live');
     void import('$core/players/read-line').then((m) => (reader = m.readInstrumentLine));
-    void crew.open(feed, true);
-    feed.open();
-    return () => {
-      crew.close();
-      feed.close();
-    };
+    return followCrew(crew);
   });
   const put = (change: Partial<Instrument>): void => {
     if (instrument) crew.putInstrument({ ...instrument, ...change }, id);

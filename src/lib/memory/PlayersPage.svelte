@@ -3,7 +3,7 @@
   import { nameKey } from '$core/text/names';
   import { PLAYER_LIMITS } from '$core/players/schema';
   import { CrewPlayers } from '$lib/players/crew-players.svelte';
-  import { Feed } from '$lib/live/feed';
+  import { followCrew } from '$lib/live/crew-feed';
   import { browserRows } from '$lib/outbox/browser-rows';
   import type { Players } from '$lib/protocol/players';
   import Header from '$lib/ui/Header.svelte';
@@ -28,15 +28,7 @@
     all.instruments.filter(({ instrument }) => !all.players.some(({ player }) => player.name === instrument.player))
   );
 
-  onMount(() => {
-    const feed = new Feed('/api/live');
-    void crew.open(feed, true);
-    feed.open();
-    return () => {
-      crew.close();
-      feed.close();
-    };
-  });
+  onMount(() => followCrew(crew));
   function add(event: SubmitEvent): void {
     event.preventDefault();
     const given = name.trim();

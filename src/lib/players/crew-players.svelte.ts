@@ -27,6 +27,8 @@ const byName = (a: string, b: string): number => a.localeCompare(b);
 /** What a crew knows of who plays what: changes show at once, are kept in the browser and sent when the network is there. */
 export class CrewPlayers {
   #there = $state.raw<Players>({ instruments: [], players: [] });
+  /** It came with the page. */
+  readonly #given: boolean;
   readonly lane: Lane<Step>;
   readonly #catching = new CatchingUp(() => this.#fetch());
 
@@ -36,6 +38,7 @@ export class CrewPlayers {
     there?: Players
   ) {
     if (there) this.#there = there;
+    this.#given = there !== undefined;
     this.lane = new Lane<Step>({
       name: `players:${crewId}`,
       rows,
@@ -67,10 +70,10 @@ export class CrewPlayers {
     };
   });
 
-  async open(feed: Feed, fetched: boolean): Promise<void> {
+  async open(feed: Feed): Promise<void> {
     this.#catching.follow(feed, 'players', () => true);
     await this.lane.resume();
-    if (!fetched) await this.#fetch();
+    if (!this.#given) await this.#fetch();
   }
   close(): void {
     this.lane.close();

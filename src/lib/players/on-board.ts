@@ -12,7 +12,7 @@ import { CrewPlayers } from './crew-players.svelte';
 export function bringPlayers(board: Board): () => void {
   const { show } = board;
   const crew = new CrewPlayers(show.crewId, show.rows);
-  void crew.open(show.feed, false);
+  void crew.open(show.feed);
   board.players = crew;
   board.dress = (draft, plan) => nameInstruments(draft, plan, crew.all.instruments, () => ownId(draft));
   return () => crew.close();

@@ -70,9 +70,11 @@ async function rewrite<T>(
   const rows = await sql<{ ctid: string; value: T }[]>`
     select ctid::text as ctid, ${at} as value from ${of}
     where crew_id = ${crewId} and strpos(lower(${at}::text), lower(${name.trim().split(/\s+/)[0]})) > 0 for update`;
-  const before = (value: T): string => (typeof value === 'string' ? value : JSON.stringify(value));
-  for (const { ctid, value } of rows.filter((row) => anew(row.value) !== before(row.value)))
-    await sql`update ${of} set ${at} = ${typeof value === 'string' ? sql`${anew(value)}` : sql`${anew(value)}::text::jsonb`} where ctid = ${ctid}::tid`;
+  for (const { ctid, value } of rows) {
+    const [is, was] = [anew(value), typeof value === 'string' ? value : JSON.stringify(value)];
+    if (is === was) continue;
+    await sql`update ${of} set ${at} = ${typeof value === 'string' ? sql`${is}` : sql`${is}::text::jsonb`} where ctid = ${ctid}::tid`;
+  }
 }
 
 /** Takes a player out, and the name out of what was written down. @returns false where there is none */

@@ -111,6 +111,7 @@ export async function kitHistory(crewId: string, itemId: string, most = 200): Pr
  * Where somebody else changes the same at this moment, their change holds and the entry tells the rest.
  */
 export async function hearOfUnits(who: By, showId: string, texts: readonly string[]): Promise<void> {
+  if (texts.length === 0) return;
   const kit = await crewKit(who.crewId);
   const day = new Date().toISOString().slice(0, 10);
   for (const text of texts)

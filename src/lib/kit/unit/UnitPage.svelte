@@ -7,7 +7,7 @@
   import { type Kit, type KitItem, KIT_LIMITS, unitOf } from '$core/kit/schema';
   import { labelTaken, numbered } from '$core/kit/units';
   import { heardText, kindOf } from '$core/words/kit-life';
-  import { Feed } from '$lib/live/feed';
+  import { followCrew } from '$lib/live/crew-feed';
   import { browserRows } from '$lib/outbox/browser-rows';
   import { request } from '$lib/outbox/outcome';
   import { changesTo, freshId } from '$lib/kit/changes';
@@ -39,15 +39,7 @@
   const unit = $derived(last && unitOf(last));
   const heard = $derived(typed.trim() === '' ? null : readLife(typed));
 
-  onMount(() => {
-    const feed = new Feed('/api/live');
-    void crew.open(feed);
-    feed.open();
-    return () => {
-      crew.close();
-      feed.close();
-    };
-  });
+  onMount(() => followCrew(crew));
   // What has been saved, here or elsewhere, is part of its life.
   let asked = untrack(() => item);
   $effect(() => {

@@ -1,4 +1,3 @@
-import type { Setup } from '$core/log/setup';
 import { nameKey } from '$core/text/names';
 import type { Remembered, WorkedAsk, WorkedBefore } from '$lib/protocol/log';
 import { client } from '../db';
@@ -20,6 +19,16 @@ export async function remembered(crewId: string, showId: string): Promise<Rememb
   return rows.map((row) => ({ ...row, at: new Date(row.at).toISOString() }));
 }
 
+/** A row of `worked w` as the questions below ask for it. */
+type Row = Omit<WorkedBefore, 'show' | 'lineId'> & { readonly show_id: string; readonly line_id: string };
+const columns = () => client()`
+  w.id, w.at, w.made_by as by, w.show_id, w.place, w.setup, w.line_id,
+  (select count(*)::int from photo p where p.show_id = w.show_id and p.line_id = w.line_id) as photos`;
+const workedRow = ({ at, show_id: show, line_id: lineId, ...row }: Row): WorkedBefore => ({
+  ...row,
+  ...{ at: new Date(at).toISOString(), show, lineId }
+});
+
 /** So many are offered; the first is the one that counts. */
 const MOST = 5;
 
@@ -36,21 +45,8 @@ export async function workedBefore(
   const named = instrument
     ? sql`(w.instrument_id = ${instrument} or w.name = ${nameKey(name)})`
     : sql`w.name = ${nameKey(name)}`;
-  const rows = await sql<
-    {
-      id: string;
-      at: string;
-      by: string | null;
-      show_id: string;
-      place: string;
-      setup: Setup;
-      line_id: string;
-      named: boolean;
-      photos: number;
-    }[]
-  >`
-    select w.id, w.at, w.made_by as by, w.show_id, w.place, w.setup, w.line_id, coalesce(${named}, false) as named,
-      (select count(*)::int from photo p where p.show_id = w.show_id and p.line_id = w.line_id) as photos
+  const rows = await sql<Row[]>`
+    select ${columns()}, coalesce(${named}, false) as named
     from worked w join show s on s.id = w.show_id
     where w.crew_id = ${crewId} and w.show_id <> ${showId} and s.deleted_at is null and (${named} or w.source = ${source})
     order by ${instrument ? sql`coalesce(w.instrument_id = ${instrument}, false) desc,` : sql``} coalesce(${named}, false) desc, w.at desc limit ${MOST * 4}`;
@@ -60,12 +56,7 @@ export async function workedBefore(
     const key = `${row.show_id} ${row.line_id}`;
     if (!first.has(key)) first.set(key, row);
   }
-  return [...first.values()].slice(0, MOST).map(({ at, show_id: show, line_id: lineId, ...row }) => ({
-    ...row,
-    at: new Date(at).toISOString(),
-    show,
-    lineId
-  }));
+  return [...first.values()].slice(0, MOST).map(workedRow);
 }
 
 /** Of all that worked, so many are shown. */
@@ -78,20 +69,8 @@ export async function workedOf(crewId: string, ask: WorkedAsk): Promise<WorkedBe
     .split(' ')
     .filter(Boolean)
     .slice(0, 6);
-  const rows = await sql<
-    {
-      id: string;
-      at: string;
-      by: string | null;
-      show_id: string;
-      place: string;
-      setup: Setup;
-      line_id: string;
-      photos: number;
-    }[]
-  >`
-    select w.id, w.at, w.made_by as by, w.show_id, w.place, w.setup, w.line_id,
-      (select count(*)::int from photo p where p.show_id = w.show_id and p.line_id = w.line_id) as photos
+  const rows = await sql<Row[]>`
+    select ${columns()}, true as named
     from worked w join show s on s.id = w.show_id
     where w.crew_id = ${crewId} and s.deleted_at is null
       and not exists (select 1 from worked v where v.show_id = w.show_id and v.line_id = w.line_id and (v.at, v.id) > (w.at, w.id))
@@ -100,8 +79,5 @@ export async function workedOf(crewId: string, ask: WorkedAsk): Promise<WorkedBe
       ${ask.box ? sql`and w.setup -> 'chain' -> 'devices' @> ${JSON.stringify([{ model: ask.box }])}::jsonb` : sql``}
       ${words.reduce((all, word) => sql`${all} and (' ' || w.name) like ${`% ${word}%`}`, sql``)}
     order by w.at desc limit ${MOST_SHOWN}`;
-  return rows.map(({ at, show_id: show, line_id: lineId, ...row }) => ({
-    ...row,
-    ...{ at: new Date(at).toISOString(), show, lineId, named: true }
-  }));
+  return rows.map(workedRow);
 }

@@ -2,8 +2,8 @@
   import { listen as says } from '$core/words/screen/listen';
   import { type Abx, isOver, letterOf, TRIALS, xOf } from '$core/hear/fair';
   import { abxText, countText, neededText } from '$core/words/hear';
-  import { onDestroy } from 'svelte';
-  import { SvelteSet } from 'svelte/reactivity';
+  import { onDestroy, untrack } from 'svelte';
+  import { Dealt, lot } from './dealt.svelte';
   import type { FairPlayer } from './fair-player.svelte';
   import Kept from './Kept.svelte';
   import Letters from './Letters.svelte';
@@ -22,33 +22,24 @@
   let trials = $state<number>(16);
   let test = $state.raw<Abx | null>(null);
   let off = $state(false);
-  let on = $state<number | null>(null);
-  const heard = new SvelteSet<number>();
+  const dealt = untrack(() => new Dealt(player));
   const trial = $derived(test?.said.length ?? 0);
   const over = $derived(test !== null && (off || isOver(test)));
   const both = $derived([first, second] as const);
 
   function begin(): void {
-    test = { trials, seed: Math.floor(Math.random() * 2 ** 31), said: [] };
+    test = { trials, seed: lot(), said: [] };
     off = false;
-    deal();
-  }
-  function deal(): void {
-    heard.clear();
-    on = null;
-    player.pause();
+    dealt.anew();
   }
   function hear(k: number): void {
     if (!test) return;
-    on = k;
-    heard.add(k);
-    player.switchTo(both[k === 2 ? xOf(test, trial) : (k as 0 | 1)]);
-    void player.play();
+    dealt.hear(k, both[k === 2 ? xOf(test, trial) : (k as 0 | 1)]);
   }
   function say(is: 0 | 1): void {
     if (!test) return;
     test = { ...test, said: [...test.said, is] };
-    deal();
+    dealt.anew();
   }
   $effect(() => onbusy(test !== null && !over));
   onDestroy(() => {
@@ -84,10 +75,10 @@
   <Kept text={abxText(test, [names[first], names[second]])} {mayWrite} {onwrite} onagain={() => (test = null)} />
 {:else}
   <p class="text-[1.1em]" role="status">{says.trial(trial + 1, test.trials)}</p>
-  <Letters letters={[letterOf(0), letterOf(1), 'X']} {on} {heard} onhear={hear} />
+  <Letters letters={[letterOf(0), letterOf(1), 'X']} on={dealt.on} heard={dealt.heard} onhear={hear} />
   <div class="flex flex-wrap gap-3">
     {#each [0, 1] as const as is (is)}
-      <button type="button" class="btn min-h-14 min-w-32 flex-1" disabled={!heard.has(2)} onclick={() => say(is)}
+      <button type="button" class="btn min-h-14 min-w-32 flex-1" disabled={!dealt.heard.has(2)} onclick={() => say(is)}
         >{says.xIs(letterOf(is))}</button
       >
     {/each}

@@ -2,8 +2,8 @@
   import { listen as says } from '$core/words/screen/listen';
   import { letterOf, orderOf, type Preference, ROUNDS } from '$core/hear/fair';
   import { preferenceText } from '$core/words/hear';
-  import { onDestroy } from 'svelte';
-  import { SvelteSet } from 'svelte/reactivity';
+  import { onDestroy, untrack } from 'svelte';
+  import { Dealt, lot } from './dealt.svelte';
   import type { FairPlayer } from './fair-player.svelte';
   import Kept from './Kept.svelte';
   import Letters from './Letters.svelte';
@@ -21,32 +21,23 @@
   let rounds = $state(3);
   let test = $state.raw<Preference | null>(null);
   let off = $state(false);
-  let on = $state<number | null>(null);
-  const heard = new SvelteSet<number>();
+  const dealt = untrack(() => new Dealt(player));
   const round = $derived(test ? test.liked.length : 0);
   const order = $derived(test ? orderOf(test, round) : []);
   const over = $derived(test !== null && (off || test.liked.length >= test.rounds));
 
   function begin(): void {
-    test = { count: names.length, rounds, seed: Math.floor(Math.random() * 2 ** 31), liked: [] };
+    test = { count: names.length, rounds, seed: lot(), liked: [] };
     off = false;
-    deal();
-  }
-  function deal(): void {
-    heard.clear();
-    on = null;
-    player.pause();
+    dealt.anew();
   }
   function hear(k: number): void {
-    on = k;
-    heard.add(k);
-    player.switchTo(order[k]);
-    void player.play();
+    dealt.hear(k, order[k]);
   }
   function like(k: number): void {
     if (!test) return;
     test = { ...test, liked: [...test.liked, order[k]] };
-    deal();
+    dealt.anew();
   }
   $effect(() => onbusy(test !== null && !over));
   onDestroy(() => {
@@ -68,14 +59,14 @@
   <Kept text={preferenceText(test, names)} {mayWrite} {onwrite} onagain={() => (test = null)} />
 {:else}
   <p class="text-[1.1em]" role="status">{says.round(round + 1, test.rounds)}</p>
-  <Letters letters={names.map((_, k) => letterOf(k))} {on} {heard} onhear={hear} />
-  {#if heard.size < names.length}<p class="text-quiet">{says.hearAllFirst}</p>{/if}
+  <Letters letters={names.map((_, k) => letterOf(k))} on={dealt.on} heard={dealt.heard} onhear={hear} />
+  {#if dealt.heard.size < names.length}<p class="text-quiet">{says.hearAllFirst}</p>{/if}
   <div class="flex flex-wrap gap-3">
     {#each names as _, k (k)}
       <button
         type="button"
         class="btn min-h-14 min-w-24 flex-1"
-        disabled={heard.size < names.length}
+        disabled={dealt.heard.size < names.length}
         onclick={() => like(k)}>{says.likeThis(letterOf(k))}</button
       >
     {/each}

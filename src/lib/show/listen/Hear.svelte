@@ -64,7 +64,7 @@
 
   onMount(() => {
     void book.lane.resume();
-    if (show.mayChange) void crew.open(show.feed, false);
+    if (show.mayChange) void crew.open(show.feed);
     const when = (act: () => void) => unlessTyping(act);
     const stop = tinykeys(window, {
       Space: when(() => void (player.playing ? player.pause() : player.play())),

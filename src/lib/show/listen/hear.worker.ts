@@ -4,8 +4,8 @@ import { matchLoudness } from '$core/hear/loudness';
 import { gainFor, loudRms, type Ready, ready, render } from '$core/hear/render';
 import { madeSound, type SoundId } from '$core/hear/sounds';
 import { transferOf } from '$core/hear/transfer';
-import { judgeWhole } from '$core/judge/judge';
-import { SolvedRig } from '$core/judge/solved-rig';
+import { judgePlan } from '$core/judge/judge';
+import type { Pieces } from '$core/judge/solved-rig';
 import { applyEdit } from '$core/plan/edit';
 import { resolve } from '$core/plan/resolved';
 import type { Op, Plan } from '$core/plan/schema';
@@ -49,14 +49,15 @@ const WORKING_DB = -18;
 /** All are brought to this where nothing clips, LUFS. */
 const WANTED = -23;
 
-function throughLine(to: ToHear, ops: readonly Op[], sound: Float32Array): Float32Array {
+/** @param pieces of the rig that are solved already: candidates differ in one of them */
+function throughLine(to: ToHear, ops: readonly Op[], sound: Float32Array, pieces: Pieces): Float32Array {
   const edited = ops.length === 0 ? null : applyEdit(to.plan, { ops: [...ops] });
   if (edited && !edited.ok) throw new Error('does not fit the plan any more');
   const plan = edited?.plan ?? to.plan;
   const line = resolve(plan).line(to.lineId);
   if (!line) throw new Error('the line is gone');
   const made: Ready = ready(transferOf(plan, line), to.rate);
-  const report = to.noises ? judgeWhole(new SolvedRig(plan)).find((r) => r.id === to.lineId) : undefined;
+  const report = to.noises ? judgePlan(plan, pieces).find((r) => r.id === to.lineId) : undefined;
   const hum = report?.hum ? { spectrum: report.hum.spectrum, mainsHz: plan.policy.mainsHz } : null;
   const gain = gainFor(sound, made.transfer.nominal);
   const volts = render(made, sound, gain, { hum, hiss: to.noises });
@@ -71,6 +72,7 @@ const api = {
   /** @param told share that is done */
   hear(to: ToHear, told: (share: number) => void): Heard[] {
     const sound = to.played.kind === 'made' ? madeSound(to.played.id, to.rate) : to.played.samples;
+    const pieces: Pieces = new Map();
     const first = to.through.find((t) => t.kind === 'take');
     const placed = to.through.map((t): { late: number | null; inverted: boolean; samples: Float32Array } => {
       if (t.kind !== 'take' || !first || t === first)
@@ -82,7 +84,7 @@ const api = {
     const made = to.through.map((t, k): Float32Array => {
       told(k / to.through.length);
       if (t.kind === 'take') return t === first ? t.samples : placed[k].samples;
-      if (t.kind === 'line') return throughLine(to, t.ops, sound);
+      if (t.kind === 'line') return throughLine(to, t.ops, sound, pieces);
       return to.amp ? amplified(sound, to.rate) : sound;
     });
     const { samples, turned, lufs } = matchLoudness(made, to.rate, WANTED);
