@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
+import type { Page } from '@playwright/test';
 import { expect, expectAccessibleInBoth, freshShow, row, saved, setLead, settled, test } from './app';
 import { done, openCheck, PHONE } from './checking';
 
@@ -208,20 +209,43 @@ test('a venue is remembered: its supplies, a dead socket, what hummed; a name br
     await other.keyboard.press('Tab');
     await expect(other.getByText('Saved', { exact: true })).toBeVisible({ timeout: 2000 });
   }).toPass();
+  // It is on the other screen at once; what is said without a network is kept, and goes beside what others said meanwhile.
+  await expect(page.getByLabel('Electrician')).toHaveValue('Jun, number at the door');
+  const known = page.getByLabel('What is known of it');
+  const say = async (on: Page, text: string): Promise<void> => {
+    await on.getByLabel('What is known of it').fill(text);
+    await on.keyboard.press('Enter');
+  };
+  await other.context().setOffline(true);
+  await say(other, 'socket 9 of box C noisy');
+  await other.getByLabel('What to know').fill('bring short leads');
+  await other.keyboard.press('Tab');
+  await expect(other.getByText('Kept here until the network is back')).toBeVisible();
+  await say(page, 'socket 11 of box C is dead');
   await page.getByLabel('What to know').fill('bring long leads');
   await page.keyboard.press('Tab');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  // Theirs stays, mine is beside it.
-  await expect(page.getByLabel('Electrician')).toHaveValue('Jun, number at the door');
-  await other.getByLabel('What to know').fill('bring short leads');
-  await other.keyboard.press('Tab');
-  await expect(other.getByText(/Somebody else has changed the same thing since/)).toBeVisible();
+  await other.context().setOffline(false);
+  await expect(page.getByText('C 9 noisy').first()).toBeAttached();
+  await expect(page.getByText('C 11 dead').first()).toBeAttached();
+  await expect(other.getByText(/somebody else has said something else of the same/)).toBeVisible();
   await other.getByRole('button', { name: 'Keep mine' }).click();
-  await expect(other.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByLabel('What to know')).toHaveValue('bring short leads');
   await page.reload();
   await expect(page.getByLabel('What to know')).toHaveValue('bring short leads');
+  // Pictures of it: taken, seen elsewhere at once, taken out, put back.
+  const shots = other.locator('[data-pictures] img');
+  await page.getByLabel('Picture of Net loft').setInputFiles('e2e/app.ts');
+  await expect(page.getByText(/That is no picture/)).toBeVisible();
+  await page.getByLabel('Picture of Net loft').setInputFiles('docs/screenshots/shows-day.png');
+  await expect(shots).toHaveCount(1);
+  await expect(shots.first()).toHaveAttribute('src', /^\/api\/pictures\//);
+  expect(await shots.first().evaluate((img: HTMLImageElement) => img.decode().then(() => img.naturalWidth))).toBe(1280);
+  await page.getByRole('button', { name: /^Take out picture 1/ }).click();
+  await expect(shots).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(shots).toHaveCount(1);
   // What is typed of the place, one thing at a time.
-  const known = page.getByLabel('What is known of it');
   await known.fill('stage box B: 16 sockets, 40 m, left of the stair, no phantom');
   await expect(page.getByText('Read as Stage box B: 16 sockets, 40\u202Fm to the desk, no phantom')).toBeVisible();
   await page.keyboard.press('Enter');
@@ -237,6 +261,18 @@ test('a venue is remembered: its supplies, a dead socket, what hummed; a name br
   await expectAccessibleInBoth(page);
   await page.getByRole('button', { name: 'B 4 works again' }).click();
   await expect(page.getByText('B 4 dead')).toHaveCount(0);
+
+  // A show that travels: two places, one of them tonight's.
+  await page.goto(`${app.url}/show/${next}/log`);
+  await panel.getByRole('button', { name: 'Also played at' }).click();
+  await panel.getByLabel('Also played at').fill('Corn store');
+  await panel.getByRole('button', { name: 'It is here' }).click();
+  await expect(panel.locator('[data-other-night]')).toContainText('Corn store');
+  await panel.getByRole('button', { name: 'We are there tonight' }).click();
+  await expect(panel.locator('strong')).toHaveText('Corn store');
+  await expect(panel.locator('[data-other-night]')).toContainText('Net loft');
+  await page.reload();
+  await expect(panel.locator('strong')).toHaveText('Corn store');
 
   // A player of an earlier night, typed by the beginning of a name.
   await page.goto(`${app.url}/show/${next}`);

@@ -147,6 +147,18 @@ test('a show at a known venue: instruments by name, what worked compared and set
   await expect(page.locator('[data-unit-facts]')).toContainText('works');
   await expect(page.locator('[data-life] li').first()).toContainText('new jack, works, with Tove');
   await expectAccessibleInBoth(page);
+  // Two entries about one thing in one message, as an outbox sends them when the network is back: both are of its life.
+  const entry = (text: string) => ({
+    ...{ id: crypto.randomUUID(), at: new Date().toISOString(), text, lineId: null, of: null, revision: 0 }
+  });
+  const sent = await page.request.post(`${app.url}/api/shows/${id}/log`, {
+    data: { entries: [entry('unit DI 1 crackles again'), entry('unit DI 1 with Jun')] },
+    headers: { origin: app.url }
+  });
+  expect(sent.status()).toBe(200);
+  await expect(page.locator('[data-life]')).toContainText('unit DI 1 crackles again');
+  await expect(page.locator('[data-life]')).toContainText('unit DI 1 with Jun');
+  expect((await item('DI 1'))[1]).toMatchObject({ condition: 'suspect', place: 'Jun' });
 
   // Found by search, taken along as a file and read back.
   await page.goto(`${app.url}/memory`);

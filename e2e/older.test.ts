@@ -39,9 +39,9 @@ test('a file and a database of version 1 open: plans, what was printed, edits th
     await sql`insert into print (crew_id, show_id, revision, plan) values (${crew}, ${id}, 1, ${sql.json(old.plan as never)})`;
     await sql`update kit_item set item = jsonb_set(item, '{model}', '"active-box"') where item ->> 'model' = 'active-di'`;
     await app.stop();
-    await sql`alter table show drop column glance, drop column logged, drop column venue_id`;
+    await sql`alter table show drop column glance, drop column logged, drop column venue_id, drop column other_venue_id`;
     await sql`alter table kit_change drop column made_by, drop column said, drop column show_id`;
-    await sql`drop table worked, entry, venue, stop, instrument, player, own_model`;
+    await sql`drop table worked, entry, venue, stop, instrument, player, own_model, picture`;
     await sql`delete from drizzle.__drizzle_migrations where created_at >= ${renamed.when}`;
     await app.start();
 

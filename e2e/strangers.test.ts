@@ -58,6 +58,12 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
       ...{ settings: {}, own: null, wants: '', note: '' }
     };
     expect((await miras('PUT', `/api/instruments/${instrument}`, { from: null, to: fiddle })).status()).toBe(200);
+    const picture = crypto.randomUUID();
+    const shown = await mira.request.put(`${url}/api/pictures/${picture}?of=venue&id=${venue}`, {
+      data: Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 4]),
+      headers: { origin: url, 'content-type': 'image/jpeg' }
+    });
+    expect(shown.status()).toBe(200);
     const entry = {
       id: crypto.randomUUID(),
       at: new Date().toISOString(),
@@ -87,6 +93,7 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
         .replace('[id]', show)
         .replace('[photo]', photo)
         .replace('[venue]', venue)
+        .replace('[picture]', picture)
         .replace('[player]', player)
         .replace('[instrument]', instrument)
         .replace('[as]', 'csv')
@@ -125,6 +132,7 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
         'own_model',
         'kit_change',
         'photo',
+        'picture',
         'invite',
         'share'
       ];

@@ -40,8 +40,11 @@ const HOURS = /(\d+(?:[.,]\d+)?)\s*(?:h|hrs?|hours?)\b/iu;
 const PLACE =
   /\b(?:(?:now |is )?(?:with|at)|(?:lent|given|gone|went) to|(?:back |now |put |is )?in(?:to)?) (?:the )?((?!repair|stereo|use|it\b|and\b|the workshop)[\p{L}\d’'. -]{2,60}?)(?=$|[,;.](?:\s|$)| and )/iu;
 const WHERE = /\b(?:case|trunk|drawer|bag|van|truck|rack|shelf|store|stock|pouch|box|flight)\b/iu;
-/** Somebody has it: said so, or a name behind `with`. */
-const HAS = [/\b(?:(?:now|is) with|lent to|given to)\b/iu, /(?:^|[,;.]\s*)[Ww]ith \p{Lu}/u] as const;
+/** Somebody has it: said so, or a name behind `with` that follows nothing but what it is. */
+const HAS = [
+  /\b(?:(?:now|is) with|lent to|given to)\b/iu,
+  /(?:^|[,;.]\s*|^(?:unit )?[\p{L}-]* ?#?\d+ )[Ww]ith \p{Lu}/u
+] as const;
 
 /** Reads it; what says nothing of these is a note all the same. */
 export function readLife(text: string): Heard {

@@ -129,6 +129,8 @@ describe('what becomes of a thing', () => {
     ['battery changed, works', { battery: true, condition: 'works' }],
     ['battery low', { battery: false }],
     ['6 h on battery', { hours: 6 }],
+    ['unit DI 1 with Jun', { place: 'Jun' }],
+    ['unit DI 1 hums with Keys', { condition: 'suspect', place: null }],
     ['ran 2,5 hours', { hours: 2.5 }],
     ['with Tove', { place: 'Tove' }],
     ['lent to the school', { place: 'school' }],

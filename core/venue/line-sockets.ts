@@ -1,7 +1,9 @@
+import { modelOf } from '../gear/catalogue';
 import type { Line } from '../plan/lines';
 import { resolve } from '../plan/resolved';
 import type { Plan } from '../plan/schema';
 import { nameKey } from '../text/names';
+import { fromDbu, toDbu } from '../units/quantity';
 import type { Venue, VenueBox, VenueSocket } from './schema';
 import { distance } from './typed';
 
@@ -12,7 +14,7 @@ export interface AtSocket {
   readonly box: VenueBox;
   readonly socket: number;
   /** What is wrong with that socket for this line; null where nothing is. */
-  readonly wrong: VenueSocket['is'] | null;
+  readonly wrong: VenueSocket['is'] | 'no-pad' | null;
 }
 
 /** The stage box that a line goes to: the only one, or the one where it stands. */
@@ -38,8 +40,9 @@ export function socketsOf(plan: Plan, venue: Venue): AtSocket[] {
     );
     const phantom = plan.devices[line.id].settings.phantom === 'on';
     const missing = phantom && (!box.phantom || known?.is === 'no-phantom');
-    const wrong = known && known.is !== 'note' && known.is !== 'no-phantom' ? known.is : missing ? 'no-phantom' : null;
-    return [{ line, box, socket, wrong }];
+    const broken = known && known.is !== 'note' && known.is !== 'no-phantom' ? known.is : null;
+    const padless = box.pad === 0 && (plan.devices[line.id].settings.pad ?? 'off') !== 'off';
+    return [{ line, box, socket, wrong: broken ?? (missing ? 'no-phantom' : padless ? 'no-pad' : null) }];
   });
 }
 
@@ -67,5 +70,29 @@ export function knownRuns(plan: Plan, venue: Venue): KnownRun[] {
           ? (distance(venue, place, 'desk') ?? distance(venue, place, 'foh'))
           : null;
     return known === null || Math.abs(known - planned) < SAME ? [] : [{ line, cable, planned, known }];
+  });
+}
+
+export interface KnownLevel {
+  readonly line: Line;
+  /** Volts RMS that the input takes at its least gain, as the place knows it. */
+  readonly volts: number;
+  /** As it is planned and as it is known, dBu. */
+  readonly planned: number;
+  readonly known: number;
+}
+/** Two levels are one within this, dB. */
+const AS_LOUD = 0.05;
+
+/** Inputs that take another level there than is planned: those that are sockets of a stage box of which somebody knows. */
+export function knownLevels(plan: Plan, venue: Venue): KnownLevel[] {
+  return socketsOf(plan, venue).flatMap(({ line, box }): KnownLevel[] => {
+    const { model, settings } = plan.devices[line.id];
+    const { ports, params } = modelOf(model);
+    // A jack of the desk is no socket of a box.
+    if (box.maxDbu === undefined || ports[0].socket !== 'xlr' || !params.clip) return [];
+    const planned = toDbu(typeof settings.clip === 'number' ? settings.clip : params.clip.typ);
+    if (Math.abs(planned - box.maxDbu) < AS_LOUD) return [];
+    return [{ line, volts: fromDbu(box.maxDbu), planned, known: box.maxDbu }];
   });
 }

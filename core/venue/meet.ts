@@ -3,7 +3,7 @@ import { diffPlans } from '../plan/diff';
 import { copyOf, same } from '../plan/json';
 import type { Json, Op, Plan } from '../plan/schema';
 import { nameKey } from '../text/names';
-import { knownRuns, type KnownRun } from './line-sockets';
+import { type KnownLevel, knownLevels, knownRuns, type KnownRun } from './line-sockets';
 import type { Venue } from './schema';
 
 /** A show and a place meet: what the place knows goes into the show, what the show has found goes into the place. */
@@ -34,6 +34,8 @@ export interface Meeting {
   readonly brings: readonly string[];
   /** Lines whose last run is as long as nobody planned. */
   readonly runs: readonly KnownRun[];
+  /** Lines whose input takes more or less there than is planned. */
+  readonly levels: readonly KnownLevel[];
   /** The room or the mains is planned otherwise. */
   readonly room: boolean;
 }
@@ -69,10 +71,15 @@ export function meet(plan: Plan, venue: Venue, newId: () => string): Meeting {
   if (draft.policy.outdoors === undefined) delete draft.policy.outdoors;
   const runs = knownRuns(plan, venue);
   for (const { cable, known: metres } of runs) draft.cables[cable] = { ...draft.cables[cable], metres };
+  const levels = knownLevels(plan, venue);
+  for (const { line, volts } of levels) {
+    const input = draft.devices[line.id];
+    draft.devices[line.id] = { ...input, settings: { ...input.settings, clip: volts } };
+  }
   const ops = diffPlans(plan, draft);
   return {
     ops: ops.length === 0 || applyEdit(plan, { ops }).ok ? ops : null,
-    ...{ unknown, otherwise, brings: brought.map((s) => s.name), runs },
+    ...{ unknown, otherwise, brings: brought.map((s) => s.name), runs, levels },
     room: ops.some((op) => op.table === 'policy')
   };
 }

@@ -28,6 +28,10 @@ const BoxSchema = z.strictObject({
   metres: metres.nullable(),
   /** Whether its inputs can give phantom power. */
   phantom: z.boolean(),
+  /** Largest level that its inputs take at their least gain, dBu; left out where nobody has looked. */
+  maxDbu: z.number().min(-40).max(40).optional(),
+  /** What its pads take off, dB; 0 where it has none, left out where nobody has looked. */
+  pad: z.number().int().min(0).max(40).optional(),
   /** Where it stands or hangs. */
   place: saidText(80)
 });

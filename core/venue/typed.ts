@@ -7,6 +7,9 @@ import type { Venue, VenueBox, VenueRun } from './schema';
 
 const METRES = /(\d+(?:[.,]\d+)?)\s*(m|metres?|meters?|ft|feet|foot)\b/iu;
 const COUNT = /(\d{1,3})\s*(?:x\s*)?(?:sockets?|inputs?|ins?|ways?|channels?|ch|lines?|pairs?)\b/iu;
+const LEVEL =
+  /\b(?:max(?:imum)?|at most|up to|takes?|clips at)\s*(?:input\s*)?(?:level\s*)?(?:of\s*)?([+−-]?\s?\d+(?:[.,]\d+)?)\s*dBu\b|([+−-]?\s?\d+(?:[.,]\d+)?)\s*dBu\s*(?:max(?:imum)?|at most)?/iu;
+const PAD = /\b(?:no|without)\s+pads?\b|[−-]?(\d{1,2})\s*dB\s*pads?\b|\bpads?\s*(?:of\s*)?[−-]?(\d{1,2})\s*dB\b/iu;
 const BOX =
   /^(?:(?:the\s+)?(?:stage\s*box|snake|multi(?:core)?|wall\s*(?:box|panel|plate)|floor\s*box|patch\s*bay|box))\s*([\p{L}\p{N}]{1,12}(?=[\s,:;]|$))?\s*[:,]?\s*/iu;
 /** Words that begin what is said of a box, and are not what it is called. */
@@ -29,6 +32,17 @@ const metresOf = (text: string): number | null => {
   const said = METRES.exec(text);
   const read = said && parseQuantity('length', said[0]);
   return read?.ok ? read.value : null;
+};
+/** `max +18 dBu`: 18. */
+const levelOf = (text: string): number | null => {
+  const m = LEVEL.exec(text);
+  const dbu = m ? Number((m[1] ?? m[2]).replace('−', '-').replace(',', '.').replace(/\s/g, '')) : NaN;
+  return Math.abs(dbu) <= 40 ? dbu : null;
+};
+/** `20 dB pad`: 20; `no pads`: 0. */
+const padOf = (text: string): number | null => {
+  const m = PAD.exec(text);
+  return m && Math.min(Number(m[1] ?? m[2] ?? 0), 40);
 };
 const without = (text: string, ...all: readonly RegExp[]): string =>
   all
@@ -64,8 +78,11 @@ function boxIn(venue: Venue, text: string): VenueHeard | null {
   const word = OTHER_BOX.exec(text)?.[0].replace(/\s+/g, ' ').toLowerCase() ?? '';
   const named = [word, own].filter(Boolean).join(' ');
   const rest = own === '' && m[1] ? text.slice(text.indexOf(m[1], 0)) : text.slice(m[0].length);
-  const place = without(rest, METRES, COUNT, /\b(?:no|without|has|with|phantom|is|at|on|cable|away)\b/giu);
+  const place = without(rest, METRES, COUNT, LEVEL, PAD, /\b(?:no|without|has|with|phantom|is|at|on|cable|away)\b/giu);
+  const [maxDbu, pad] = [levelOf(text), padOf(text)];
   const box: VenueBox = {
+    ...(maxDbu === null ? {} : { maxDbu }),
+    ...(pad === null ? {} : { pad }),
     ...{ name: named.slice(0, 40), sockets: Number(sockets[1]), metres: metresOf(text) },
     ...{ phantom: !/\b(?:no|without) phantom\b/iu.test(text), place: place.slice(0, 80) }
   };

@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { applyEdit } from '../plan/edit';
 import { onTwoSupplies, show } from '../tests/plans';
 import { learn, meet } from './meet';
+import { toDbu } from '../units/quantity';
 import { heardOfPlaceText } from '../words/venue';
 import { socketsOf } from './line-sockets';
+import { mergeVenues, withMine } from './merge';
 import { hearOf, socketIn } from './sockets';
 import { distance, hearOfPlace } from './typed';
 import { blankVenue, type Venue, VenueSchema } from './schema';
@@ -28,6 +30,11 @@ describe('what is typed of a place', () => {
     ['stage right to FOH 60 ft', 'stage right to FOH: 18.3 m'],
     ['desk: 48 inputs', 'desk: 48 inputs'],
     ['the electrician is Ola, bar phone', 'electrician: Ola, bar phone'],
+    [
+      'stage box C: 16 sockets, 30 m, max +18 dBu, 20 dB pads',
+      'Stage box C: 16 sockets, 30 m to the desk, +18 dBu at most, pads of 20 dB'
+    ],
+    ['box D 8 ins takes +4 dBu no pads drum riser', 'Stage box D: 8 sockets, +4 dBu at most, no pads, drum riser'],
     ['red curtains', null],
     ['box is red', null],
     ['from here to there', null]
@@ -92,6 +99,29 @@ describe('lines at a place', () => {
     expect(meet(done.plan, venue, () => 's-x').runs).toEqual([]);
   });
 
+  it('inputs take what the box takes; a pad that is not there is told', () => {
+    const venue = at('box A: 16 sockets, max +18 dBu, no pads');
+    const met = meet(plan, venue, () => 's-x');
+    expect(met.levels.map((l) => [l.line.info?.name, Math.round(l.planned), l.known]).sort()).toEqual([
+      ['Cello', 6, 18],
+      ['Keys', 6, 18]
+    ]);
+    const done = applyEdit(plan, { ops: [...met.ops!] });
+    if (!done.ok) throw new Error('does not fit');
+    expect(meet(done.plan, venue, () => 's-x').levels).toEqual([]);
+    for (const { line } of met.levels)
+      expect(toDbu(done.plan.devices[line.id].settings.clip as number)).toBeCloseTo(18, 9);
+    const cello = socketsOf(plan, venue).find((s) => s.socket === 7)!.line.id;
+    const padded = structuredClone(plan);
+    padded.devices[cello].settings = { ...padded.devices[cello].settings, pad: '20' };
+    const wrongOf = (place: Venue) => socketsOf(padded, place).find((s) => s.socket === 7)!.wrong;
+    expect([wrongOf(venue), wrongOf(at('box A: 16 sockets, 20 dB pad')), wrongOf(at('box A: 16 sockets'))]).toEqual([
+      'no-pad',
+      null,
+      null
+    ]);
+  });
+
   it('another day’s measurement is believed less than today’s, and more than a guess', () => {
     const [id] = Object.keys(plan.supplies);
     const measured = structuredClone(plan);
@@ -107,6 +137,36 @@ describe('lines at a place', () => {
     expect(meet(measured, { ...venue, supplies: [{ ...venue.supplies[0], emf: 0.4 }] }, () => 's-x').otherwise).toEqual(
       []
     );
+  });
+});
+
+describe('two people change a place at once', () => {
+  const said = (v: Venue, ...texts: string[]): Venue => texts.reduce((at, t) => hearOfPlace(at, t)!.venue, v);
+  const from = said(blankVenue('Loft'), 'box A: 16 sockets, 40 m', 'riser to desk 12 m', 'socket 3 of box A is dead');
+  it('different fields and different entries of one list both hold, in either order', () => {
+    const mine = said(from, 'socket 7 of box A is dead', 'socket 3 of box A works again', 'electrician: Ola');
+    const theirs = said(from, 'socket 9 of box A noisy', 'box B: 8 sockets', 'desk: 48 inputs');
+    const [ab, ba] = [mergeVenues(from, mine, theirs), mergeVenues(from, theirs, mine)];
+    expect([ab.both, ba.both]).toEqual([[], []]);
+    expect(ab.venue.sockets.map((s) => s.socket).sort()).toEqual([7, 9]);
+    expect(ab.venue).toMatchObject({ electrician: 'Ola', desk: '48 inputs' });
+    expect(ab.venue.boxes).toHaveLength(2);
+    const sorted = (v: Venue) => ({ ...v, sockets: [...v.sockets].sort((a, b) => a.socket - b.socket) });
+    expect(sorted(ab.venue)).toEqual(sorted(ba.venue));
+    expect(mergeVenues(from, mine, from).venue).toEqual(mine);
+    expect(mergeVenues(from, from, theirs).venue).toEqual(theirs);
+  });
+  it('the same thing said twice waits for a decision, and one’s own can be made to hold', () => {
+    const [mine, theirs] = [said(from, 'riser to desk 14 m'), said(from, 'riser to desk 15 m', 'box B: 8 sockets')];
+    const merged = mergeVenues(from, mine, theirs);
+    expect(merged).toEqual({ venue: theirs, both: ['runs'] });
+    expect(withMine(from, mine, theirs)).toMatchObject({
+      runs: [{ metres: 14 }],
+      boxes: [{ name: 'A' }, { name: 'B' }]
+    });
+    const names = mergeVenues(from, { ...from, note: 'a' }, { ...from, note: 'b' });
+    expect(names).toMatchObject({ both: ['note'], venue: { note: 'b' } });
+    expect(mergeVenues(from, { ...from, note: 'a' }, { ...from, note: 'a' }).both).toEqual([]);
   });
 });
 

@@ -1,7 +1,8 @@
-import type { AtSocket, KnownRun } from '../venue/line-sockets';
+import type { AtSocket, KnownLevel, KnownRun } from '../venue/line-sockets';
 import type { VenueBox, VenueRun, VenueSocket } from '../venue/schema';
 import type { VenueHeard } from '../venue/typed';
-import { formatQuantity } from '../units/format';
+import { formatDbu, formatQuantity } from '../units/format';
+import { fromDbu } from '../units/quantity';
 import { andList, upper } from './article';
 
 const STATES: Readonly<Record<VenueSocket['is'], string>> = {
@@ -30,11 +31,13 @@ const boxName = (name: string): string =>
   /^(?:wall|floor|patch)/i.test(name) ? upper(name) : `Stage box${name ? ` ${name}` : ''}`;
 
 /** `Stage box A: 32 sockets, 40 m to the desk, no phantom, stage left`. */
-export const boxText = ({ name, sockets, metres, phantom, place }: VenueBox): string =>
+export const boxText = ({ name, sockets, metres, phantom, maxDbu, pad, place }: VenueBox): string =>
   [
     `${boxName(name)}: ${sockets} ${sockets === 1 ? 'socket' : 'sockets'}`,
     ...(metres === null ? [] : [`${long(metres)} to the desk`]),
     ...(phantom ? [] : ['no phantom']),
+    ...(maxDbu === undefined ? [] : [`${formatDbu(fromDbu(maxDbu), 0)} at most`]),
+    ...(pad === undefined ? [] : [pad === 0 ? 'no pads' : `pads of ${pad}\u202FdB`]),
     ...(place ? [place] : [])
   ].join(', ');
 /** `Tie line B, stage right to studio: 25 m, 8 ways`; `Riser to desk: 12 m`. */
@@ -60,20 +63,22 @@ export function heardOfPlaceText(heard: VenueHeard): string {
 /** `Cello on A 9: no phantom there, and it is switched on`. */
 export function atSocketText({ line, box, socket, wrong }: AtSocket): string {
   const where = `${line.info?.name ?? line.id} on ${socketName({ box: box.name, socket })}`;
-  return wrong === 'no-phantom'
-    ? `${where}: no phantom there, and it needs it`
-    : `${where}: that socket is ${STATES[wrong!]}`;
+  if (wrong === 'no-phantom') return `${where}: no phantom there, and it needs it`;
+  if (wrong === 'no-pad') return `${where}: a pad is planned, and there is none there`;
+  return `${where}: that socket is ${STATES[wrong!]}`;
 }
-/** `Runs that are otherwise here: Cello and Keys 40 m (planned 20 m)`. */
-export function knownRunsText(runs: readonly KnownRun[]): string {
-  const by = new Map<string, { names: string[]; run: KnownRun }>();
-  for (const run of runs) {
-    const key = `${run.known} ${run.planned}`;
-    const group = by.get(key) ?? { names: [], run };
-    group.names.push(run.line.info?.name ?? run.line.id);
-    by.set(key, group);
-  }
-  return [...by.values()]
-    .map(({ names, run }) => `${some(names)} ${long(run.known)} (planned ${long(run.planned)})`)
-    .join('; ');
+/** What holds of several lines alike is said once, with their names. */
+function together<T extends { readonly line: KnownRun['line'] }>(all: readonly T[], said: (one: T) => string): string {
+  const by = new Map<string, string[]>();
+  for (const one of all) by.set(said(one), [...(by.get(said(one)) ?? []), one.line.info?.name ?? one.line.id]);
+  return [...by].map(([text, names]) => `${some(names)} ${text}`).join('; ');
 }
+/** `Cello and Keys 40 m (planned 20 m)`. */
+export const knownRunsText = (runs: readonly KnownRun[]): string =>
+  together(runs, ({ known, planned }) => `${long(known)} (planned ${long(planned)})`);
+/** `Cello and Keys +18 dBu (planned +6 dBu)`. */
+export const knownLevelsText = (levels: readonly KnownLevel[]): string =>
+  together(levels, ({ known, planned }) => {
+    const [now, then] = [known, planned].map((dbu) => formatDbu(fromDbu(dbu), 0));
+    return `${now} (planned ${then})`;
+  });

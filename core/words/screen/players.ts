@@ -57,6 +57,8 @@ export const players = {
   settingsTeach:
     'Nothing yet. Every line that is left working in the line check is kept here: DI, switches, gain, what was read of it, and where.',
   settingsFind: 'A line or an instrument, by its name',
+  anyInput: 'Into any input',
+  whichInput: 'Input',
   anyDi: 'any DI',
   whichDi: 'Which DI',
   nothingSo: 'Nothing worked like that so far.'

@@ -3,7 +3,6 @@ import type { Shown } from './shown';
 /** What the screen says of places where a crew plays. Names of screens and keys: `docs/adding.md`. */
 export const venue = {
   venues: 'Venues',
-  log: 'Log',
   venuesGuanxi: 'Venues the crew has played',
   venueGuanxi: (name: Shown) => `${name}, venue`,
   noneYet: 'No venue yet.',
@@ -43,7 +42,7 @@ export const venue = {
   deskThere: 'Its desk',
   whichDesk: 'name, how many inputs',
   known: 'What is known of it',
-  typeIt: 'stage box A: 32 sockets, 40 m to the desk · riser to desk 12 m · socket 7 of box A is dead',
+  typeIt: 'stage box A: 32 sockets, 40 m, max +18 dBu · riser to desk 12 m · socket 7 of box A is dead',
   typeItTeach: 'One thing at a time: stage boxes, tie lines, distances, sockets, who the electrician is.',
   readAs: (what: Shown) => `Read as ${what}.`,
   notUnderstood:
@@ -54,12 +53,12 @@ export const venue = {
   runsTeach: 'None is written down.',
   takeOut: (what: Shown) => `Take out ${what}`,
   forgetIt: 'Take out',
+  levelsHere: (list: Shown) => `Inputs that take another level here: ${list}.`,
   runsHere: (list: Shown) => `Runs that are otherwise here: ${list}.`,
   socketsHere: (list: Shown) => `Sockets: ${list}.`,
   socketIs: (socket: Shown, is: Shown) => `Socket ${socket}: ${is}`,
   fine: 'nothing known against it',
   loadIn: 'load-in, where the quiet sockets are',
-  sockets: 'Sockets',
   socketsTeach: 'None is known to be bad. Log “socket 7 of stage box A is dead” at a show here, or type it below.',
   worksAgain: (socket: Shown) => `${socket} works again`,
   supplies: 'Supplies',
@@ -70,10 +69,18 @@ export const venue = {
   nothingFound: 'Nothing that was traced.',
   playedHere: 'Played here',
   noShow: 'No show yet.',
-  save: 'Save',
-  saved: 'Saved',
+  keeping: {
+    saved: 'Saved',
+    saving: 'Saving',
+    retrying: 'Kept here until the network is back',
+    'signed-out': 'Kept here. Sign in, and it is saved.',
+    gone: ''
+  },
+  alsoAt: 'Also played at',
+  otherNight: (name: Shown) => `Other night: ${name}.`,
+  tonightThere: 'We are there tonight',
+  onlyHere: 'Only here',
   saveMine: 'Keep mine',
-  takeTheirs: 'Take theirs',
-  changedSince: 'Somebody else has changed the same thing since. What is shown is yours.',
-  cannotBeSaved: 'It cannot be saved just now. What you typed is still here.'
+  takeTheirs: 'Let mine go',
+  changedSince: 'somebody else has said something else of the same.'
 };

@@ -12,11 +12,13 @@
   import { followCrew } from '$lib/live/crew-feed';
   import { browserRows } from '$lib/outbox/browser-rows';
   import type { WorkedBefore } from '$lib/protocol/log';
+  import type { PictureThere } from '$lib/protocol/pictures';
   import type { Players } from '$lib/protocol/players';
   import Fact from '$lib/ui/Fact.svelte';
   import Header from '$lib/ui/Header.svelte';
   import { dateTime } from '$lib/ui/when';
   import { onMount, untrack } from 'svelte';
+  import PictureStrip from './PictureStrip.svelte';
   import NotTaken from './NotTaken.svelte';
   import WorkedList from './WorkedList.svelte';
 
@@ -24,11 +26,12 @@
     id: string;
     there: Players;
     worked: readonly WorkedBefore[];
+    pictures: readonly PictureThere[];
     crewId: string;
     mayChange: boolean;
   }
   /** One instrument: how it is typed, what is wanted for it, and how it was set when it worked. */
-  const { id, there, worked, crewId, mayChange }: Props = $props();
+  const { id, there, worked, pictures, crewId, mayChange }: Props = $props();
   const crew = untrack(() => new CrewPlayers(crewId, browserRows, there));
   const instrument = $derived(crew.instrument(id));
   /** Its line while it is being typed; null as long as it is as it was. */
@@ -126,6 +129,7 @@
         onset={(note) => put({ note })}
       />
     </div>
+    <PictureStrip of="instrument" {id} name={instrument.name} {pictures} {crewId} {mayChange} />
   {:else}
     <p class="text-quiet">{says.gone}</p>
   {/if}

@@ -14,16 +14,16 @@
     ask: WorkedAsk;
     venues: readonly { readonly id: string; readonly name: string }[];
   }
-  /** Settings of every line that worked, found by name, by DI and by venue. */
+  /** Settings of every line that worked, found by name, by DI, by input and by venue. */
   const { worked, ask, venues }: Props = $props();
-  const BOXES = MODELS.filter((m) => m.family === 'box');
-  let [q, box, venue] = $state(untrack(() => [ask.q ?? '', ask.box ?? '', ask.venue ?? '']));
-  const filtered = $derived(q !== '' || box !== '' || venue !== '' || ask.instrument !== undefined);
+  const [BOXES, INPUTS] = [MODELS.filter((m) => m.family === 'box'), MODELS.filter((m) => m.family === 'input')];
+  let [q, box, input, venue] = $state(untrack(() => [ask.q ?? '', ask.box ?? '', ask.input ?? '', ask.venue ?? '']));
+  const filtered = $derived([q, box, input, venue, ask.instrument ?? ''].some((of) => of !== ''));
   let soon: ReturnType<typeof setTimeout> | undefined;
   function find(after = 0): void {
     clearTimeout(soon);
     soon = setTimeout(() => {
-      const words = new URLSearchParams(Object.entries({ q, box, venue }).filter(([, v]) => v !== ''));
+      const words = new URLSearchParams(Object.entries({ q, box, input, venue }).filter(([, v]) => v !== ''));
       void goto(`?${words.toString()}`, { keepFocus: true, noScroll: true, replaceState: true });
     }, after);
   }
@@ -52,6 +52,10 @@
     <select class="select h-12 w-auto pr-8" aria-label={says.whichDi} bind:value={box} onchange={() => find()}>
       <option value="">{says.anyDi}</option>
       {#each BOXES as { id } (id)}<option value={id}>{modelName(id)}</option>{/each}
+    </select>
+    <select class="select h-12 w-auto pr-8" aria-label={says.whichInput} bind:value={input} onchange={() => find()}>
+      <option value="">{says.anyInput}</option>
+      {#each INPUTS as { id } (id)}<option value={id}>{modelName(id)}</option>{/each}
     </select>
     {#if venues.length > 0}
       <select

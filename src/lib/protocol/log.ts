@@ -48,6 +48,11 @@ export const WorkedAskSchema = z.object({
     .string()
     .regex(/^[a-z0-9-]{1,40}$/)
     .optional(),
+  /** Class of the input that it ended in. */
+  input: z
+    .string()
+    .regex(/^[a-z0-9-]{1,40}$/)
+    .optional(),
   /** Beginnings of words of its name. */
   q: z.string().max(80).optional()
 });

@@ -37,8 +37,11 @@ export async function putDocument<T extends object>(
       if (same((row?.doc ?? null) as never, to as never)) return { ok: true };
       return { ok: false, now: row?.doc ?? null };
     }
-    if (to === null) await sql`delete from ${of} where id = ${id}`;
-    else if (row) await sql`update ${of} set ${of} = ${JSON.stringify(to)}::jsonb, changed_at = now() where id = ${id}`;
+    if (to === null) {
+      await sql`delete from ${of} where id = ${id}`;
+      await sql`delete from picture where crew_id = ${crewId} and "of" = ${table} and of_id = ${id}`;
+    } else if (row)
+      await sql`update ${of} set ${of} = ${JSON.stringify(to)}::jsonb, changed_at = now() where id = ${id}`;
     else {
       const [{ count }] = await sql<{ count: number }[]>`
         select count(*)::int as count from ${of} where crew_id = ${crewId}`;

@@ -25,7 +25,8 @@ const TABLES = [
   ['stop', 'made_at, id'],
   ['entry', 'made_at, id'],
   ['worked', 'made_at, id'],
-  ['photo', 'made_at, id']
+  ['photo', 'made_at, id'],
+  ['picture', 'made_at, id']
 ] as const;
 /** Rows fetched at a time. */
 const AT_ONCE = 20;

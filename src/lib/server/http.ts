@@ -40,6 +40,14 @@ export async function bodyOf<T extends z.ZodType>(request: Request, schema: T): 
   error(400, `${issue.path.join('.') || 'body'}: ${issue.message}`);
 }
 
+/** What is asked for in the address, through a schema; what is left empty is not asked for. */
+export function askOf<T extends z.ZodType>(url: URL, schema: T): z.infer<T> {
+  const parsed = schema.safeParse(Object.fromEntries([...url.searchParams].filter(([, value]) => value !== '')));
+  if (parsed.success) return parsed.data;
+  const [issue] = parsed.error.issues;
+  error(400, `${issue.path.join('.')}: ${issue.message}`);
+}
+
 function parse<T extends z.ZodType>(schema: T, raw: unknown) {
   try {
     return schema.safeParse(raw);

@@ -112,11 +112,13 @@ export async function kitHistory(crewId: string, itemId: string, most = 200): Pr
  */
 export async function hearOfUnits(who: By, showId: string, texts: readonly string[]): Promise<void> {
   if (texts.length === 0) return;
-  const kit = await crewKit(who.crewId);
+  let kit = await crewKit(who.crewId);
   const day = new Date().toISOString().slice(0, 10);
   for (const text of texts)
     for (const id of unitsIn(kit, text)) {
       const to = livedOn(kit[id], readLife(text), day);
-      await changeKit(who, [{ id, from: kit[id], to, said: text, show: showId }]);
+      const answer = await changeKit(who, [{ id, from: kit[id], to, said: text, show: showId }]);
+      // The next entry may be about the same one: it goes on from what this one made of it.
+      if (answer.ok) kit = { ...kit, [id]: to };
     }
 }

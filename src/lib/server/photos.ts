@@ -8,14 +8,6 @@ import { hasShow } from './shows';
 /** Pictures of lines. */
 
 const MOST = 500;
-/** What a picture begins with, by its type: what it says it is, it has to be. */
-const BEGINS: Readonly<Record<string, (bytes: Buffer) => boolean>> = {
-  'image/jpeg': (b) => b[0] === 0xff && b[1] === 0xd8 && b[2] === 0xff,
-  'image/png': (b) => b.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])),
-  'image/webp': (b) => b.toString('latin1', 0, 4) === 'RIFF' && b.toString('latin1', 8, 12) === 'WEBP'
-};
-export const isPicture = (type: string, bytes: Buffer): boolean => Object.hasOwn(BEGINS, type) && BEGINS[type](bytes);
-
 export async function photosOf(crewId: string, showId: string): Promise<PhotoOf[]> {
   const rows = await db()
     .select({ id: photo.id, lineId: photo.lineId, at: photo.madeAt })

@@ -17,6 +17,7 @@ import type { Instrument, Player } from '$core/players/schema';
 import type { EntryFacts, EntryKind } from '$core/log/entry';
 import type { Setup } from '$core/log/setup';
 import type { Venue } from '$core/venue/schema';
+import type { PictureOf } from '$lib/protocol/pictures';
 import { sql } from 'drizzle-orm';
 import type { Role } from '../crew/roles';
 import type { Counted } from '$lib/protocol/shows';
@@ -168,7 +169,9 @@ export const show = pgTable(
     /** Up to which revision its edits are told in its log. */
     logged: integer('logged').notNull().default(0),
     /** Where it is played. */
-    venueId: uuid('venue_id').references(() => venue.id)
+    venueId: uuid('venue_id').references(() => venue.id),
+    /** The other place of a show that travels between two. */
+    otherVenueId: uuid('other_venue_id').references(() => venue.id)
   },
   (t) => [index('show_crew').on(t.crewId)]
 );
@@ -380,6 +383,22 @@ export const worked = pgTable(
 );
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** A picture of what a crew knows: a place, an instrument, a thing with a number. Its id is made where it was taken. */
+export const picture = pgTable(
+  'picture',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    of: text('of').$type<PictureOf>().notNull(),
+    ofId: text('of_id').notNull(),
+    personId: byPerson(),
+    type: text('type').notNull(),
+    bytes: bytea('bytes').notNull(),
+    madeAt: made()
+  },
+  (t) => [index('picture_of').on(t.crewId, t.of, t.ofId, t.madeAt)]
+);
 
 /** A picture of how a line is plugged or set. Its id is made where it was taken. */
 export const photo = pgTable(

@@ -43,9 +43,12 @@ export async function createShow(
   crewId: string,
   name: string,
   plan: Plan,
-  venueId: string | null = null
+  at: { readonly venueId: string | null; readonly otherVenueId?: string | null } = { venueId: null }
 ): Promise<string> {
-  const [row] = await db().insert(show).values({ crewId, name, plan, venueId }).returning({ id: show.id });
+  const [row] = await db()
+    .insert(show)
+    .values({ crewId, name, plan, ...at })
+    .returning({ id: show.id });
   return row.id;
 }
 

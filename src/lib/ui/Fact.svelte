@@ -12,6 +12,8 @@
   }
   /** Something that is known, written in place: it looks like text until one goes there, and is kept as one leaves it. */
   const { name, value, most, example = '', disabled = false, wide = false, long = false, onset }: Props = $props();
+  /** While one types, what others change does not write over it. */
+  let typed = $state<string | null>(null);
 </script>
 
 <label class="grid content-start gap-0 {wide ? 'col-span-full' : ''}">
@@ -23,7 +25,9 @@
       maxlength={most}
       placeholder={example}
       {disabled}
-      {value}
+      value={typed ?? value}
+      oninput={(event) => (typed = event.currentTarget.value)}
+      onblur={() => (typed = null)}
       onchange={(event) => onset(event.currentTarget.value.trim())}></textarea>
   {:else}
     <input
@@ -32,7 +36,9 @@
       maxlength={most}
       placeholder={example}
       {disabled}
-      {value}
+      value={typed ?? value}
+      oninput={(event) => (typed = event.currentTarget.value)}
+      onblur={() => (typed = null)}
       onchange={(event) => onset(event.currentTarget.value.trim())}
     />
   {/if}

@@ -5,59 +5,40 @@
   import { formatQuantity } from '$core/units/format';
   import type { Venue } from '$core/venue/schema';
   import { hearOfPlace } from '$core/venue/typed';
-  import { same } from '$core/plan/json';
   import Header from '$lib/ui/Header.svelte';
   import { dateTime, dayOf } from '$lib/ui/when';
-  import { untrack } from 'svelte';
-  import { putVenue } from './put-venue';
+  import { followCrew } from '$lib/live/crew-feed';
+  import PictureStrip from '$lib/memory/PictureStrip.svelte';
+  import { browserRows } from '$lib/outbox/browser-rows';
+  import type { PictureThere } from '$lib/protocol/pictures';
+  import type { VenueOf } from '$lib/protocol/venues';
+  import { onMount, untrack } from 'svelte';
+  import { CrewVenues } from './crew-venues.svelte';
+  import VenueAside from './VenueAside.svelte';
   import VenueBoxes from './VenueBoxes.svelte';
   import VenueFacts from './VenueFacts.svelte';
 
   interface Props {
     id: string;
-    venue: Venue;
+    there: readonly VenueOf[];
     shows: readonly { readonly id: string; readonly name: string; readonly changedAt: Date }[];
     traces: readonly LogEntry[];
+    pictures: readonly PictureThere[];
+    crewId: string;
     mayChange: boolean;
   }
   /** All that is known of a place; what a person knows of it is typed here, the rest comes from shows. */
-  const { id, venue: given, shows, traces, mayChange }: Props = $props();
-  /** As the server has it, and as it stands here. */
-  let kept = $state.raw(untrack(() => given));
-  let venue = $state.raw(untrack(() => given));
-  let told = $state<string | null>(null);
+  const { id, there, shows, traces, pictures, crewId, mayChange }: Props = $props();
+  const venues = untrack(() => new CrewVenues(crewId, null, browserRows, { here: null, other: null, venues: there }));
+  const venue = $derived(venues.of(id)!.venue);
   let typed = $state('');
   let unclear = $state(false);
   const heard = $derived(typed.trim() === '' ? null : hearOfPlace(venue, typed));
-  let saving: Promise<unknown> = Promise.resolve();
-
-  /** What of mine somebody else has changed, too: one of both holds. */
-  let clash = $state.raw<Partial<Venue> | null>(null);
+  const told = $derived(says.keeping[venues.lane.state]);
+  onMount(() => followCrew(venues));
 
   function put(change: Partial<Venue>): void {
-    venue = { ...venue, ...change };
-    [told, clash] = [null, null];
-    // One after the other: each says what it changes from.
-    saving = saving.then(() => send(change));
-  }
-  async function send(change: Partial<Venue>): Promise<void> {
-    const [was, to] = [kept, { ...kept, ...change }];
-    const not = await putVenue(id, was, to);
-    if (!not) [kept, told] = [to, says.saved];
-    else if (!not.now) told = not.why;
-    else {
-      const theirs = not.now;
-      const both = (Object.keys(change) as (keyof Venue)[]).some(
-        (key) => !same(theirs[key] as never, was[key] as never)
-      );
-      [kept, venue] = [theirs, { ...theirs, ...change }];
-      // What somebody else has changed stays, and mine goes on top of it; where it is the same thing, somebody decides.
-      if (both) [told, clash] = [not.why, change];
-      else await send(change);
-    }
-  }
-  function theirs(): void {
-    [venue, clash, told] = [kept, null, null];
+    venues.put(id, { ...venue, ...change });
   }
   function write(event: SubmitEvent): void {
     event.preventDefault();
@@ -71,13 +52,9 @@
 <Header />
 <main class="mx-auto grid max-w-[860px] gap-6 px-5 py-5 max-sm:px-3.5">
   <p class="flex flex-wrap gap-x-4">
-    <a class="link" href="/memory/venues">{says.venues}</a><span class="text-quiet" role="status">{told ?? ''}</span>
-    {#if clash}
-      {@const mine = clash}
-      <button type="button" class="link" onclick={() => put(mine)}>{says.saveMine}</button>
-      <button type="button" class="link" onclick={theirs}>{says.takeTheirs}</button>
-    {/if}
+    <a class="link" href="/memory/venues">{says.venues}</a><span class="text-quiet" role="status">{told}</span>
   </p>
+  <VenueAside {venues} />
   <h1 class="text-[1.3em] font-bold">{venue.name}</h1>
   {#if mayChange}
     <form class="grid gap-1" onsubmit={write}>
@@ -100,6 +77,7 @@
     </form>
   {/if}
   <VenueFacts {venue} {mayChange} onput={put} />
+  <PictureStrip of="venue" {id} name={venue.name} {pictures} {crewId} {mayChange} />
   <VenueBoxes {venue} {mayChange} onput={put} />
   <section>
     <h2 class="heading">{says.supplies}</h2>

@@ -6,30 +6,36 @@
   import type { VenueOf } from '$lib/protocol/venues';
   import Header from '$lib/ui/Header.svelte';
   import { uuid } from '$lib/uuid';
-  import { putVenue } from './put-venue';
-  import { goto } from '$app/navigation';
-  import { toast } from 'svelte-sonner';
+  import { followCrew } from '$lib/live/crew-feed';
+  import { browserRows } from '$lib/outbox/browser-rows';
+  import { CrewVenues } from './crew-venues.svelte';
+  import VenueAside from './VenueAside.svelte';
+  import { onMount, untrack } from 'svelte';
 
   interface Props {
-    venues: readonly VenueOf[];
+    there: readonly VenueOf[];
+    crewId: string;
     mayChange: boolean;
   }
-  const { venues, mayChange }: Props = $props();
+  const { there, crewId, mayChange }: Props = $props();
+  const places = untrack(() => new CrewVenues(crewId, null, browserRows, { here: null, other: null, venues: there }));
+  const venues = $derived(places.all);
+  onMount(() => followCrew(places));
   let name = $state('');
 
-  async function add(event: SubmitEvent): Promise<void> {
+  function add(event: SubmitEvent): void {
     event.preventDefault();
     if (name.trim() === '') return;
-    const id = uuid();
-    const not = await putVenue(id, null, blankVenue(name.trim()));
-    if (not) toast.error(not.why);
-    else await goto(`/memory/venues/${id}`);
+    places.put(uuid(), blankVenue(name.trim()));
+    name = '';
   }
 </script>
 
 <Header />
 <main class="mx-auto grid max-w-[860px] gap-4 px-5 py-5 max-sm:px-3.5">
   <h1 class="text-[1.3em] font-bold">{says.venues}</h1>
+  <VenueAside venues={places} />
+  {#if places.lane.state !== 'saved'}<p class="text-quiet" role="status">{says.keeping[places.lane.state]}</p>{/if}
   {#if venues.length === 0}
     <div class="grid max-w-[60ch] gap-2 py-4">
       <p class="font-semibold">{says.noneYet}</p>

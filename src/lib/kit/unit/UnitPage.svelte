@@ -13,6 +13,8 @@
   import { changesTo, freshId } from '$lib/kit/changes';
   import { CrewKit } from '$lib/kit/crew-kit.svelte';
   import { STATUS } from '$lib/kit/save-words';
+  import PictureStrip from '$lib/memory/PictureStrip.svelte';
+  import type { PictureThere } from '$lib/protocol/pictures';
   import type { KitEvent } from '$lib/protocol/kit';
   import Fact from '$lib/ui/Fact.svelte';
   import Header from '$lib/ui/Header.svelte';
@@ -26,11 +28,12 @@
     kit: Kit;
     history: readonly KitEvent[];
     notes: readonly LogEntry[];
+    pictures: readonly PictureThere[];
     crewId: string;
     mayChange: boolean;
   }
   /** One thing of the kit with its life: what it is and where, what is typed of it, and all that became of it. */
-  const { id, kit, history, notes, crewId, mayChange }: Props = $props();
+  const { id, kit, history, notes, pictures, crewId, mayChange }: Props = $props();
   const crew = untrack(() => new CrewKit(kit, crewId, browserRows));
   let events = $state.raw(untrack(() => history));
   let typed = $state('');
@@ -163,5 +166,13 @@
       <Fact long name={says.noteOnIt} value={item.note} most={KIT_LIMITS.note} onset={(note) => edit({ note })} />
     </div>
   {/if}
+  {#if last}<PictureStrip
+      of="unit"
+      {id}
+      name={kindOf(last)}
+      {pictures}
+      {crewId}
+      mayChange={mayChange && item !== undefined}
+    />{/if}
   <UnitLife {events} {notes} />
 </main>

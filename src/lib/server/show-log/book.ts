@@ -69,7 +69,7 @@ export async function entriesOf(crewId: string, ask: LogAsk, most: number): Prom
       ${ask.kind ? sql`and e.kind = ${ask.kind}` : sql``}
       ${ask.line ? sql`and e.facts -> 'lines' ? ${ask.line}` : sql``}
       ${ask.unit ? sql`and e.facts ? 'units' and e.facts -> 'units' ? ${ask.unit}` : sql``}
-      ${ask.venue ? sql`and e.show_id in (select id from show where venue_id = ${ask.venue})` : sql``}
+      ${ask.venue ? sql`and e.show_id in (select id from show where ${ask.venue} in (venue_id, other_venue_id))` : sql``}
       ${ask.by ? sql`and e.made_by = ${ask.by}` : sql``}
       ${ask.before ? sql`and (e.at, e.id) < (${ask.before.at}::timestamptz, ${ask.before.id}::uuid)` : sql``}
       ${query ? sql`and (e.search @@ to_tsquery('simple', ${query}) ${also.length > 0 ? sql`or e.id = any(${also}::uuid[])` : sql``})` : sql``}

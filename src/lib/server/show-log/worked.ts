@@ -75,7 +75,8 @@ export async function workedOf(crewId: string, ask: WorkedAsk): Promise<WorkedBe
     where w.crew_id = ${crewId} and s.deleted_at is null
       and not exists (select 1 from worked v where v.show_id = w.show_id and v.line_id = w.line_id and (v.at, v.id) > (w.at, w.id))
       ${ask.instrument ? sql`and w.instrument_id = ${ask.instrument}` : sql``}
-      ${ask.venue ? sql`and s.venue_id = ${ask.venue}` : sql``}
+      ${ask.venue ? sql`and ${ask.venue} in (s.venue_id, s.other_venue_id)` : sql``}
+      ${ask.input ? sql`and w.setup -> 'chain' -> 'devices' -> -1 ->> 'model' = ${ask.input}` : sql``}
       ${ask.box ? sql`and w.setup -> 'chain' -> 'devices' @> ${JSON.stringify([{ model: ask.box }])}::jsonb` : sql``}
       ${words.reduce((all, word) => sql`${all} and (' ' || w.name) like ${`% ${word}%`}`, sql``)}
     order by w.at desc limit ${MOST_SHOWN}`;

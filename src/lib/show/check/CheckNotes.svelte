@@ -6,7 +6,7 @@
   import { toast } from 'svelte-sonner';
   import type { CheckEntry } from './check-entry.svelte';
   import CheckPhotos from './CheckPhotos.svelte';
-  import { shrink } from './picture';
+  import { shrink } from '$lib/ui/shrink';
   import type { ReadingLog } from './reading-log.svelte';
 
   interface Props {

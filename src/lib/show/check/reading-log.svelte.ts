@@ -8,6 +8,7 @@ import { type Outcome, outcomeOf, request } from '$lib/outbox/outcome';
 import type { RowStore } from '$lib/outbox/rows';
 import { READINGS } from '$lib/protocol/limits';
 import { type PhotoHere, PhotoHereSchema, type PhotoOf, type ReadingBy } from '$lib/protocol/readings';
+import { bytesOf } from '$lib/ui/shrink';
 import { uuid } from '$lib/uuid';
 
 interface There {
@@ -114,9 +115,8 @@ export class ReadingLog {
     return outcomeOf(answer, ids);
   }
   async #sendPicture({ id, lineId, data }: PhotoHere): Promise<Outcome> {
-    const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0));
     const path = `/api/shows/${this.showId}/photos/${id}?line=${lineId}`;
-    const answer = await request('PUT', path, bytes, 'image/jpeg');
+    const answer = await request('PUT', path, bytesOf(data), 'image/jpeg');
     if (answer?.ok) await this.#fetch().catch(() => undefined);
     return outcomeOf(answer, [id]);
   }

@@ -88,29 +88,6 @@
       <a class="text-primary underline" href="/show/{show.id}/check">{checkSays.openLineCheck}</a>
     </p>
   {/if}
-  <div class="grid grid-cols-2 items-start gap-x-5 px-5 max-lg:grid-cols-1 max-sm:px-3.5">
-    {#if report && panel === null && show.mayChange && board.players}
-      {@const crew = board.players}
-      {#await import('$lib/players/InstrumentNote.svelte') then { default: InstrumentNote }}<InstrumentNote
-          {crew}
-          {plan}
-          {line}
-          onset={(ops) => board.applyOps(line, ops)}
-          onkeep={(instrument) => void board.change(setInfo(plan, line, { instrument }))}
-          pad="pt-3"
-        />{/await}
-    {/if}
-    {#if report && panel === null && show.mayChange}
-      {#await import('$lib/show/log/LastTime.svelte') then { default: LastTime }}<LastTime
-          showId={show.id}
-          {plan}
-          {line}
-          gain={report.gain}
-          onset={(ops) => board.applyOps(line, ops)}
-          pad="pt-3"
-        />{/await}
-    {/if}
-  </div>
   {#if report && panel === 'hum'}
     {#await import('./HumPanel.svelte') then { default: HumPanel }}<HumPanel
         {plan}
@@ -247,6 +224,30 @@
       {/if}
       <LineHints {hints} {pair} {nameOf} onset={(ops) => board.applyOps(line, ops)} />
     </div>
+  </div>
+  <!-- What is remembered comes a moment later: below, so that nothing one is about to press moves away. -->
+  <div class="grid grid-cols-2 items-start gap-x-5 px-5 max-lg:grid-cols-1 max-sm:px-3.5">
+    {#if report && panel === null && show.mayChange && board.players}
+      {@const crew = board.players}
+      {#await import('$lib/players/InstrumentNote.svelte') then { default: InstrumentNote }}<InstrumentNote
+          {crew}
+          {plan}
+          {line}
+          onset={(ops) => board.applyOps(line, ops)}
+          onkeep={(instrument) => void board.change(setInfo(plan, line, { instrument }))}
+          pad="pt-3"
+        />{/await}
+    {/if}
+    {#if report && panel === null && show.mayChange}
+      {#await import('$lib/show/log/LastTime.svelte') then { default: LastTime }}<LastTime
+          showId={show.id}
+          {plan}
+          {line}
+          gain={report.gain}
+          onset={(ops) => board.applyOps(line, ops)}
+          pad="pt-3"
+        />{/await}
+    {/if}
   </div>
   <p class="no-print flex flex-wrap gap-x-4 gap-y-1 px-5 pt-3 text-quiet max-sm:px-3.5">
     {#each PANELS as [id, key, text] (id)}

@@ -4,6 +4,7 @@
   import { resolve } from '$core/plan/resolved';
   import type { Plan } from '$core/plan/schema';
   import type { LogPage } from '$lib/protocol/log';
+  import type { Places } from '$lib/protocol/venues';
   import { request } from '$lib/outbox/outcome';
   import { lineName } from '$lib/show/session/edits';
   import { useShow } from '$lib/show/session/context';
@@ -17,7 +18,7 @@
   import LogSearch from './LogSearch.svelte';
   import { LogBook, type Shown } from './log-book.svelte';
 
-  const { page }: { page: LogPage } = $props();
+  const { page, places }: { page: LogPage; places: Places } = $props();
   const show = useShow();
   const plan = $derived(show.session.plan);
   const lines = $derived(resolve(plan).lines.map((l) => ({ id: l.id, name: lineName(l), channel: l.info?.channel })));
@@ -72,7 +73,7 @@
   {#if show.mayChange}
     <LogField {lines} lineName={name} {next} onwrite={(text) => book.write(text, show.session.revision)} />
   {/if}
-  <VenuePanel />
+  <VenuePanel {places} />
   {#if book.lane.aside.length > 0}
     <div class="rounded-box border border-warning p-3" role="alert">
       <p class="font-semibold">{says.refused}</p>

@@ -14,6 +14,7 @@
     kit={data.kit}
     history={data.history}
     notes={data.notes}
+    pictures={data.pictures}
     crewId={data.crewId}
     mayChange={data.mayChange}
   />

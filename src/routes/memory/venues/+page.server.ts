@@ -4,5 +4,5 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
   const { crewId, rank } = await locals.who();
-  return { venues: await venuesOf(crewId), mayChange: atLeast(rank, 'engineer') };
+  return { venues: await venuesOf(crewId), crewId, mayChange: atLeast(rank, 'engineer') };
 };

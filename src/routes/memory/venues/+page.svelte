@@ -6,4 +6,4 @@
 </script>
 
 <svelte:head><title>{says.venuesGuanxi}</title></svelte:head>
-<VenuesPage venues={data.venues} mayChange={data.mayChange} />
+<VenuesPage there={data.venues} crewId={data.crewId} mayChange={data.mayChange} />

@@ -13,6 +13,7 @@
     id={data.id}
     there={data.players}
     worked={data.worked}
+    pictures={data.pictures}
     crewId={data.crewId}
     mayChange={data.mayChange}
   />

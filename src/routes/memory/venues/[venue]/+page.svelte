@@ -5,7 +5,11 @@
   const { data } = $props();
 </script>
 
-<svelte:head><title>{says.venueGuanxi(data.venue.name)}</title></svelte:head>
+<svelte:head><title>{says.venueGuanxi(data.name)}</title></svelte:head>
 {#key data.id}
-  <VenuePage id={data.id} venue={data.venue} shows={data.shows} traces={data.traces} mayChange={data.mayChange} />
+  <VenuePage
+    {...{ id: data.id, there: data.venues, shows: data.shows, traces: data.traces, pictures: data.pictures }}
+    crewId={data.crewId}
+    mayChange={data.mayChange}
+  />
 {/key}

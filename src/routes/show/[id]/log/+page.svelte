@@ -6,4 +6,4 @@
 </script>
 
 <svelte:head><title>{says.logGuanxi(data.name)}</title></svelte:head>
-<ShowLog page={data.log} />
+<ShowLog page={data.log} places={data.places} />

@@ -11,9 +11,9 @@ export const POST: RequestHandler = async ({ params, locals }) => {
   const who = await locals.who();
   const { crewId } = who;
   const from = idOf(params.id);
-  const { name, plan, venueId } = found(await getShow(crewId, from));
+  const { name, plan, venueId, otherVenueId } = found(await getShow(crewId, from));
   const copy = says.copy(cutText(name, 72));
-  const id = await createShow(crewId, copy, plan, venueId);
+  const id = await createShow(crewId, copy, plan, { venueId, otherVenueId });
   await Promise.all([copyTraces(crewId, from, id), copyReadings(who, from, id, name)]);
   return json({ id, name: copy }, { status: 201 });
 };

@@ -13,3 +13,7 @@ export async function shrink(file: Blob): Promise<string> {
   image.close();
   return canvas.toDataURL('image/jpeg', QUALITY);
 }
+
+/** What a data URL holds. */
+export const bytesOf = (data: string): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0));
