@@ -4,9 +4,12 @@ export interface Biquad {
   readonly a: readonly [number, number];
 }
 
-/** Runs a section over samples, in place (transposed direct form II). */
-export function runBiquad({ b, a }: Biquad, x: Float64Array): Float64Array {
-  let [s1, s2] = [0, 0];
+/**
+ * Runs a section over samples, in place (transposed direct form II).
+ * @param state two values, where it stands: samples that come in pieces go on from there; written
+ */
+export function runBiquad({ b, a }: Biquad, x: Float64Array, state = new Float64Array(2)): Float64Array {
+  let [s1, s2] = state;
   for (let n = 0; n < x.length; n++) {
     const v = x[n];
     const y = b[0] * v + s1;
@@ -14,5 +17,7 @@ export function runBiquad({ b, a }: Biquad, x: Float64Array): Float64Array {
     s2 = b[2] * v - a[1] * y;
     x[n] = y;
   }
+  state[0] = s1;
+  state[1] = s2;
   return x;
 }

@@ -7,32 +7,46 @@ export const railed = (v: Float64Array, most: number): Float64Array =>
 /** Slower than this a winding’s flux leaks away, hertz: far below what is played. */
 const LEAK_HZ = 0.5;
 
+/** Where a core stands: its flux, and what its last sample was bent to. */
+export interface Core {
+  flux: number;
+  bent: number;
+}
+
 /**
  * What a core leaves of a voltage: its flux, the voltage summed up over time, saturates as a cubic, φ − φ³ ÷ 3φₘ², and not beyond.
  * @param most volts peak that bring it there at `lowest`
  * @param rate samples a second
+ * @param core where it stands before them; written
  */
-export function saturated(v: Float64Array, most: number, lowest: number, rate: number): Float64Array {
+export function saturated(
+  v: Float64Array,
+  most: number,
+  lowest: number,
+  rate: number,
+  core: Core = { flux: 0, bent: 0 }
+): Float64Array {
   const limit = most / (2 * Math.PI * lowest);
   const keep = Math.exp((-2 * Math.PI * LEAK_HZ) / rate);
   const bent = (flux: number): number =>
     Math.abs(flux) >= limit ? (Math.sign(flux) * 2 * limit) / 3 : flux - (flux * flux * flux) / (3 * limit * limit);
   const y = new Float64Array(v.length);
-  let [flux, before] = [0, 0];
+  let { flux, bent: before } = core;
   for (let n = 0; n < v.length; n++) {
     flux = keep * flux + v[n] / rate;
     const now = bent(flux);
     y[n] = (now - keep * before) * rate;
     before = now;
   }
+  [core.flux, core.bent] = [flux, before];
   return y;
 }
 
-/** Whether a core is near enough to saturation for it to be heard: a tenth of its flux bends it by 0.3 %. */
-export function nearSaturation(v: Float64Array, most: number, lowest: number, rate: number): boolean {
+/** Whether a core is near enough to saturation for it to be heard: a tenth of its flux bends it by 0.3 %. @param from its flux before */
+export function nearSaturation(v: Float64Array, most: number, lowest: number, rate: number, from = 0): boolean {
   const limit = (0.1 * most) / (2 * Math.PI * lowest);
   const keep = Math.exp((-2 * Math.PI * LEAK_HZ) / rate);
-  let flux = 0;
+  let flux = from;
   for (const x of v) {
     flux = keep * flux + x / rate;
     if (Math.abs(flux) > limit) return true;

@@ -2,13 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judgePlan } from '../judge/judge';
 import { mulberry32 } from '../judge/tolerance';
+import { applyEdit } from '../plan/edit';
 import { resolve } from '../plan/resolved';
 import type { Plan } from '../plan/schema';
 import { readWav } from '../sound/wav';
 import { show } from '../tests/plans';
 import { align, laidOver } from './align';
 import { amplified } from './amp';
-import { between, COHERENT } from './against';
+import { type Between, between, COHERENT } from './against';
+import { against } from './explain';
 import { railed, saturated } from './bound';
 import { loudness, matchLoudness } from './loudness';
 import { fitRational, responseOf } from './rational';
@@ -159,6 +161,27 @@ describe('what bounds a line, and what it adds', () => {
     expect(third(onset * 10 ** (-0.1 / 20))).toBeLessThan(-90);
     expect(third(onset * 10 ** (0.1 / 20))).toBeGreaterThan(-70);
   });
+  it('in pieces it is what it is in one, bent or not', () => {
+    const long = new Float32Array(70_001);
+    long.set(madeSound('bass', RATE).subarray(0, long.length));
+    for (const [line, size] of [
+      [lines[1], 0.1],
+      [lines[1], 40],
+      [lines[0], 60],
+      [lines[2], 0.01]
+    ] as const) {
+      const to = ready(transferOf(plan, line), RATE);
+      const shares: number[] = [];
+      const one = render(to, long, size, { hum: null, hiss: true });
+      const many = render(to, long, size, { hum: null, hiss: true }, (s) => shares.push(s), 8192);
+      const loud = one.reduce((a, v) => Math.max(a, Math.abs(v)), 0);
+      expect(db(one.reduce((a, v, k) => Math.max(a, Math.abs(v - many[k])), 1e-15) / loud)).toBeLessThan(-120);
+      expect(shares.length).toBeGreaterThanOrEqual(9);
+      expect(shares.at(-1)).toBe(1);
+      const driven = amplified(one, RATE);
+      expect(driven).toHaveLength(long.length);
+    }
+  });
   it('a core gives way at low notes first, rails at any', () => {
     const fast = 96_000;
     const wave = (hz: number): Float64Array =>
@@ -250,6 +273,81 @@ describe('takes of one performance', () => {
     const other = between(x, noise(8 * RATE, 99), RATE)!;
     expect(Math.max(...other.coherence)).toBeLessThan(COHERENT);
     expect(between(x.subarray(0, 9000), y.subarray(0, 9000), RATE)).toBeNull();
+  });
+});
+
+describe('two takes against what the plan says of them', () => {
+  const base = show(
+    ['Guitar: guitar single coil, 6 m, active DI, 20 m, mic 1'],
+    ['Clean: keyboard, 5 m, passive DI, 40 m, mic 2']
+  );
+  const [guitar] = resolve(base).lines;
+  const way = { kind: 'line', lineId: guitar.id, ops: [] } as const;
+  /** Two takes of what is really there: straight off the source, and through the line. */
+  const takesOf = (hidden: Plan): Between => {
+    const x = noise(6 * RATE, 5);
+    const y = render(ready(transferOf(hidden, resolve(hidden).line(guitar.id)!), RATE), x, 0.01, SILENT);
+    return between(x, y, RATE)!;
+  };
+  const hide = (change: (plan: Plan) => void): Plan => {
+    const plan = structuredClone(base);
+    change(plan);
+    return plan;
+  };
+  const [lead] = guitar.cables;
+  const hidden: readonly (readonly [string, string, string, number, (plan: Plan) => void])[] = [
+    [
+      'a lead of twice the capacitance',
+      lead,
+      'cShield',
+      240e-12,
+      (p) => (p.cables[lead].settings = { cShield: 240e-12 })
+    ],
+    [
+      'a lead of 1.6 times',
+      lead,
+      'cShield',
+      190e-12,
+      (p) => (p.cables[lead].settings = { ...p.cables[lead].settings, cShield: 190e-12 })
+    ],
+    [
+      'a pickup of 4.5 H',
+      guitar.devices[0],
+      'L',
+      4.5,
+      (p) => (p.devices[guitar.devices[0]].settings = { ...p.devices[guitar.devices[0]].settings, L: 4.5 })
+    ],
+    [
+      'a load of 100 kΩ',
+      guitar.devices[1],
+      'zin',
+      100e3,
+      (p) => (p.devices[guitar.devices[1]].settings = { ...p.devices[guitar.devices[1]].settings, zin: 100e3 })
+    ]
+  ];
+  it.each(hidden)('%s is found again within a tenth', (_, of, param, value, change) => {
+    const told = against(base, takesOf(hide(change)), [{ kind: 'dry' }, way])!;
+    expect(told.agrees).toBe(false);
+    const found = told.explained.find((e) => e.of === of && e.param === param);
+    expect(found, JSON.stringify(told.explained.map((e) => [e.of, e.param, e.value, e.misses]))).toBeDefined();
+    expect(Math.abs(found!.value / value - 1)).toBeLessThan(0.1);
+    expect(found!.misses).toBeLessThan(0.4);
+    const done = applyEdit(base, { ops: [...found!.ops] });
+    expect(done.ok && against(done.plan, takesOf(hide(change)), [{ kind: 'dry' }, way])!.agrees).toBe(true);
+  });
+  it('what is planned agrees, within a decibel and not beyond; two of no relation say nothing', () => {
+    expect(against(base, takesOf(base), [{ kind: 'dry' }, way])).toMatchObject({ agrees: true, explained: [] });
+    const tilted = (most: number): Between => {
+      const is = takesOf(base);
+      // Off by up to so much at its upper end.
+      return { ...is, db: is.db.map((db, k) => db + (most * k) / is.db.length) };
+    };
+    expect(against(base, tilted(1.6), [{ kind: 'dry' }, way])!.agrees).toBe(true);
+    expect(against(base, tilted(4), [{ kind: 'dry' }, way])!.agrees).toBe(false);
+    expect(against(base, between(noise(6 * RATE), noise(6 * RATE, 9), RATE)!, [{ kind: 'dry' }, way])).toBeNull();
+    // The same line twice has nothing between.
+    const is = between(noise(6 * RATE), noise(6 * RATE), RATE)!;
+    expect(against(base, is, [way, way])!.within).toBeLessThan(1e-6);
   });
 });
 

@@ -36,17 +36,24 @@ const lufs = (power: number): number => OFFSET + 10 * Math.log10(power);
  * @returns LUFS; −∞ where nothing is above the gate
  */
 export function loudness(channels: readonly Float32Array[], rate: number): number {
-  const [shelf, high] = kWeighting(rate);
-  const weighted = channels.map((c) => runBiquad(high, runBiquad(shelf, Float64Array.from(c))));
-  const [block, step] = [Math.round(BLOCK * rate), Math.round(STEP * rate)];
-  const powers: number[] = [];
-  for (let from = 0; from + block <= weighted[0].length; from += step) {
-    let power = 0;
-    for (const w of weighted) {
-      let sum = 0;
-      for (let n = from; n < from + block; n++) sum += w[n] * w[n];
-      power += sum / block;
+  const filters = kWeighting(rate);
+  const step = Math.round(STEP * rate);
+  const count = Math.floor(channels[0].length / step);
+  // Step by step, so that an hour takes no more room than a tenth of a second.
+  const steps = new Float64Array(count);
+  for (const channel of channels) {
+    const states = filters.map(() => new Float64Array(2));
+    for (let k = 0; k < count; k++) {
+      const some = Float64Array.from(channel.subarray(k * step, (k + 1) * step));
+      filters.forEach((f, n) => runBiquad(f, some, states[n]));
+      for (const v of some) steps[k] += (v * v) / step;
     }
+  }
+  const each = Math.round(BLOCK / STEP);
+  const powers: number[] = [];
+  for (let k = 0; k + each <= count; k++) {
+    let power = 0;
+    for (let n = k; n < k + each; n++) power += steps[n] / each;
     powers.push(power);
   }
   const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
@@ -69,7 +76,7 @@ export interface Matched {
 }
 
 /**
- * Brings takes to one loudness: the loudest they can all have without clipping, and no louder than wanted.
+ * Brings takes to one loudness, in place: the loudest they can all have without clipping, and no louder than wanted.
  * @param wanted LUFS
  */
 export function matchLoudness(takes: readonly Float32Array[], rate: number, wanted = -23): Matched {
@@ -78,6 +85,9 @@ export function matchLoudness(takes: readonly Float32Array[], rate: number, want
   const room = takes.map((_, k) => (peak[k] > 0 ? CEILING_DB - 20 * Math.log10(peak[k]) + loud[k] : Infinity));
   const level = Math.min(wanted, ...room.filter(Number.isFinite));
   const turned = loud.map((l) => (Number.isFinite(l) ? level - l : 0));
-  const samples = takes.map((t, k) => t.map((v) => v * 10 ** (turned[k] / 20)));
-  return { samples, turned, lufs: samples.map((s) => loudness([s], rate)) };
+  takes.forEach((t, k) => {
+    const factor = 10 ** (turned[k] / 20);
+    for (let n = 0; n < t.length; n++) t[n] *= factor;
+  });
+  return { samples: takes, turned, lufs: takes.map((t) => loudness([t], rate)) };
 }

@@ -5,10 +5,19 @@ import type { Rational } from './rational';
 /** Samples at a time: they stay near while all sections go over them. */
 const AT_ONCE = 4096;
 
-/** @returns samples as many as came in; what rings on behind the end is not kept */
-export function runFilter({ direct, poles }: Pick<Rational, 'direct' | 'poles'>, x: Float64Array): Float64Array {
+/** Where a filter stands before its first sample. */
+export const atRest = ({ poles }: Pick<Rational, 'poles'>): Float64Array => new Float64Array(2 * poles.length);
+
+/**
+ * @param states where it stands, as `atRest` makes it: samples that come in pieces go on from there; written
+ * @returns samples as many as came in
+ */
+export function runFilter(
+  { direct, poles }: Pick<Rational, 'direct' | 'poles'>,
+  x: Float64Array,
+  states: Float64Array = atRest({ poles })
+): Float64Array {
   const y = new Float64Array(x.length);
-  const states = new Float64Array(2 * poles.length);
   for (let from = 0; from < x.length; from += AT_ONCE) {
     const to = Math.min(from + AT_ONCE, x.length);
     for (let n = from; n < to; n++) y[n] = direct * x[n];

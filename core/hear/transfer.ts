@@ -127,6 +127,9 @@ function shapes(
   };
 }
 
+/** What no network has of a line’s response: dB at a frequency; null where that is nothing. */
+export const responseShape = (plan: Plan, line: Line): Shape | null => shapes(plan, line).all;
+
 /** A curve times a magnitude with the least phase that it can have. */
 function turned({ hz, re, im }: Curve, shape: Shape): Curve {
   const phase = minimumPhase(shape, hz);

@@ -44,10 +44,20 @@ function around(p: Float64Array, left: number, right: number, step: number, taps
 }
 
 /** Samples between the samples; those that were there stay as they are. */
-export function twice(x: Float32Array | Float64Array): Float64Array {
-  const p = padded(x, SIDE);
-  const y = new Float64Array(x.length * 2);
-  for (let n = 0; n < x.length; n++) {
+export const twice = (x: Float32Array | Float64Array): Float64Array => twiceWithin(padded(x, SIDE));
+
+/** A piece of some samples, doubled as it is in the whole. @param from, to places in it */
+export function twiceOf(x: Float32Array, from: number, to: number): Float64Array {
+  const p = new Float64Array(to - from + 2 * SIDE);
+  const [first, last] = [Math.max(0, from - SIDE), Math.min(x.length, to + SIDE)];
+  p.set(x.subarray(first, last), first - from + SIDE);
+  return twiceWithin(p);
+}
+
+/** @param p samples with as many on either side as the taps reach */
+function twiceWithin(p: Float64Array): Float64Array {
+  const y = new Float64Array((p.length - 2 * SIDE) * 2);
+  for (let n = 0; n < y.length / 2; n++) {
     const at = n + SIDE;
     y[2 * n] = p[at];
     y[2 * n + 1] = around(p, at, at + 1, 1, TAPS) * SCALE;
@@ -56,9 +66,24 @@ export function twice(x: Float32Array | Float64Array): Float64Array {
 }
 
 /** Every other sample, what lies above half of their rate taken out first. */
-export function half(x: Float64Array): Float32Array {
-  const p = padded(x, 2 * SIDE);
-  const y = new Float32Array(x.length / 2);
+export const half = (x: Float64Array): Float32Array => halfWithin(padded(x, 2 * SIDE));
+
+/** Halves samples that come in pieces: what it gives runs behind by what the taps reach, until the end. */
+export class Halving {
+  #waiting = new Float64Array(2 * SIDE);
+  /** @param last nothing comes after these */
+  take(x: Float64Array, last: boolean): Float32Array {
+    const p = new Float64Array(this.#waiting.length + x.length + (last ? 2 * SIDE : 0));
+    p.set(this.#waiting);
+    p.set(x, this.#waiting.length);
+    this.#waiting = p.slice(Math.max(0, p.length - 4 * SIDE));
+    return p.length <= 4 * SIDE ? new Float32Array() : halfWithin(p);
+  }
+}
+
+/** @param p samples with as many on either side as the taps reach */
+function halfWithin(p: Float64Array): Float32Array {
+  const y = new Float32Array((p.length - 4 * SIDE) / 2);
   const scale = 0.5 * SCALE;
   for (let n = 0; n < y.length; n++) {
     const at = 2 * n + 2 * SIDE;

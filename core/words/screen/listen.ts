@@ -26,7 +26,7 @@ export const listen = {
   computingPart: 'The computing part of this page has ended. Load it again.',
   cannotBeHeard: (why: Shown) => `This cannot be heard: ${why}.`,
   cannotRead: (name: Shown) => `${name} is no recording that this browser can read.`,
-  tooLong: (name: Shown) => `${name} is longer than three minutes. Cut out the part that matters.`,
+  tooLong: (name: Shown) => `${name} is longer than ten minutes. Cut out the part that matters.`,
   play: 'Play',
   pause: 'Pause',
   volume: 'Volume',

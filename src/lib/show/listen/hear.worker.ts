@@ -50,7 +50,13 @@ const WORKING_DB = -18;
 const WANTED = -23;
 
 /** @param pieces of the rig that are solved already: candidates differ in one of them */
-function throughLine(to: ToHear, ops: readonly Op[], sound: Float32Array, pieces: Pieces): Float32Array {
+function throughLine(
+  to: ToHear,
+  { ops }: Extract<Through, { kind: 'line' }>,
+  sound: Float32Array,
+  pieces: Pieces,
+  told: (share: number) => void
+): Float32Array {
   const edited = ops.length === 0 ? null : applyEdit(to.plan, { ops: [...ops] });
   if (edited && !edited.ok) throw new Error('does not fit the plan any more');
   const plan = edited?.plan ?? to.plan;
@@ -60,12 +66,13 @@ function throughLine(to: ToHear, ops: readonly Op[], sound: Float32Array, pieces
   const report = to.noises ? judgePlan(plan, pieces).find((r) => r.id === to.lineId) : undefined;
   const hum = report?.hum ? { spectrum: report.hum.spectrum, mainsHz: plan.policy.mainsHz } : null;
   const gain = gainFor(sound, made.transfer.nominal);
-  const volts = render(made, sound, gain, { hum, hiss: to.noises });
+  const volts = render(made, sound, gain, { hum, hiss: to.noises }, told);
   if (to.amp) return amplified(volts, to.rate);
   // The desk’s gain brings the playing to its working level, and what comes with it along.
   const level = loudRms(volts);
   const scale = level > 0 ? 10 ** (WORKING_DB / 20) / level : 0;
-  return volts.map((v) => v * scale);
+  for (let n = 0; n < volts.length; n++) volts[n] *= scale;
+  return volts;
 }
 
 const api = {
@@ -82,10 +89,11 @@ const api = {
       return { late: found.late, inverted: found.inverted, samples: found.inverted ? over.map((v) => -v) : over };
     });
     const made = to.through.map((t, k): Float32Array => {
-      told(k / to.through.length);
+      const some = (share: number): void => told((k + share) / to.through.length);
+      some(0);
       if (t.kind === 'take') return t === first ? t.samples : placed[k].samples;
-      if (t.kind === 'line') return throughLine(to, t.ops, sound, pieces);
-      return to.amp ? amplified(sound, to.rate) : sound;
+      if (t.kind === 'line') return throughLine(to, t, sound, pieces, some);
+      return to.amp ? amplified(sound, to.rate) : sound.slice();
     });
     const { samples, turned, lufs } = matchLoudness(made, to.rate, WANTED);
     const out = samples.map((s, k): Heard => ({

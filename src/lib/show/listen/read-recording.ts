@@ -1,7 +1,7 @@
 import { listen as says } from '$core/words/screen/listen';
 
-/** Longer recordings are not listened to here, seconds: each is held several times over, at twice its rate, while it is made ready. */
-const MOST = 180;
+/** Longer recordings are not listened to here, seconds: as many of them as are compared are held at once. */
+const MOST = 600;
 
 /** A recording in any format that this browser plays, its channels’ average, at the rate that is played at. It stays on this machine. */
 export async function readRecording(file: File, rate: number): Promise<{ samples: Float32Array } | { why: string }> {

@@ -1,0 +1,197 @@
+import { CABLES } from '../gear/cables';
+import { modelOf } from '../gear/catalogue';
+import type { ParamSpec } from '../gear/types';
+import { applyEdit } from '../plan/edit';
+import { diffPlans } from '../plan/diff';
+import { resolve } from '../plan/resolved';
+import type { Op, Plan } from '../plan/schema';
+import { type Between, COHERENT } from './against';
+import { sizeOf } from './size';
+
+/** What lies between two takes against what the plan says of it, and which value would explain a misfit. */
+
+/** What a take came through: nothing but its source, or a line, as planned or after some steps. */
+export type CameThrough =
+  { readonly kind: 'dry' } | { readonly kind: 'line'; readonly lineId: string; readonly ops: readonly Op[] };
+
+/** A value of the plan that would explain what is heard. */
+export interface Explanation {
+  readonly of: string;
+  readonly what: 'device' | 'cable';
+  readonly param: string;
+  readonly quantity: ParamSpec['quantity'];
+  readonly planned: number;
+  readonly value: number;
+  /** As far as such a thing is usually off it. */
+  readonly usual: boolean;
+  /** What is then missed by, dB RMS. */
+  readonly misses: number;
+  readonly ops: readonly Op[];
+}
+export interface Against {
+  /** Where something is claimed: hertz, measured and computed, both without their average, dB. */
+  readonly hz: readonly number[];
+  readonly heard: readonly number[];
+  readonly computed: readonly number[];
+  /** dB RMS, and where nine of ten points lie within. */
+  readonly misses: number;
+  readonly within: number;
+  readonly agrees: boolean;
+  /** Best first; none where it agrees, or where nothing explains it. */
+  readonly explained: readonly Explanation[];
+}
+
+/** What is within a decibel is what the plan says, dB. */
+const AGREES = 1;
+/** Below this band takes hold rumble and hum, above it converters differ, hertz. */
+const BAND = [60, 14_000] as const;
+/** So many points are fitted to at most. */
+const MOST_POINTS = 36;
+/** A value is looked for so many times smaller and larger than it is planned. */
+const REACH = 12;
+const COARSE = 15;
+/** A value that moves nothing by this is no explanation, dB. */
+const MOVES = 0.3;
+/** Values that are refined. */
+const REFINED = 5;
+
+/**
+ * @param between the second take over the first
+ * @param through what each came through
+ * @returns null where too little is told of to say anything
+ */
+export function against(plan: Plan, between: Between, through: readonly [CameThrough, CameThrough]): Against | null {
+  const clear = [...between.hz.keys()].filter(
+    (k) => between.coherence[k] >= COHERENT && between.hz[k] >= BAND[0] && between.hz[k] <= BAND[1]
+  );
+  const step = Math.max(1, Math.ceil(clear.length / MOST_POINTS));
+  const points = clear.filter((_, k) => k % step === 0);
+  if (points.length < 6) return null;
+  const hz = points.map((k) => between.hz[k]);
+  const heard = level(points.map((k) => between.db[k]));
+  const computedOf = (of: Plan): number[] => level(difference(of, through, hz));
+  const computed = computedOf(plan);
+  const off = heard.map((db, k) => Math.abs(db - computed[k])).sort((a, b) => a - b);
+  const within = off[Math.ceil(0.9 * off.length) - 1];
+  const misses = rms(heard, computed);
+  const agrees = within <= AGREES;
+  const told = { hz, heard, computed, misses, within, agrees };
+  return { ...told, explained: agrees ? [] : explain(plan, through, heard, computed, misses, computedOf) };
+}
+
+/** What the plan says lies between them, dB. */
+function difference(plan: Plan, through: readonly [CameThrough, CameThrough], hz: readonly number[]): number[] {
+  const [a, b] = through.map((t): readonly number[] => {
+    if (t.kind === 'dry') return hz.map(() => 0);
+    const edited = t.ops.length === 0 ? null : applyEdit(plan, { ops: [...t.ops] });
+    if (edited && !edited.ok) throw new Error('does not fit the plan any more');
+    const of = edited?.plan ?? plan;
+    const line = resolve(of).line(t.lineId);
+    if (!line) throw new Error('the line is gone');
+    return sizeOf(of, line, hz);
+  });
+  return hz.map((_, k) => b[k] - a[k]);
+}
+
+/** Gains of two channels are nobody’s to know: what is told is the shape. */
+function level(db: readonly number[]): number[] {
+  const mean = db.reduce((sum, v) => sum + v, 0) / db.length;
+  return db.map((v) => v - mean);
+}
+const rms = (a: readonly number[], b: readonly number[]): number =>
+  Math.sqrt(a.reduce((sum, v, k) => sum + (v - b[k]) ** 2, 0) / a.length);
+
+interface Value extends Pick<Explanation, 'of' | 'what' | 'param' | 'quantity' | 'planned'> {
+  readonly spec: ParamSpec;
+}
+const QUANTITIES: readonly string[] = ['resistance', 'inductance', 'capacitance'];
+
+/** Values of what stands in these lines, as the plan has them. */
+function valuesOf(plan: Plan, through: readonly CameThrough[]): Value[] {
+  const lines = through.flatMap((t) => (t.kind === 'line' ? (resolve(plan).line(t.lineId) ?? []) : []));
+  const devices = [...new Set(lines.flatMap((l) => l.devices))].flatMap((of): Value[] => {
+    const { model, settings } = plan.devices[of];
+    return Object.entries(modelOf(model).params).flatMap(([param, spec]): Value[] => {
+      const planned = typeof settings[param] === 'number' ? settings[param] : spec.typ;
+      if (!QUANTITIES.includes(spec.quantity) || planned <= 0) return [];
+      return [{ of, what: 'device', param, quantity: spec.quantity, planned, spec }];
+    });
+  });
+  const cables = [...new Set(lines.flatMap((l) => l.cables))].flatMap((of): Value[] => {
+    const { kind, settings } = plan.cables[of];
+    const spec = CABLES[kind].params.cShield;
+    const planned = settings?.cShield ?? spec.typ;
+    return planned > 0 ? [{ of, what: 'cable', param: 'cShield', quantity: spec.quantity, planned, spec }] : [];
+  });
+  return [...devices, ...cables];
+}
+
+/** The plan with one value otherwise. */
+function withValue(plan: Plan, { of, what, param }: Value, value: number): Plan {
+  if (what === 'cable') {
+    const cable = plan.cables[of];
+    return { ...plan, cables: { ...plan.cables, [of]: { ...cable, settings: { ...cable.settings, [param]: value } } } };
+  }
+  const device = plan.devices[of];
+  const settings = { ...device.settings, [param]: value };
+  return { ...plan, devices: { ...plan.devices, [of]: { ...device, settings } } };
+}
+
+function explain(
+  plan: Plan,
+  through: readonly [CameThrough, CameThrough],
+  heard: readonly number[],
+  computed: readonly number[],
+  misses: number,
+  computedOf: (plan: Plan) => number[]
+): Explanation[] {
+  const rough = valuesOf(plan, through).flatMap((v) => {
+    const at = (value: number): number => rms(heard, computedOf(withValue(plan, v, value)));
+    const moved = rms(computed, computedOf(withValue(plan, v, inBounds(v, v.planned * 3))));
+    const back = rms(computed, computedOf(withValue(plan, v, inBounds(v, v.planned / 3))));
+    if (Math.max(moved, back) < MOVES) return [];
+    const tried = Array.from({ length: COARSE }, (_, k) =>
+      inBounds(v, v.planned * REACH ** ((2 * k) / (COARSE - 1) - 1))
+    ).map((value) => ({ value, misses: at(value) }));
+    const best = tried.reduce((a, b) => (b.misses < a.misses ? b : a));
+    return [{ v, at, best }];
+  });
+  const span = REACH ** (2 / (COARSE - 1));
+  const fine = rough
+    .sort((a, b) => a.best.misses - b.best.misses)
+    .slice(0, REFINED)
+    .map(({ v, at, best }): Explanation => {
+      const value = least((log) => at(Math.exp(log)), Math.log(best.value / span), Math.log(best.value * span), v);
+      const { spec, ...of } = v;
+      const ops = diffPlans(plan, withValue(plan, v, value));
+      return { ...of, value, usual: value >= spec.min && value <= spec.max, misses: at(value), ops };
+    })
+    .filter((e) => e.misses < misses / 2 && applyEdit(plan, { ops: [...e.ops] }).ok);
+  const best = Math.min(...fine.map((e) => e.misses));
+  // What explains it about as well is told, too: which of them it is, the takes do not say.
+  return fine
+    .filter((e) => e.misses <= 1.5 * best + 0.1)
+    .sort((a, b) => Number(b.usual) - Number(a.usual) || a.misses - b.misses);
+}
+
+const inBounds = ({ spec }: Value, value: number): number => Math.min(Math.max(value, spec.low), spec.high);
+
+/** Golden section. */
+function least(of: (x: number) => number, from: number, to: number, v: Value): number {
+  const golden = (Math.sqrt(5) - 1) / 2;
+  let [low, high] = [from, to];
+  let [p, q] = [high - golden * (high - low), low + golden * (high - low)];
+  let [fp, fq] = [of(p), of(q)];
+  for (let turn = 0; turn < 16; turn++) {
+    if (fp < fq) {
+      [high, q, fq] = [q, p, fp];
+      p = high - golden * (high - low);
+      fp = of(p);
+    } else {
+      [low, p, fp] = [p, q, fq];
+      q = low + golden * (high - low);
+      fq = of(q);
+    }
+  }
+  return inBounds(v, Math.exp((low + high) / 2));
+}
