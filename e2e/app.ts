@@ -1,5 +1,15 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { test as base, type BrowserContext, type BrowserContextOptions, expect, type Page } from '@playwright/test';
+import { writeFileSync } from 'node:fs';
+import {
+  type Browser,
+  type BrowserContext,
+  type BrowserContextOptions,
+  chromium,
+  expect,
+  type Page,
+  test as base,
+  type TestInfo
+} from '@playwright/test';
 import { freePort } from '../scripts/lib/ports.mjs';
 import { isTls, startServer, stopServer } from '../scripts/lib/server.mjs';
 
@@ -164,4 +174,20 @@ export async function expectAccessible(page: Page, rules?: string[]): Promise<vo
   expect(
     violations.map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target} ${n.failureSummary ?? ''}`).join(' | ')}`)
   ).toEqual([]);
+}
+
+/** A browser whose microphone hears a recording, over and over. @param wav the recording as a file */
+export async function withMicrophone(info: TestInfo, wav: Uint8Array | ArrayBuffer): Promise<Browser> {
+  const file = info.outputPath('stage.wav');
+  writeFileSync(file, Buffer.from(wav as Uint8Array));
+  const { executablePath, args = [] } = info.project.use.launchOptions ?? {};
+  return chromium.launch({
+    executablePath,
+    args: [
+      ...args,
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-audio-capture=${file}`
+    ]
+  });
 }

@@ -21,13 +21,13 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
     await settled(page);
     return (await row(page, 'Tape loops').locator('[data-hum]').textContent())!.trim();
   };
-  expect(await below()).toBe(before);
+  await expect.poll(below).toBe(before);
   await page.goto(`${app.url}/show/${id}/earth?line=l-6-in`);
   await expect(cure).toBeVisible();
   await page.keyboard.press('1');
   await expect(page.getByRole('heading', { name: 'One ground loop will be heard' })).toBeVisible();
   await expect(page.getByRole('status')).toHaveText('Saved');
-  expect(await below()).toBe(after);
+  await expect.poll(below).toBe(after);
 
   // Asked to take the earth away, it says no, and why.
   await page.goto(`${app.url}/show/${id}/earth`);

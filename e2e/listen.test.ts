@@ -3,7 +3,11 @@ import { writeWav } from '../core/hear/wav-out';
 import { readWav } from '../core/sound/wav';
 import { laidOver } from '../core/hear/align';
 import { readFileSync } from 'node:fs';
-import { expect, expectAccessibleInBoth, freshShow, row, test } from './app';
+import { ready, render } from '../core/hear/render';
+import { transferOf } from '../core/hear/transfer';
+import { resolve } from '../core/plan/resolved';
+import type { Plan } from '../core/plan/schema';
+import { expect, expectAccessibleInBoth, freshShow, row, test, withMicrophone } from './app';
 import { PHONE } from './checking';
 
 test('a remedy is heard before and after, equally loud; two phones are asked blind, and the log keeps what they liked', async ({
@@ -33,6 +37,13 @@ test('a remedy is heard before and after, equally loud; two phones are asked bli
   await expect(b).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('a');
   await expect(b).toHaveAttribute('aria-pressed', 'false');
+  // A lead is turned while it plays: heard at once, and back as it was.
+  await page.getByRole('slider', { name: /jack lead of .*: length/i }).press('ArrowRight');
+  await expect(page.locator('[data-turn="turned"]')).toBeVisible();
+  await page.getByRole('button', { name: 'as it is made ready' }).click();
+  await expect(page.locator('[data-turn="planned"]')).toBeVisible();
+  await page.getByRole('button', { name: 'Waveforms and spectra' }).click();
+  await expect(page.locator('[data-pictures]')).toContainText(/B against A: \+\d.* dB at 100 Hz/);
   await expectAccessibleInBoth(page);
 
   // The files are what is heard: bass is lost as planned, and there with the remedy.
@@ -58,6 +69,14 @@ test('a remedy is heard before and after, equally loud; two phones are asked bli
   };
   const [planned, remedied] = [await low('A'), await low('B')];
   expect(remedied - planned).toBeGreaterThan(3);
+
+  // In a mix of the other lines and the noise of the room it is another sound, as loud as before against the same.
+  await page.getByLabel(/^Heard/).selectOption('in a mix of the other lines');
+  await page.getByLabel('with the noise of the room').check();
+  await page.getByRole('button', { name: 'Make them ready' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Making them ready' })).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.locator('[data-alike]')).toContainText('within 0.1 dB');
+  expect((await low('B')) - (await low('A'))).toBeLessThan(remedied - planned - 1);
 
   // Two people, each on a phone, blind.
   for (const who of ['Mira', 'Tove']) {
@@ -134,4 +153,61 @@ test('whether a difference is heard: as many trials as were agreed, chance in pl
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByRole('button', { name: 'Break off' }).click();
   await expect(page.locator('[data-result]')).toContainText('broken off after 0 of 8, 0 right. That says nothing yet.');
+});
+
+test('two takes of one performance, one recorded here: what lies between them is held against the plan, and a wrong lead is found', async ({
+  app
+}, info) => {
+  const browser = await withMicrophone(info, writeWav(madeSound('programme', 48_000), 48_000, 'played'));
+  try {
+    const page = await browser.newPage();
+    const id = await freshShow(page, app.url, 'The Salt Road');
+    const plan = (await (await page.request.get(`${app.url}/api/shows/${id}/plan`)).json()) as { plan: Plan };
+    const line = resolve(plan.plan).lines.find((l) => l.info?.name === 'Electric bouzouki')!;
+    // What is really there: a lead with three times the capacitance of the one that is planned.
+    const hidden = structuredClone(plan.plan);
+    const [lead] = line.cables;
+    hidden.cables[lead] = { ...hidden.cables[lead], settings: { cShield: 330e-12 } };
+    const x = madeSound('programme', 48_000);
+    const to = ready(transferOf(hidden, resolve(hidden).line(line.id)!), 48_000);
+    const y = render(to, x, 0.02, { hum: null, hiss: false });
+    const loud = y.reduce((a, v) => Math.max(a, Math.abs(v)), 0);
+    const wav = (samples: Float32Array, name: string) => ({
+      ...{ name, mimeType: 'audio/wav', buffer: Buffer.from(writeWav(samples, 48_000, name)) }
+    });
+    await page.goto(`${app.url}/show/${id}/listen?line=${line.id}`);
+    await page.getByLabel('Add takes from files').setInputFiles([
+      wav(x, 'dry.wav'),
+      wav(
+        y.map((v) => (0.5 * v) / loud),
+        'lead.wav'
+      )
+    ]);
+    await page.getByRole('button', { name: 'Make them ready' }).click();
+    await page.getByLabel('A came through').selectOption('Dry, as it leaves the instrument', { timeout: 30_000 });
+    await page.getByLabel('B came through').selectOption('As it is planned');
+    const told = page.locator('[data-against]');
+    await expect(told).toContainText('something is not as planned');
+    const found = told.locator('li').filter({ hasText: 'core to shield, per metre' });
+    const [, picofarads] = /per metre (\d+)\sp/.exec((await found.textContent())!)!;
+    expect(Math.abs(Number(picofarads) / 330 - 1)).toBeLessThan(0.1);
+    await expectAccessibleInBoth(page);
+    await found.getByRole('button', { name: 'Take it over' }).click();
+    await expect(told).toContainText('its values are right, as far as this can be heard');
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    const { plan: now } = (await (await page.request.get(`${app.url}/api/shows/${id}/plan`)).json()) as { plan: Plan };
+    expect(Math.abs(now.cables[lead].settings!.cShield! / 330e-12 - 1)).toBeLessThan(0.1);
+
+    // Recorded here, a take is one more of them.
+    await page.getByRole('button', { name: 'Record a take here' }).click();
+    await page.getByRole('button', { name: /^Stop recording, [2-9] s/ }).click();
+    await expect(page.getByLabel('recorded take 1')).toBeChecked();
+    // What may be wrong with the line, and its tolerance, are offered from where they stand.
+    await page.goto(`${app.url}/show/${id}/listen?line=${line.id}&with=tolerance`);
+    await expect(page.getByRole('checkbox', { name: /^Within tolerance at its dullest, −/ })).toBeChecked();
+    await page.getByRole('button', { name: 'What may be wrong with it' }).click();
+    await expect(page.getByRole('checkbox', { name: /^With a fault: / }).first()).toBeVisible();
+  } finally {
+    await browser.close();
+  }
 });

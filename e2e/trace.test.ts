@@ -1,8 +1,7 @@
-import { chromium, type Page } from '@playwright/test';
-import { writeFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { exampleOf } from '../core/sound/examples';
 import { writeWav, writeWavFloat } from '../core/sound/wav';
-import { expect, expectAccessibleInBoth, freshShow, test } from './app';
+import { expect, expectAccessibleInBoth, freshShow, test, withMicrophone } from './app';
 
 const PHONE = { width: 390, height: 844 };
 const say = (page: Page, told: string, is: string) =>
@@ -161,19 +160,7 @@ test('a recording is read on this machine, and what is heard goes into the trace
 });
 
 test('a microphone is recorded as it hears, and what it hears told like a file', async ({ app }, info) => {
-  // The browser's own stand-in for a microphone plays a recording over and over.
-  const file = info.outputPath('stage.wav');
-  writeFileSync(file, Buffer.from(writeWav(exampleOf('buzz', 60, 48_000, 12), 48_000)));
-  const { executablePath, args = [] } = info.project.use.launchOptions ?? {};
-  const browser = await chromium.launch({
-    executablePath,
-    args: [
-      ...args,
-      '--use-fake-ui-for-media-stream',
-      '--use-fake-device-for-media-stream',
-      `--use-file-for-fake-audio-capture=${file}`
-    ]
-  });
+  const browser = await withMicrophone(info, writeWav(exampleOf('buzz', 60, 48_000, 12), 48_000));
   try {
     const page = await browser.newPage();
     const id = await freshShow(page, app.url, 'The Salt Road');

@@ -70,3 +70,35 @@ export function between(a: Float32Array, b: Float32Array, rate: number, perOctav
   }
   return { hz: Float64Array.from(hz), db: Float64Array.from(db), coherence: Float64Array.from(coherence) };
 }
+
+export interface Levels {
+  readonly hz: readonly number[];
+  /** Level in bands of one width in octaves, dB; only differences mean anything. */
+  readonly db: readonly number[];
+}
+/** Averaged spectrum of some samples. @param rate samples a second */
+export function levels(x: Float32Array, rate: number, perOctave = 6): Levels {
+  const fft = new FFT(SIZE);
+  const half = SIZE / 2;
+  const power = new Float64Array(half);
+  const out = fft.createComplexArray();
+  const input = new Array<number>(SIZE);
+  // Of minutes a few hundred stretches tell as much as all.
+  const step = Math.max(half, Math.floor(x.length / 400));
+  for (let from = 0; from + SIZE <= x.length; from += step) {
+    for (let n = 0; n < SIZE; n++) input[n] = x[from + n] * (0.5 - 0.5 * Math.cos((2 * Math.PI * n) / SIZE));
+    fft.realTransform(out, input);
+    for (let k = 0; k < half; k++) power[k] += out[2 * k] ** 2 + out[2 * k + 1] ** 2;
+  }
+  const bin = rate / SIZE;
+  const [hz, db]: [number[], number[]] = [[], []];
+  const top = Math.min(18_000, 0.42 * rate);
+  for (let f = 30; f <= top; f *= 2 ** (1 / perOctave)) {
+    const [low, high] = [f * 2 ** (-0.5 / perOctave), f * 2 ** (0.5 / perOctave)].map((e) => Math.round(e / bin));
+    let sum = 0;
+    for (let k = low; k <= Math.max(low, high); k++) sum += power[k];
+    hz.push(f);
+    db.push(10 * Math.log10(sum / (high - low + 1) + 1e-12) + 10 * Math.log10(f));
+  }
+  return { hz, db };
+}

@@ -156,3 +156,7 @@ export function laidOver(b: Float32Array, length: number, late: number, drift: n
   }
   return out;
 }
+
+/** Samples at another rate: between its own by the same sinc. @param from, to samples a second */
+export const resampled = (x: Float32Array, from: number, to: number): Float32Array =>
+  from === to ? x : laidOver(x, Math.floor((x.length * to) / from), 0, (from / to - 1) * 1e6);

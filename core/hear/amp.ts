@@ -1,22 +1,8 @@
-import { type Biquad, runBiquad } from './biquad';
+import { runBiquad, section } from './biquad';
 import { Halving, twiceOf } from './twice';
 
 /** A plain driven amplifier with its loudspeaker, of no make: loading of a pickup is heard through one. */
 
-/** Second-order sections by bilinear transform (R. Bristow-Johnson’s cookbook). */
-function section(kind: 'low' | 'high' | 'peak', hz: number, q: number, rate: number, db = 0): Biquad {
-  const w = (2 * Math.PI * hz) / rate;
-  const [c, s] = [Math.cos(w), Math.sin(w)];
-  const alpha = s / (2 * q);
-  if (kind === 'peak') {
-    const g = 10 ** (db / 40);
-    const a0 = 1 + alpha / g;
-    return { b: [(1 + alpha * g) / a0, (-2 * c) / a0, (1 - alpha * g) / a0], a: [(-2 * c) / a0, (1 - alpha / g) / a0] };
-  }
-  const a0 = 1 + alpha;
-  const [edge, middle] = kind === 'low' ? [(1 - c) / 2, 1 - c] : [(1 + c) / 2, -(1 + c)];
-  return { b: [edge / a0, middle / a0, edge / a0], a: [(-2 * c) / a0, (1 - alpha) / a0] };
-}
 /** Volts at its input for which its first stage begins to bend, and how hard it is driven, our own choice of a clean-to-breaking sound. */
 const BENDS_AT = 0.12;
 

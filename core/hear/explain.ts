@@ -1,12 +1,10 @@
-import { CABLES } from '../gear/cables';
-import { modelOf } from '../gear/catalogue';
-import type { ParamSpec } from '../gear/types';
 import { applyEdit } from '../plan/edit';
 import { diffPlans } from '../plan/diff';
 import { resolve } from '../plan/resolved';
 import type { Op, Plan } from '../plan/schema';
 import { type Between, COHERENT } from './against';
 import { sizeOf } from './size';
+import { inBounds, type LineValue, valuesOf, withValue } from './values';
 
 /** What lies between two takes against what the plan says of it, and which value would explain a misfit. */
 
@@ -15,12 +13,7 @@ export type CameThrough =
   { readonly kind: 'dry' } | { readonly kind: 'line'; readonly lineId: string; readonly ops: readonly Op[] };
 
 /** A value of the plan that would explain what is heard. */
-export interface Explanation {
-  readonly of: string;
-  readonly what: 'device' | 'cable';
-  readonly param: string;
-  readonly quantity: ParamSpec['quantity'];
-  readonly planned: number;
+export interface Explanation extends Omit<LineValue, 'spec'> {
   readonly value: number;
   /** As far as such a thing is usually off it. */
   readonly usual: boolean;
@@ -101,42 +94,6 @@ function level(db: readonly number[]): number[] {
 const rms = (a: readonly number[], b: readonly number[]): number =>
   Math.sqrt(a.reduce((sum, v, k) => sum + (v - b[k]) ** 2, 0) / a.length);
 
-interface Value extends Pick<Explanation, 'of' | 'what' | 'param' | 'quantity' | 'planned'> {
-  readonly spec: ParamSpec;
-}
-const QUANTITIES: readonly string[] = ['resistance', 'inductance', 'capacitance'];
-
-/** Values of what stands in these lines, as the plan has them. */
-function valuesOf(plan: Plan, through: readonly CameThrough[]): Value[] {
-  const lines = through.flatMap((t) => (t.kind === 'line' ? (resolve(plan).line(t.lineId) ?? []) : []));
-  const devices = [...new Set(lines.flatMap((l) => l.devices))].flatMap((of): Value[] => {
-    const { model, settings } = plan.devices[of];
-    return Object.entries(modelOf(model).params).flatMap(([param, spec]): Value[] => {
-      const planned = typeof settings[param] === 'number' ? settings[param] : spec.typ;
-      if (!QUANTITIES.includes(spec.quantity) || planned <= 0) return [];
-      return [{ of, what: 'device', param, quantity: spec.quantity, planned, spec }];
-    });
-  });
-  const cables = [...new Set(lines.flatMap((l) => l.cables))].flatMap((of): Value[] => {
-    const { kind, settings } = plan.cables[of];
-    const spec = CABLES[kind].params.cShield;
-    const planned = settings?.cShield ?? spec.typ;
-    return planned > 0 ? [{ of, what: 'cable', param: 'cShield', quantity: spec.quantity, planned, spec }] : [];
-  });
-  return [...devices, ...cables];
-}
-
-/** The plan with one value otherwise. */
-function withValue(plan: Plan, { of, what, param }: Value, value: number): Plan {
-  if (what === 'cable') {
-    const cable = plan.cables[of];
-    return { ...plan, cables: { ...plan.cables, [of]: { ...cable, settings: { ...cable.settings, [param]: value } } } };
-  }
-  const device = plan.devices[of];
-  const settings = { ...device.settings, [param]: value };
-  return { ...plan, devices: { ...plan.devices, [of]: { ...device, settings } } };
-}
-
 function explain(
   plan: Plan,
   through: readonly [CameThrough, CameThrough],
@@ -145,7 +102,8 @@ function explain(
   misses: number,
   computedOf: (plan: Plan) => number[]
 ): Explanation[] {
-  const rough = valuesOf(plan, through).flatMap((v) => {
+  const lines = through.flatMap((t) => (t.kind === 'line' ? (resolve(plan).line(t.lineId) ?? []) : []));
+  const rough = valuesOf(plan, lines).flatMap((v) => {
     const at = (value: number): number => rms(heard, computedOf(withValue(plan, v, value)));
     const moved = rms(computed, computedOf(withValue(plan, v, inBounds(v, v.planned * 3))));
     const back = rms(computed, computedOf(withValue(plan, v, inBounds(v, v.planned / 3))));
@@ -174,10 +132,8 @@ function explain(
     .sort((a, b) => Number(b.usual) - Number(a.usual) || a.misses - b.misses);
 }
 
-const inBounds = ({ spec }: Value, value: number): number => Math.min(Math.max(value, spec.low), spec.high);
-
 /** Golden section. */
-function least(of: (x: number) => number, from: number, to: number, v: Value): number {
+function least(of: (x: number) => number, from: number, to: number, v: LineValue): number {
   const golden = (Math.sqrt(5) - 1) / 2;
   let [low, high] = [from, to];
   let [p, q] = [high - golden * (high - low), low + golden * (high - low)];

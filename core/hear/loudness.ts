@@ -22,6 +22,18 @@ function kWeighting(rate: number): readonly [Biquad, Biquad] {
   return [shelf, { b: [1, -2, 1], a: [(2 * (h * h - 1)) / e, (1 - h / qh + h * h) / e] }];
 }
 
+/** What the K weighting makes of the power at a frequency. @param rate samples a second */
+export function weightOf(hz: number, rate: number): number {
+  const w = (2 * Math.PI * hz) / rate;
+  const [c1, s1, c2, s2] = [Math.cos(w), Math.sin(w), Math.cos(2 * w), Math.sin(2 * w)];
+  const size = ([k0, k1, k2]: readonly [number, number, number]): number =>
+    (k0 + k1 * c1 + k2 * c2) ** 2 + (k1 * s1 + k2 * s2) ** 2;
+  return kWeighting(rate).reduce((power, { b, a }) => (power * size(b)) / size([1, ...a]), 1);
+}
+
+/** All are brought to this where nothing clips, LUFS. */
+export const WANTED = -23;
+
 /** Blocks of 400 ms, each beginning 100 ms after the one before. */
 const BLOCK = 0.4;
 const STEP = 0.1;
@@ -79,7 +91,7 @@ export interface Matched {
  * Brings takes to one loudness, in place: the loudest they can all have without clipping, and no louder than wanted.
  * @param wanted LUFS
  */
-export function matchLoudness(takes: readonly Float32Array[], rate: number, wanted = -23): Matched {
+export function matchLoudness(takes: readonly Float32Array[], rate: number, wanted = WANTED): Matched {
   const loud = takes.map((t) => loudness([t], rate));
   const peak = takes.map((t) => t.reduce((most, v) => Math.max(most, Math.abs(v)), 0));
   const room = takes.map((_, k) => (peak[k] > 0 ? CEILING_DB - 20 * Math.log10(peak[k]) + loud[k] : Infinity));

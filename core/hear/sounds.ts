@@ -1,5 +1,6 @@
 import type { InstrumentId } from '../gear/instruments';
 import { mulberry32 } from '../judge/tolerance';
+import { runBiquad, section } from './biquad';
 
 /** Sounds made by us to listen with: dry, the same every time, as long as a loop. */
 
@@ -92,6 +93,11 @@ export function madeSound(id: SoundId, rate: number): Float32Array {
       pink(out, random);
       break;
   }
+  // Nothing below what is heard: it would fill cores that no instrument fills. Once round first, for the loop has no beginning.
+  const high = section('high', 20, Math.SQRT1_2, rate);
+  const state = new Float64Array(2);
+  runBiquad(high, out.slice(), state);
+  runBiquad(high, out, state);
   let most = 0;
   for (const v of out) most = Math.max(most, Math.abs(v));
   return Float32Array.from(out, (v) => (0.5 * v) / (most || 1));

@@ -217,7 +217,7 @@ const tableName = z.enum([
   'kit'
 ]);
 const pathPart = z.string().regex(/^(?!__proto__$|constructor$|prototype$)[A-Za-z0-9-]{1,40}$/);
-const OpSchema = z.discriminatedUnion('op', [
+export const OpSchema = z.discriminatedUnion('op', [
   z.strictObject({ op: z.literal('add'), table: tableName, id, value: json }),
   z.strictObject({ op: z.literal('remove'), table: tableName, id, value: json }),
   z.strictObject({

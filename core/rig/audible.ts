@@ -72,11 +72,14 @@ export const criticalBand = (hz: number): number => 25 + 75 * (1 + 1.4 * (hz / 1
 
 /** Level from which a tone of this frequency is heard in a place beside its noise, dB SPL. @param hz hertz, more than 0 */
 export function toneHeardFrom(hz: number, room: Room): number {
-  const octave = interpolate(BANDS, PLACES[room].octaves, hz);
+  const octave = roomNoiseAt(hz, room);
   // An octave is 1/√2 of its middle wide.
   const inBand = octave + 10 * Math.log10(criticalBand(hz) / (hz * Math.SQRT1_2));
   return Math.max(interpolate(THRESHOLD_HZ, THRESHOLD_DB, hz), inBand - UNDER_NOISE_DB);
 }
+
+/** Noise of a place in the octave around a frequency, dB SPL. @param hz hertz */
+export const roomNoiseAt = (hz: number, room: Room): number => interpolate(BANDS, PLACES[room].octaves, hz);
 
 const weightedNoise = ({ octaves }: Place): number =>
   10 * Math.log10(BANDS.reduce((sum, f, k) => sum + aWeight(f) ** 2 * 10 ** (octaves[k] / 10), 0));

@@ -1,8 +1,12 @@
 import { chanceOf, HEARD, onceIn, trialsFor, wanted } from '../hear/chance';
 import { type Abx, favourite, isOver, type Preference, rightOf, votes } from '../hear/fair';
 import type { SoundId } from '../hear/sounds';
-import { formatNumber } from '../units/format';
-import { andList } from './article';
+import type { Against, Explanation } from '../hear/explain';
+import type { LineValue } from '../hear/values';
+import type { Plan } from '../plan/schema';
+import { formatNumber, formatQuantity } from '../units/format';
+import { andList, upper } from './article';
+import { CABLE_NAMES, modelShort, settingName } from './names';
 
 /** What a test by ear says, in plain words. */
 
@@ -66,3 +70,22 @@ export function preferenceText(test: Preference, names: readonly string[]): stri
     return `No favourite, blind: ${andList(names.map((n, k) => `${n} ${by[k]}`).filter((_, k) => by[k] > 0))}${off}.`;
   return `Liked best, blind: ${names[best]} (${by[best]} of ${test.liked.length}), over ${rest(best)}${off}.`;
 }
+
+/** What a value belongs to: `guitar single coil`, `jack lead of 6 m`. */
+export const valueOwner = (plan: Plan, { of, what }: Pick<LineValue, 'of' | 'what'>): string =>
+  what === 'device'
+    ? modelShort(plan.devices[of].model)
+    : `${CABLE_NAMES[plan.cables[of].kind]} of ${formatQuantity('length', plan.cables[of].metres)}`;
+
+/** How heard and computed stand to each other. */
+export function againstText({ within, agrees, explained }: Against): string {
+  if (agrees)
+    return `Nine tenths of it lie within ${formatNumber(Math.max(within, 0.1), 1)}\u202FdB of what the plan says: its values are right, as far as this can be heard.`;
+  const off = `The takes and the plan are up to ${formatNumber(within, 1)}\u202FdB apart: something is not as planned.`;
+  return explained.length === 0 ? `${off} No single value of these lines explains it.` : off;
+}
+/** `Jack lead of 6 m: core to shield, per metre 240 pF instead of 120 pF`. */
+export const explanationText = (plan: Plan, e: Explanation): string =>
+  upper(
+    `${valueOwner(plan, e)}: ${settingName(e.param).toLowerCase()} ${formatQuantity(e.quantity, e.value)} instead of ${formatQuantity(e.quantity, e.planned)}`
+  );

@@ -67,6 +67,8 @@ export const line = {
   why: 'why',
   whatToDoWithIt: 'What to set',
   hearIt: 'hear it',
+  hearDullAndBright: 'hear it at its dullest and brightest',
+  hearFaults: 'Hear what a fault sounds like',
   whatWouldFixIt: 'What would fix it',
   plugLevelImpedanceAndBalanceAre: (quantity: Shown) =>
     `Plug, level, impedance and balance are right over ${quantity}.`,

@@ -57,6 +57,7 @@ export const trace = {
   speaksFor: (name: Shown) => `points to: ${name}`,
   notSureOrNotNow: 'Not sure, or not now',
   cannotBeTold: 'cannot be told',
+  hearSuspects: 'Hear what these sound like',
   whatItMayBe: 'What it could be',
   andLessLikely: (sHOWN: Shown) => `and ${sHOWN} less likely`
 };

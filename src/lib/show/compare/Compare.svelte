@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { listen as listenSays } from '$core/words/screen/listen';
+  import { handOver } from '$lib/show/listen/handed';
   import { counted } from '$core/words/screen/counted';
   import { compare as says } from '$core/words/screen/compare';
   import { resolve } from '$core/plan/resolved';
@@ -71,6 +73,15 @@
         shown.find((r, k) => k > 0 && r.present) ?? shown.find((r, k) => k > 0 && sameSource(shown[0], r))
       ].flatMap((r) => r?.key ?? [])
   );
+  /** Those that are laid over each other, to the ear; the plan as it is stands beside them anyway. */
+  const hear = (): Promise<void> =>
+    goto(
+      handOver(
+        show.id,
+        lineId,
+        laid.filter(({ route }) => !route.present).map(({ route }) => ({ name: wayShort(route), ops: [...route.ops] }))
+      )
+    );
   const laid = $derived(
     shown.flatMap((route, place) => (laidKeys.includes(route.key) && route.report.response ? [{ route, place }] : []))
   );
@@ -226,7 +237,12 @@
         </p>
       {/if}
     {/if}
-    {#if laid.length > 0}<RouteOverlay ways={laid} />{/if}
+    {#if laid.length > 0}
+      <p class="px-5 pt-2 max-sm:px-3.5">
+        <button type="button" class="link" onclick={() => void hear()}>{listenSays.hearThem}</button>
+      </p>
+      <RouteOverlay ways={laid} />
+    {/if}
     {#if line && routes.length > 0}
       <section class="px-5 pt-2 max-sm:px-3.5" aria-labelledby="schools">
         <h2 class="heading" id="schools">{says.whatTheSchoolsSay}</h2>

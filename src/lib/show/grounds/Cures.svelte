@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { goto } from '$app/navigation';
+  import { listen as listenSays } from '$core/words/screen/listen';
+  import { handOver } from '$lib/show/listen/handed';
   import type { Cure } from '$core/trace/cures';
   import type { EarthRing } from '$core/trace/map';
   import { grounds as says } from '$core/words/screen/grounds';
@@ -18,6 +21,19 @@
   /** What would quieten a ground loop, by what it brings at the mix. */
   const { ring, cures, nameOf, onapply }: Props = $props();
   const show = useShow();
+  const worst = $derived(ring.worst?.line ?? ring.lines[0]);
+  /** So many are heard beside the plan as it is. */
+  const MOST_HEARD = 3;
+  const hear = (some: readonly Cure[]): Promise<void> =>
+    goto(
+      handOver(
+        show.id,
+        worst,
+        some
+          .slice(0, MOST_HEARD)
+          .map((c) => ({ name: listenSays.cureHeard(textOf(c), formatNumber(c.after)), ops: [...c.ops] }))
+      )
+    );
   /** More lines than these are counted. */
   const MOST_TOLD = 3;
   const textOf = (cure: Cure): string =>
@@ -38,10 +54,15 @@
 
 <section aria-label={says.cures}>
   <div class="flex items-baseline justify-between gap-3 border-b border-base-300 pb-1">
-    <h2 class="heading">{says.whatWouldQuieten(nameOf(ring.worst?.line ?? ring.lines[0]))}</h2>
-    <a class="text-[0.93em] text-quiet underline" href="/show/{show.id}?line={ring.worst?.line ?? ring.lines[0]}"
-      >{says.onTheBoard}</a
-    >
+    <h2 class="heading">{says.whatWouldQuieten(nameOf(worst))}</h2>
+    <span class="flex gap-3 text-[0.93em] text-quiet">
+      {#if Array.isArray(cures) && cures.length > 0}
+        <button type="button" class="underline" onclick={() => void hear(cures as readonly Cure[])}
+          >{listenSays.hearThem}</button
+        >
+      {/if}
+      <a class="underline" href="/show/{show.id}?line={worst}">{says.onTheBoard}</a>
+    </span>
   </div>
   {#if cures === null}
     <p class="py-2 text-quiet" aria-live="polite">{says.tryingCuresOnTheWholeRig}</p>

@@ -4,7 +4,7 @@
   import type { Plan } from '$core/plan/schema';
   import Connector from './Connector.svelte';
 
-  const { plan, line }: { plan: Plan; line: Line } = $props();
+  const { plan, line, showId }: { plan: Plan; line: Line; showId: string } = $props();
 </script>
 
 <div class="px-5 pt-2 max-sm:px-3.5" data-panel="contacts">
@@ -14,5 +14,6 @@
   </div>
   <p class="pt-2 text-quiet">
     {says.aRedBarIsAContact}
+    <a class="link" href="/show/{showId}/listen?line={line.id}&with=faults">{says.hearFaults}</a>
   </p>
 </div>

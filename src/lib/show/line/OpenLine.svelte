@@ -98,12 +98,17 @@
       />{/await}
   {/if}
   {#if panel === 'contacts'}
-    {#await import('./ContactsPanel.svelte') then { default: ContactsPanel }}<ContactsPanel {plan} {line} />{/await}
+    {#await import('./ContactsPanel.svelte') then { default: ContactsPanel }}<ContactsPanel
+        {plan}
+        {line}
+        showId={show.id}
+      />{/await}
   {/if}
   {#if report && panel === 'tolerance'}
     {#await import('./TolerancePanel.svelte') then { default: TolerancePanel }}
       <TolerancePanel
         {plan}
+        showId={show.id}
         {report}
         run={tolerance}
         result={band}

@@ -12,6 +12,7 @@
 
   interface Props {
     plan: Plan;
+    showId: string;
     report: LineReport;
     run: ToleranceRun;
     /** Of this line as it stands; null while there is none. */
@@ -20,7 +21,7 @@
     onstart: () => void;
     influencesAt: (hz: number) => Promise<Influence[]>;
   }
-  const { plan, report, run, result, busy, onstart, influencesAt }: Props = $props();
+  const { plan, showId, report, run, result, busy, onstart, influencesAt }: Props = $props();
 
   const spread = (band: readonly [number, number, number] | null, sign = false): string =>
     band ? band.map((v) => formatNumber(v, 0, sign)).join(' … ') : '–';
@@ -105,6 +106,8 @@
       </p>
     {/if}
     {#if !busy}
+      <a class="mt-1 mr-4 link" href="/show/{showId}/listen?line={report.id}&with=tolerance">{says.hearDullAndBright}</a
+      >
       <button type="button" class="btn mt-1 btn-outline btn-primary btn-sm" onclick={onstart}
         >{result ? says.drawAgain : says.draw400Times}</button
       >

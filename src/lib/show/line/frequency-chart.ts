@@ -59,7 +59,10 @@ export class FrequencyChart {
           y: {
             afterBuildTicks: (axis) => {
               const step = axis.max - axis.min > 45 ? 20 : 10;
-              axis.ticks = [0, 1, 2, 3, 4, 5, 6].map((k) => ({ value: -k * step })).filter((t) => t.value >= axis.min);
+              const top = Math.floor(axis.max / step) * step;
+              axis.ticks = [0, 1, 2, 3, 4, 5, 6]
+                .map((k) => ({ value: top - k * step }))
+                .filter((t) => t.value >= axis.min);
             },
             ticks: { callback: (value) => formatNumber(Number(value)), autoSkip: false }
           }

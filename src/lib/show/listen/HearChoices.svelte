@@ -1,42 +1,70 @@
 <script lang="ts">
   import { listen as says } from '$core/words/screen/listen';
-  import type { Candidate } from './candidates';
 
-  interface Props {
-    offered: readonly Candidate[];
-    /** Keys of those that are chosen. */
-    chosen: readonly string[];
-    /** What the button for other ways says; null where they are there already. */
-    ways: string | null;
-    noises: boolean;
-    amp: boolean;
-    ontoggle: (key: string) => void;
-    onways: () => void;
-    onfiles: (files: FileList | null) => void;
+  import { record, type Recording } from '$lib/show/analyse/microphone';
+  import { resampled } from '$core/hear/align';
+  import { onMount } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import type { HearDesk } from './hear-desk.svelte';
+
+  /** What is compared: two to six of what is offered, and takes from files or recorded here. */
+  const { desk }: { desk: HearDesk } = $props();
+  let recording = $state.raw<Recording | null>(null);
+  let seconds = $state(0);
+  let count = 0;
+  onMount(() => () => void recording?.stop());
+  const busy = $derived(desk.search.progress !== null || desk.hearing.progress !== null);
+  const there = (of: string): boolean => desk.found.some((c) => c.key.startsWith(of));
+
+  async function files(list: FileList | null): Promise<void> {
+    for (const why of await desk.takeFiles(list ?? [])) toast.error(why);
   }
-  /** What is compared: two to six of what is offered, and takes from files. */
-  // eslint-disable-next-line prefer-const -- two of them are written to from here
-  let { offered, chosen, ways, noises = $bindable(), amp = $bindable(), ontoggle, onways, onfiles }: Props = $props();
+  async function toggleRecording(): Promise<void> {
+    if (!recording) {
+      seconds = 0;
+      recording = await record((s) => (seconds = s)).catch((error: Error) => {
+        toast.error(error.message);
+        return null;
+      });
+      return;
+    }
+    const done = recording;
+    recording = null;
+    const { samples, rate } = await done.stop();
+    desk.addTake(says.recordedTake(++count), resampled(samples, rate, desk.player.rate));
+  }
 </script>
 
 <fieldset class="grid gap-1">
   <legend class="heading mb-1 w-full">{says.compare}</legend>
   <div class="grid grid-cols-2 gap-x-6 max-sm:grid-cols-1">
-    {#each offered as c (c.key)}
+    {#each desk.offered as c (c.key)}
       <label class="flex min-h-10 cursor-pointer items-center gap-3 leading-snug">
         <input
           type="checkbox"
           class="checkbox checkbox-sm"
-          checked={chosen.includes(c.key)}
-          onchange={() => ontoggle(c.key)}
+          checked={desk.chosen.includes(c.key)}
+          onchange={() => desk.toggle(c.key)}
         />
         <span class="min-w-0 [overflow-wrap:anywhere]">{c.name}</span>
       </label>
     {/each}
   </div>
   <div class="flex flex-wrap items-center gap-x-5 gap-y-2 pt-1">
-    {#if ways}
-      <button type="button" class="link" disabled={ways !== says.otherWays} onclick={onways}>{ways}</button>
+    {#if !there('way')}
+      <button type="button" class="link" disabled={busy} onclick={() => void desk.otherWays()}
+        >{desk.search.progress === null ? says.otherWays : says.lookingForWays}</button
+      >
+    {/if}
+    {#if !there('tolerance')}
+      <button type="button" class="link" disabled={busy} onclick={() => void desk.variants('tolerance')}
+        >{says.tolerance}</button
+      >
+    {/if}
+    {#if !there('faults')}
+      <button type="button" class="link" disabled={busy} onclick={() => void desk.variants('faults')}
+        >{says.faults}</button
+      >
     {/if}
     <label class="link cursor-pointer"
       >{says.addTakes}<input
@@ -44,14 +72,20 @@
         accept="audio/*"
         multiple
         class="sr-only"
-        onchange={(event) => onfiles(event.currentTarget.files)}
+        onchange={(event) => void files(event.currentTarget.files)}
       /></label
     >
-    <label class="flex cursor-pointer items-center gap-2"
-      ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={noises} />{says.noises}</label
+    <button type="button" class="link {recording ? 'text-error' : ''}" onclick={() => void toggleRecording()}
+      >{recording ? says.stopRecording(Math.floor(seconds)) : says.recordTake}</button
     >
     <label class="flex cursor-pointer items-center gap-2"
-      ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={amp} />{says.amp}</label
+      ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={desk.noises} />{says.noises}</label
+    >
+    <label class="flex cursor-pointer items-center gap-2"
+      ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={desk.amp} />{says.amp}</label
+    >
+    <label class="flex cursor-pointer items-center gap-2"
+      ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={desk.room} />{says.roomNoise}</label
     >
   </div>
 </fieldset>

@@ -18,6 +18,7 @@ export class FairPlayer {
   #buffers: AudioBuffer[] = [];
   #sources: AudioBufferSourceNode[] = [];
   #gains: GainNode[] = [];
+  #stranger: { source: AudioBufferSourceNode; gain: GainNode } | null = null;
   #begun = 0;
   #at = 0;
 
@@ -91,21 +92,57 @@ export class FairPlayer {
   }
   #stop(): void {
     for (const source of this.#sources) source.stop();
+    this.#stranger?.source.stop();
+    this.#stranger = null;
     this.#sources = [];
+    this.#gains = [];
     this.#master?.disconnect();
     this.#master = null;
     this.playing = false;
   }
 
+  /**
+   * Hears something else instead of all of them, from where the loop is: what was heard goes as it comes.
+   * @param from which sample of the loop it begins with; null where it is the loop itself
+   */
+  instead(samples: Float32Array, from: number | null): void {
+    const context = this.#context;
+    if (!context || !this.#master) return;
+    const buffer = context.createBuffer(1, samples.length, context.sampleRate);
+    buffer.copyToChannel(samples as Float32Array<ArrayBuffer>, 0);
+    const now = context.currentTime + 0.004;
+    const at = this.position + 0.004;
+    const offset = from === null ? at % this.length : (at - from / context.sampleRate + this.length) % this.length;
+    if (offset >= buffer.duration) return;
+    const source = context.createBufferSource();
+    source.buffer = buffer;
+    source.loop = from === null;
+    const gain = context.createGain();
+    gain.gain.setValueAtTime(0, now);
+    gain.gain.linearRampToValueAtTime(1, now + SWITCH);
+    source.connect(gain).connect(this.#master);
+    source.start(now, offset);
+    this.#hush(now);
+    this.#gains.forEach((g) => ramp(g, 0, now));
+    this.#stranger = { source, gain };
+  }
+  /** Hears the one that is chosen again. */
+  noLonger(): void {
+    const now = this.#context?.currentTime ?? 0;
+    this.#hush(now);
+    this.#gains.forEach((g, k) => ramp(g, k === this.current ? 1 : 0, now));
+  }
+  #hush(now: number): void {
+    if (!this.#stranger) return;
+    ramp(this.#stranger.gain, 0, now);
+    this.#stranger.source.stop(now + 4 * SWITCH);
+    this.#stranger = null;
+  }
+
   /** Hears another one, from the same spot on. */
   switchTo(which: number): void {
     this.current = which;
-    const now = this.#context?.currentTime ?? 0;
-    this.#gains.forEach((gain, k) => {
-      gain.gain.cancelScheduledValues(now);
-      gain.gain.setValueAtTime(gain.gain.value, now);
-      gain.gain.linearRampToValueAtTime(k === which ? 1 : 0, now + SWITCH);
-    });
+    this.noLonger();
   }
   setVolume(to: number): void {
     this.volume = to;
@@ -123,4 +160,11 @@ export class FairPlayer {
     void this.#context?.close();
     this.#context = null;
   }
+}
+
+/** Goes to a gain without a click. */
+function ramp(gain: GainNode, to: number, now: number): void {
+  gain.gain.cancelScheduledValues(now);
+  gain.gain.setValueAtTime(gain.gain.value, now);
+  gain.gain.linearRampToValueAtTime(to, now + SWITCH);
 }

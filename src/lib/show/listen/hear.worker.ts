@@ -1,26 +1,40 @@
 import { align, laidOver } from '$core/hear/align';
+import { between } from '$core/hear/against';
 import { amplified } from '$core/hear/amp';
-import { matchLoudness } from '$core/hear/loudness';
-import { gainFor, loudRms, type Ready, ready, render } from '$core/hear/render';
+import { type Against, against, type CameThrough } from '$core/hear/explain';
+import { extremesOf } from '$core/hear/extremes';
+import { matchLoudness, WANTED } from '$core/hear/loudness';
+import { bedOf, mixInto, roomNoise } from '$core/hear/mix';
+import { gainFor, loudRms, ready, render } from '$core/hear/render';
 import { madeSound, type SoundId } from '$core/hear/sounds';
 import { transferOf } from '$core/hear/transfer';
+import { withoutLine } from '$core/hear/undo';
 import { judgePlan } from '$core/judge/judge';
 import type { Pieces } from '$core/judge/solved-rig';
 import { applyEdit } from '$core/plan/edit';
+import type { Line } from '$core/plan/lines';
 import { resolve } from '$core/plan/resolved';
 import type { Op, Plan } from '$core/plan/schema';
+import { roomOf } from '$core/rig/audible';
+import { faultsOf } from '$core/trace/audible-faults';
+import { causeText } from '$core/words/tracing';
 import { expose, transfer } from 'comlink';
 
 /** Sounds through lines, beside the page; ended to cancel. */
 
-/** What is played: one of our own, or somebody’s dry recording. */
+/** What is played: one of our own, or somebody’s recording, with what it was taken through. */
 export type Played =
-  { readonly kind: 'made'; readonly id: SoundId } | { readonly kind: 'own'; readonly samples: Float32Array };
+  | { readonly kind: 'made'; readonly id: SoundId }
+  | { readonly kind: 'own'; readonly samples: Float32Array; readonly through: CameThrough };
 /** What it is played through: nothing; the plan after some steps; or it is a take already. */
 export type Through =
   | { readonly kind: 'dry' }
   | { readonly kind: 'line'; readonly ops: readonly Op[] }
   | { readonly kind: 'take'; readonly samples: Float32Array };
+/** What is heard around it: other lines of the show, or somebody’s recording. */
+export type Bed =
+  | { readonly kind: 'lines'; readonly lines: readonly { readonly id: string; readonly sound: SoundId }[] }
+  | { readonly kind: 'own'; readonly samples: Float32Array };
 export interface ToHear {
   readonly plan: Plan;
   readonly lineId: string;
@@ -32,38 +46,56 @@ export interface ToHear {
   readonly noises: boolean;
   /** Through a driven amplifier and its loudspeaker. */
   readonly amp: boolean;
+  readonly bed: Bed | null;
+  /** With the noise of the place where it is played. */
+  readonly room: boolean;
 }
 /** Something made ready to be heard. */
 export interface Heard {
   readonly samples: Float32Array;
-  /** What it was turned by to be as loud as the others, dB, and what it is then, LUFS. */
+  /** What it was turned by to be as loud as the others, dB, and what it is then, LUFS; before anything is put around it. */
   readonly turned: number;
   readonly lufs: number;
   /** Of a take: how much later than the first it was, in samples, and whether it was turned over. */
   readonly late: number | null;
   readonly inverted: boolean;
 }
+/** A line otherwise than it is planned. */
+export interface Variant {
+  readonly ops: readonly Op[];
+  /** Tolerance: dB at the top of what is played; a fault: in words. */
+  readonly db: number | null;
+  readonly fault: string | null;
+}
 
 /** Average playing stands here, dB full scale: room for peaks, and what a desk is set to. */
 const WORKING_DB = -18;
-/** All are brought to this where nothing clips, LUFS. */
-const WANTED = -23;
+/** Of a show so many lines make its mix, and it stands over the one that is listened to by so much, LU. */
+const MOST_IN_MIX = 10;
+const BED_OVER = 4;
+
+const after = (plan: Plan, ops: readonly Op[]): Plan => {
+  const edited = ops.length === 0 ? null : applyEdit(plan, { ops: [...ops] });
+  if (edited && !edited.ok) throw new Error('does not fit the plan any more');
+  return edited?.plan ?? plan;
+};
+const lineIn = (plan: Plan, id: string): Line => {
+  const line = resolve(plan).line(id);
+  if (!line) throw new Error('the line is gone');
+  return line;
+};
 
 /** @param pieces of the rig that are solved already: candidates differ in one of them */
 function throughLine(
-  to: ToHear,
-  { ops }: Extract<Through, { kind: 'line' }>,
+  to: Pick<ToHear, 'rate' | 'noises' | 'amp'>,
+  plan: Plan,
+  lineId: string,
   sound: Float32Array,
   pieces: Pieces,
   told: (share: number) => void
 ): Float32Array {
-  const edited = ops.length === 0 ? null : applyEdit(to.plan, { ops: [...ops] });
-  if (edited && !edited.ok) throw new Error('does not fit the plan any more');
-  const plan = edited?.plan ?? to.plan;
-  const line = resolve(plan).line(to.lineId);
-  if (!line) throw new Error('the line is gone');
-  const made: Ready = ready(transferOf(plan, line), to.rate);
-  const report = to.noises ? judgePlan(plan, pieces).find((r) => r.id === to.lineId) : undefined;
+  const made = ready(transferOf(plan, lineIn(plan, lineId)), to.rate);
+  const report = to.noises ? judgePlan(plan, pieces).find((r) => r.id === lineId) : undefined;
   const hum = report?.hum ? { spectrum: report.hum.spectrum, mainsHz: plan.policy.mainsHz } : null;
   const gain = gainFor(sound, made.transfer.nominal);
   const volts = render(made, sound, gain, { hum, hiss: to.noises }, told);
@@ -75,11 +107,30 @@ function throughLine(
   return volts;
 }
 
+function soundOf({ played, plan, rate }: ToHear): Float32Array {
+  if (played.kind === 'made') return madeSound(played.id, rate);
+  if (played.through.kind === 'dry') return played.samples;
+  const { lineId, ops } = played.through;
+  const was = after(plan, ops);
+  return withoutLine(played.samples, transferOf(was, lineIn(was, lineId)).out, rate);
+}
+
+function bedFor(to: ToHear, pieces: Pieces): Float32Array | null {
+  if (to.bed === null) return null;
+  if (to.bed.kind === 'own') return to.bed.samples;
+  const plain = { rate: to.rate, noises: false, amp: false };
+  const some = to.bed.lines
+    .slice(0, MOST_IN_MIX)
+    .map(({ id, sound }) => throughLine(plain, to.plan, id, madeSound(sound, to.rate), pieces, () => undefined));
+  return bedOf(some, to.rate);
+}
+
 const api = {
   /** @param told share that is done */
   hear(to: ToHear, told: (share: number) => void): Heard[] {
-    const sound = to.played.kind === 'made' ? madeSound(to.played.id, to.rate) : to.played.samples;
+    const sound = soundOf(to);
     const pieces: Pieces = new Map();
+    const bed = bedFor(to, pieces);
     const first = to.through.find((t) => t.kind === 'take');
     const placed = to.through.map((t): { late: number | null; inverted: boolean; samples: Float32Array } => {
       if (t.kind !== 'take' || !first || t === first)
@@ -92,10 +143,15 @@ const api = {
       const some = (share: number): void => told((k + share) / to.through.length);
       some(0);
       if (t.kind === 'take') return t === first ? t.samples : placed[k].samples;
-      if (t.kind === 'line') return throughLine(to, t, sound, pieces, some);
+      if (t.kind === 'line') return throughLine(to, after(to.plan, t.ops), to.lineId, sound, pieces, some);
       return to.amp ? amplified(sound, to.rate) : sound.slice();
     });
     const { samples, turned, lufs } = matchLoudness(made, to.rate, WANTED);
+    if (bed) mixInto(samples, bed, BED_OVER, to.rate);
+    if (to.room) {
+      const noise = roomNoise(roomOf(to.plan.policy), loudRms(samples[0]), to.rate);
+      for (const s of samples) for (let n = 0; n < s.length; n++) s[n] += noise[n % noise.length];
+    }
     const out = samples.map((s, k): Heard => ({
       ...{ samples: s, turned: turned[k], lufs: lufs[k] },
       ...{ late: placed[k].late, inverted: placed[k].inverted }
@@ -104,6 +160,23 @@ const api = {
       out,
       out.map((h) => h.samples.buffer)
     );
+  },
+
+  /** What lies between two takes that lie over each other, against what the plan says; null where they tell too little. */
+  against(
+    plan: Plan,
+    takes: readonly [Float32Array, Float32Array],
+    through: readonly [CameThrough, CameThrough],
+    rate: number
+  ): Against | null {
+    const is = between(takes[0], takes[1], rate);
+    return is && against(plan, is, through);
+  },
+
+  variants(plan: Plan, lineId: string, kind: 'tolerance' | 'faults'): Variant[] {
+    const line = lineIn(plan, lineId);
+    if (kind === 'tolerance') return extremesOf(plan, line).map(({ ops, db }) => ({ ops, db, fault: null }));
+    return faultsOf(plan, line).map(({ ops, cause }) => ({ ops, db: null, fault: causeText(plan, line, cause) }));
   }
 };
 export type HearApi = typeof api;

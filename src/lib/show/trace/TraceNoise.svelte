@@ -249,7 +249,7 @@
           {/if}
         </div>
         <div>
-          <TraceSuspects suspects={view.suspects} {name} />
+          <TraceSuspects suspects={view.suspects} {name} listen="/show/{show.id}/listen?line={line.id}&with=faults" />
           {#if answers.length > 0}
             <TraceReported title={says.toldSoFar} told={steps.filter((s) => s.answer)} />
           {/if}

@@ -4,11 +4,13 @@
   import { formatNumber } from '$core/units/format';
 
   interface Props {
+    /** Where what may be wrong with the line is heard. */
+    listen: string;
     suspects: readonly Suspect[];
     name: (s: Suspect) => string;
   }
   /** What it may be, as far as is known. */
-  const { suspects, name }: Props = $props();
+  const { listen, suspects, name }: Props = $props();
   const SHOWN = 5;
 </script>
 
@@ -27,6 +29,7 @@
       </li>
     {/each}
   </ul>
+  <p class="pt-1 text-[0.93em]"><a class="link" href={listen}>{says.hearSuspects}</a></p>
   {#if suspects.length > SHOWN}<p class="pt-1 text-[0.93em] text-quiet">
       {says.andLessLikely(suspects.length - SHOWN)}
     </p>{/if}
