@@ -41,7 +41,7 @@ test('a file and a database of version 1 open: plans, what was printed, edits th
     await app.stop();
     await sql`alter table show drop column glance, drop column logged, drop column venue_id, drop column other_venue_id`;
     await sql`alter table kit_change drop column made_by, drop column said, drop column show_id`;
-    await sql`drop table worked, entry, venue, stop, instrument, player, own_model, picture`;
+    await sql`drop table worked, entry, venue, stop, instrument, player, own_model, picture, listened, listening_part, listening`;
     await sql`delete from drizzle.__drizzle_migrations where created_at >= ${renamed.when}`;
     await app.start();
 

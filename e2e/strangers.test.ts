@@ -64,6 +64,11 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
       headers: { origin: url, 'content-type': 'image/jpeg' }
     });
     expect(shown.status()).toBe(200);
+    const listening = crypto.randomUUID();
+    const set = { line: 'x', called: `${SECRET} line`, names: ['a', `${SECRET} DI`], rounds: 1 };
+    expect((await miras('POST', `/api/shows/${show}/listenings`, { id: listening, set })).status()).toBe(201);
+    const answers = `/api/shows/${show}/listenings/${listening}/answers`;
+    expect((await miras('POST', answers, { id: crypto.randomUUID(), who: SECRET, liked: [1] })).status()).toBe(201);
     const entry = {
       id: crypto.randomUUID(),
       at: new Date().toISOString(),
@@ -94,6 +99,8 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
         .replace('[photo]', photo)
         .replace('[venue]', venue)
         .replace('[picture]', picture)
+        .replace('[listening]', listening)
+        .replace('[sound]', '0')
         .replace('[player]', player)
         .replace('[instrument]', instrument)
         .replace('[as]', 'csv')
@@ -133,6 +140,8 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
         'kit_change',
         'photo',
         'picture',
+        'listening',
+        'listened',
         'invite',
         'share'
       ];
@@ -187,7 +196,10 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
 
     // A reader sees everything and changes nothing but their own devices and crews.
     const changes = routes.filter(
-      (r) => r.method !== 'GET' && !isDoor(r) && !['stranger', 'reader'].includes(ACCESS[r.path]?.[r.method] ?? 'owner')
+      (r) =>
+        r.method !== 'GET' &&
+        !isDoor(r) &&
+        !['stranger', 'guest', 'reader'].includes(ACCESS[r.path]?.[r.method] ?? 'owner')
     );
     for (const r of changes) expect((await ask(reader, r)).status(), `${r.method} ${r.path}`).toBe(403);
     expect((await sender(reader.request, url)('DELETE', `/api/crew/devices/${device}`)).status()).toBe(404);
@@ -196,9 +208,17 @@ test('strangers, other crews, readers and guests get nothing that is not theirs,
     // A guest sees that one show, and of it neither the kit nor who is in the crew.
     expect(await (await guest.request.get(`${url}/api/shows/${show}`)).text()).toContain(SECRET);
     expect((await guest.request.get(`${url}/show/${show}`)).status()).toBe(200);
+    // What they like, when they are asked, is all that they may say; which stands under which letter they are not told.
+    const liked = '/api/shows/[id]/listenings/[listening]/answers';
+    const guests = sender(guest.request, url);
+    expect((await guests('GET', answers)).status()).toBe(403);
+    const asked = await (await guests('GET', answers.replace('/answers', ''))).text();
+    expect(asked).not.toContain(`${SECRET} DI`);
+    expect(JSON.parse(asked)).toMatchObject({ count: 2, rounds: 1, ready: false });
+    expect((await guests('POST', answers, { id: crypto.randomUUID(), who: 'Guest', liked: [2] })).status()).toBe(404);
     for (const r of routes.filter((r) => !isDoor(r))) {
       const ofShow = /^\/(api\/shows|show)\/\[id\]/.test(r.path);
-      if (ofShow && r.method === 'GET') continue;
+      if (ofShow && (r.method === 'GET' || r.path === liked)) continue;
       const answer = await ask(guest, r);
       expect([303, 401, 403], `${r.method} ${r.path}`).toContain(answer.status());
     }

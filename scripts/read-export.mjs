@@ -26,7 +26,10 @@ const TABLES = [
   'entry',
   'worked',
   'photo',
-  'picture'
+  'picture',
+  'listening',
+  'listening_part',
+  'listened'
 ];
 const lines = (file) => createInterface({ input: createReadStream(file), crlfDelay: Infinity });
 const parse = (text, n) => {
@@ -84,7 +87,7 @@ await main(async () => {
       const [{ id: crew }] = crews;
       const [{ own }] = await tx`
         select (select count(*) from edit) + (select count(*) from reading where made_at >= (select made_at from crew)) + (select count(*) from kit_change where made_at >= (select made_at from crew))
-             + (select count(*) from photo) + (select count(*) from picture) + (select count(*) from entry where kind in ('note', 'take') and made_at > (select made_at from crew))
+             + (select count(*) from photo) + (select count(*) from picture) + (select count(*) from listening) + (select count(*) from entry where kind in ('note', 'take') and made_at > (select made_at from crew))
              + (select count(*) from venue where changed_at > (select made_at from crew))
              + (select count(*) from instrument where changed_at > (select made_at from crew))
              + (select count(*) from player where changed_at > (select made_at from crew)) + (select count(*) from show where revision > 0) as own`;

@@ -45,6 +45,8 @@ const REACH = 12;
 const COARSE = 15;
 /** A value that moves nothing by this is no explanation, dB. */
 const MOVES = 0.3;
+/** With a value that explains it no more than this is left, dB RMS. */
+const EXPLAINS = 0.75;
 /** Values that are refined. */
 const REFINED = 5;
 
@@ -124,7 +126,7 @@ function explain(
       const ops = diffPlans(plan, withValue(plan, v, value));
       return { ...of, value, usual: value >= spec.min && value <= spec.max, misses: at(value), ops };
     })
-    .filter((e) => e.misses < misses / 2 && applyEdit(plan, { ops: [...e.ops] }).ok);
+    .filter((e) => e.misses < Math.min(misses / 2, EXPLAINS) && applyEdit(plan, { ops: [...e.ops] }).ok);
   const best = Math.min(...fine.map((e) => e.misses));
   // What explains it about as well is told, too: which of them it is, the takes do not say.
   return fine

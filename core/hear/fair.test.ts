@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { abxText, countText, guessText, preferenceText } from '../words/hear';
+import { abxText, countText, groupText, guessText, preferenceText } from '../words/hear';
 import { chanceOf, HEARD, onceIn, trialsFor, wanted } from './chance';
 import { type Abx, favourite, isOver, letterOf, orderOf, type Preference, rightOf, shuffled, votes, xOf } from './fair';
 
@@ -88,4 +88,24 @@ describe('a fair test', () => {
       'No favourite, blind: a 1 and c 1, broken off after 2 of 3.'
     );
   });
+});
+
+describe('several people', () => {
+  const names = ['passive DI', 'active DI', 'no DI'];
+  it.each([
+    [[], 'Nobody has answered yet.'],
+    [[[1, 1, 0]], 'Blind: 1 of 1 likes active DI best.'],
+    [
+      [[1, 1, 0], [1], [0, 0, 0], [0, 1]],
+      'Blind: 2 of 4 like active DI best; 1 of 4 likes passive DI best; 1 of 4 has no favourite.'
+    ],
+    [[[], [0, 1, 2]], 'Blind: 2 of 2 have no favourite.']
+  ])('%j', (liked, said) =>
+    expect(
+      groupText(
+        names,
+        liked.map((l) => ({ liked: l }))
+      )
+    ).toBe(said)
+  );
 });

@@ -89,3 +89,19 @@ export const explanationText = (plan: Plan, e: Explanation): string =>
   upper(
     `${valueOwner(plan, e)}: ${settingName(e.param).toLowerCase()} ${formatQuantity(e.quantity, e.value)} instead of ${formatQuantity(e.quantity, e.planned)}`
   );
+
+/** What several people liked, each by their favourite: `3 of 4 like active DI best, blind; 1 likes passive DI.` */
+export function groupText(names: readonly string[], answers: readonly { readonly liked: readonly number[] }[]): string {
+  if (answers.length === 0) return 'Nobody has answered yet.';
+  const best = answers.map(({ liked }) => favourite({ count: names.length, liked }));
+  const by = names
+    .map((name, k) => ({ name, n: best.filter((b) => b === k).length }))
+    .filter(({ n }) => n > 0)
+    .sort((a, b) => b.n - a.n);
+  const none = best.filter((b) => b === null).length;
+  const of = answers.length;
+  const people = (n: number): string => (n === 1 ? `1 of ${of} likes` : `${n} of ${of} like`);
+  const told = by.map(({ name, n }) => `${people(n)} ${name} best`);
+  if (none > 0) told.push(`${none} of ${of} ${none === 1 ? 'has' : 'have'} no favourite`);
+  return `Blind: ${told.join('; ')}.`;
+}

@@ -51,6 +51,7 @@ export const server = {
   thereIsNoSuchPaper: (list: Shown) => `There is no such paper: ${list}.`,
   lineTheIdOfALine: 'line: needs the id of a line.',
   thatPictureIsTooLarge900: 'That picture is too large: 900 kB at most.',
+  noSoundPart: 'That is no part of a WAV file that is taken: 800 kB at most.',
   thatIsNoJpegPngOr: 'That is not a JPEG, PNG or WebP picture.',
   tooLargeToCompute: 'This is too large for this server to compute. Ask for one sheet at a time, or split the show.',
   manyAskAtOnce: 'The server is busy. Try again in a moment.',

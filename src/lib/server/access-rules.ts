@@ -38,8 +38,13 @@ const NOT_FOR_GUESTS: ReadonlySet<string> = new Set([
   '/api/shows/[id]/log/file/[as]',
   '/api/shows/[id]/revisions/[revision]',
   '/api/shows/[id]/venue',
-  '/api/shows/[id]/worked'
+  '/api/shows/[id]/worked',
+  // Which stands under which letter is not for those who are asked.
+  '/api/shows/[id]/listenings',
+  '/api/shows/[id]/listenings/[listening]/answers'
 ]);
+/** What somebody with but a link to a show may send: what they liked, when they are asked. */
+const GUESTS_SEND: ReadonlySet<string> = new Set(['/api/shows/[id]/listenings/[listening]/answers']);
 const SAFE: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const isSafe = (method: string): boolean => SAFE.has(method);
 
@@ -48,6 +53,7 @@ export function needs(route: string | null, method: string): Rank | 'nothing' {
   if (route === null || FOR_ANYONE.has(route)) return 'nothing';
   if (FOR_OWNERS.has(route)) return 'owner';
   if (OWN_AFFAIRS.has(route)) return isSafe(method) && isOfShow(route) ? 'guest' : 'reader';
+  if (!isSafe(method) && GUESTS_SEND.has(route)) return 'guest';
   if (!isSafe(method) || route === '/api/shows/[id]/shares') return 'engineer';
   return isOfShow(route) && !NOT_FOR_GUESTS.has(route) ? 'guest' : 'reader';
 }

@@ -26,7 +26,10 @@ const TABLES = [
   ['entry', 'made_at, id'],
   ['worked', 'made_at, id'],
   ['photo', 'made_at, id'],
-  ['picture', 'made_at, id']
+  ['picture', 'made_at, id'],
+  ['listening', 'made_at, id'],
+  ['listening_part', 'listening_id, sound, part'],
+  ['listened', 'made_at, id']
 ] as const;
 /** Rows fetched at a time. */
 const AT_ONCE = 20;

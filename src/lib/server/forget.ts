@@ -11,7 +11,8 @@ import { tellCrew } from './live';
 const TEXTS = [
   ['entry', 'text'],
   ['kit_change', 'said'],
-  ['stop', 'found']
+  ['stop', 'found'],
+  ['listened', 'who']
 ] as const;
 const DOCUMENTS = [
   ['reading', 'reading'],

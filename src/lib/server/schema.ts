@@ -1,6 +1,7 @@
 import type { Reading } from '$core/linecheck/reading';
 import type { KitItem } from '$core/kit/schema';
 import {
+  boolean,
   customType,
   index,
   integer,
@@ -17,6 +18,7 @@ import type { Instrument, Player } from '$core/players/schema';
 import type { EntryFacts, EntryKind } from '$core/log/entry';
 import type { Setup } from '$core/log/setup';
 import type { Venue } from '$core/venue/schema';
+import type { ListeningSet } from '$lib/protocol/listenings';
 import type { PictureOf } from '$lib/protocol/pictures';
 import { sql } from 'drizzle-orm';
 import type { Role } from '../crew/roles';
@@ -383,6 +385,50 @@ export const worked = pgTable(
 );
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** A set of sounds that several people listen to, each blind on their own phone. Kept with the show on purpose. */
+export const listening = pgTable(
+  'listening',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    showId: ofShow(),
+    personId: byPerson(),
+    set: jsonb('set').$type<ListeningSet>().notNull(),
+    madeAt: made()
+  },
+  (t) => [index('listening_show').on(t.crewId, t.showId, t.madeAt)]
+);
+/** A part of one of its sounds, which are WAV files. */
+export const listeningPart = pgTable(
+  'listening_part',
+  {
+    crewId: ofCrew(),
+    listeningId: uuid('listening_id')
+      .notNull()
+      .references(() => listening.id, { onDelete: 'cascade' }),
+    sound: integer('sound').notNull(),
+    part: integer('part').notNull(),
+    last: boolean('last').notNull(),
+    bytes: bytea('bytes').notNull()
+  },
+  (t) => [primaryKey({ columns: [t.listeningId, t.sound, t.part] })]
+);
+/** What somebody liked of it. */
+export const listened = pgTable(
+  'listened',
+  {
+    id: uuid('id').primaryKey(),
+    crewId: ofCrew(),
+    listeningId: uuid('listening_id')
+      .notNull()
+      .references(() => listening.id, { onDelete: 'cascade' }),
+    who: text('who').notNull(),
+    liked: jsonb('liked').$type<number[]>().notNull(),
+    madeAt: made()
+  },
+  (t) => [index('listened_of').on(t.listeningId, t.madeAt)]
+);
 
 /** A picture of what a crew knows: a place, an instrument, a thing with a number. Its id is made where it was taken. */
 export const picture = pgTable(

@@ -13,6 +13,7 @@
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
+  import AskOthers from './AskOthers.svelte';
   import AbxTest from './AbxTest.svelte';
   import BlindTest from './BlindTest.svelte';
   import HearAgainst from './HearAgainst.svelte';
@@ -25,6 +26,7 @@
   import HearTurn from './HearTurn.svelte';
 
   /** A plan is heard before it is built: what is played, through which ways, side by side, equally loud, blind where it counts. */
+  const { originForOthers }: { originForOthers: string | null } = $props();
   const show = useShow();
   const desk = untrack(() => new HearDesk(show));
   const { player, hearing } = desk;
@@ -153,6 +155,7 @@
               onwrite={write}
               onbusy={(on: boolean) => (busy = on)}
             />
+            {#if mode === 'blind' && !busy && show.mayChange}<AskOthers {desk} {originForOthers} onwrite={write} />{/if}
           {/key}
         {/if}
       </section>

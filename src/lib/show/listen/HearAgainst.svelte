@@ -17,7 +17,7 @@
   const hearing = new Hearing();
   onMount(() => () => hearing.cancel());
   const takes = $derived([...desk.ready.keys()].filter((k) => desk.ready[k].through.kind === 'take'));
-  let through = $state(['', '']);
+  const through = $state(['', '']);
   let told = $state.raw<Against | null>(null);
   let asked = $state(false);
 

@@ -32,14 +32,6 @@
       {#if desk.own}<option value="own">{says.ownPlays(desk.own.name)}</option>{/if}
     </select></label
   >
-  <label class="link cursor-pointer py-2"
-    >{says.ownFile}<input
-      type="file"
-      accept="audio/*"
-      class="sr-only"
-      onchange={(event) => void file(event.currentTarget.files, 'own')}
-    /></label
-  >
   {#if desk.sound === 'own'}
     <label class="grid gap-0.5"
       ><span class="text-[0.93em] text-quiet">{says.recordedThrough}</span>
@@ -56,6 +48,16 @@
       {#if desk.lines.length > 1}<option value="lines">{says.withOthers}</option>{/if}
       {#if desk.bed}<option value="own">{says.withBed(desk.bed.name)}</option>{/if}
     </select></label
+  >
+</div>
+<div class="-mt-2 flex flex-wrap gap-x-5">
+  <label class="link cursor-pointer py-2"
+    >{says.ownFile}<input
+      type="file"
+      accept="audio/*"
+      class="sr-only"
+      onchange={(event) => void file(event.currentTarget.files, 'own')}
+    /></label
   >
   <label class="link cursor-pointer py-2"
     >{says.bedFile}<input

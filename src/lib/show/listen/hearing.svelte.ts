@@ -67,7 +67,7 @@ export class Hearing {
 
 const variantName = ({ db, fault }: Pick<Variant, 'db' | 'fault'>): string =>
   fault !== null
-    ? says.withFault(fault)
+    ? fault.replace(/\.$/, '')
     : db! < 0
       ? says.dullest(formatNumber(db!, 1, true))
       : says.brightest(formatNumber(db!, 1, true));

@@ -9,7 +9,7 @@ import { expose, transfer } from 'comlink';
 
 /** A loop through a line while one of its values is turned: kept in this thread, so that a turn is heard at once. */
 
-export interface LiveSetup {
+interface LiveSetup {
   readonly plan: Plan;
   readonly lineId: string;
   readonly sound: SoundId | Float32Array;

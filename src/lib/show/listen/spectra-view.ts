@@ -14,9 +14,11 @@ export class SpectraView {
   }
   draw(all: readonly Levels[], against: boolean): void {
     const [first] = all;
+    // Only what differs means anything: the loudest band of all is nought.
+    const top = Math.max(...all.flatMap((l) => l.db));
     const curves = all.map(({ hz, db }, k) => ({
       label: letterOf(k),
-      data: hz.map((x, n) => ({ x, y: db[n] - (against ? first.db[n] : 0) })),
+      data: hz.map((x, n) => ({ x, y: db[n] - (against ? first.db[n] : top) })),
       ...{ borderColor: token(`--color-${COLOURS[k % COLOURS.length]}`), borderWidth: 1.8 },
       ...(k % 2 === 1 ? { borderDash: [5, 3] } : {})
     }));

@@ -6,4 +6,4 @@
 </script>
 
 <svelte:head><title>{says.listenGuanxi(data.name)}</title></svelte:head>
-<Hear />
+<Hear originForOthers={data.originForOthers} />
