@@ -13,7 +13,8 @@ import { namesOf } from '../reader/names';
 import { onTwoSupplies } from '../tests/plans';
 import { besideText, standing } from '../words/routes';
 import { needsOf } from './needs';
-import { reroute, routesFor } from './routes';
+import { likedByEar, reroute, routesFor } from './routes';
+import { rank } from '../judge/types';
 import { type Route } from './route';
 import { Stock } from './stock';
 
@@ -275,5 +276,31 @@ describe('two ways at once', () => {
     const applied = applyEdit(made, { ops });
     if (!applied.ok) throw new Error(JSON.stringify(applied.fault));
     expect(traceLines(applied.plan)).toHaveLength(4);
+  });
+});
+
+describe('what was liked by ear', () => {
+  const best = (text: string, liked?: string): Route[] => {
+    const made = plan(text);
+    const [line] = traceLines(made);
+    made.lines[line.id] = { ...made.lines[line.id], name: 'x', exposure: 'normal', ...(liked ? { liked } : {}) };
+    return routesFor(made, traceLines(made)[0]);
+  };
+  const CLEAN = 'keyboard, 3 m, passive DI, 20 m, mic';
+  it('decides between ways that do as well', () => {
+    const plainly = best(CLEAN);
+    const other = plainly.find((r) => r.way.boxes[0] !== plainly[0].way.boxes[0] && r.points - plainly[0].points < 6)!;
+    const liked = best(CLEAN, other.way.boxes[0]);
+    expect(liked[0].way.boxes).toEqual(other.way.boxes);
+    expect(likedByEar({ liked: other.way.boxes[0] } as never, liked[0])).toBe(true);
+  });
+  it('never over a care, a stop or a danger', () => {
+    const PIEZO = 'upright bass piezo, 3 m, passive DI, 40 m, mic';
+    const was = best(PIEZO);
+    const worse = was.find((r) => r.counts.severity >= rank('stop') && r.way.boxes.length > 0)!;
+    const now = best(PIEZO, worse.way.boxes[0]);
+    expect(now[0].counts.severity).toBeLessThanOrEqual(was[0].counts.severity);
+    expect(now.find((r) => r.key === worse.key)!.points).toBe(worse.points);
+    expect(likedByEar({ liked: worse.way.boxes[0] } as never, worse)).toBe(false);
   });
 });

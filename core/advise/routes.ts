@@ -66,8 +66,15 @@ export function routesFor(plan: Plan, line: Line, options: RouteOptions = {}): R
   if (both) keep(both);
   // Who wants the direct sound and the amp is not served by one of them.
   const wants = line.info?.want === 'both' && !line.info.micMetres;
-  return compare(wants ? found.map((r) => (r.beside ? r : { ...r, points: r.points + UNMET })) : found);
+  const met = wants ? found.map((r) => (r.beside ? r : { ...r, points: r.points + UNMET })) : found;
+  return compare(met.map((r) => (likedByEar(line.info, r) ? { ...r, points: r.points - LIKED } : r)));
 }
+
+/** What was liked by ear weighs less than a note: it decides between ways that do as well, and never over a care, a stop or a danger. */
+const LIKED = 6;
+/** Whether a way is the one that was liked by ear. */
+export const likedByEar = (info: Line['info'], { way, counts }: Pick<Route, 'way' | 'counts'>): boolean =>
+  info?.liked !== undefined && way.boxes.includes(info.liked) && counts.severity < rank('stop');
 
 /** A wish that a way does not fulfil weighs as much as a care. */
 const UNMET = 40;

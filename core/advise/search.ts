@@ -72,7 +72,7 @@ function distinct(wished: readonly Route[], found: readonly Route[]): readonly R
 /** Text that two lines share when the same ways are open to them, to the same effect: what the rest of the rig adds in hum aside. */
 const likeness = (plan: Plan, line: Line): string =>
   JSON.stringify([
-    line.devices.map((id) => [plan.devices[id], plan.lines[id]?.want]),
+    line.devices.map((id) => [plan.devices[id], plan.lines[id]?.want, plan.lines[id]?.liked]),
     line.cables.map((id) => {
       const { from, to, ...rest } = plan.cables[id];
       return [rest, from.port, to.port];

@@ -1,8 +1,16 @@
 /** Stages that take no more than so much. */
 
 /** What rails leave of a voltage. @param most volts peak */
-export const railed = (v: Float64Array, most: number): Float64Array =>
-  v.map((x) => (x > most ? most : x < -most ? -most : x));
+export function railed(v: Float64Array, most: number): Float64Array {
+  const y = new Float64Array(v.length);
+  for (let n = 0; n < v.length; n++) y[n] = v[n] > most ? most : v[n] < -most ? -most : v[n];
+  return y;
+}
+/** Whether rails cut anything off it. */
+export function isCut(v: Float64Array, most: number): boolean {
+  for (let n = 0; n < v.length; n++) if (v[n] > most || v[n] < -most) return true;
+  return false;
+}
 
 /** Slower than this a winding’s flux leaks away, hertz: far below what is played. */
 const LEAK_HZ = 0.5;
@@ -42,14 +50,25 @@ export function saturated(
   return y;
 }
 
-/** Whether a core is near enough to saturation for it to be heard: a tenth of its flux bends it by 0.3 %. @param from its flux before */
-export function nearSaturation(v: Float64Array, most: number, lowest: number, rate: number, from = 0): boolean {
+/**
+ * Whether a core is near enough to saturation for it to be heard: a tenth of its flux bends it by 0.3 %.
+ * @param core where it stands before them; where it is not near, written as it stands after
+ */
+export function nearSaturation(
+  v: Float64Array,
+  most: number,
+  lowest: number,
+  rate: number,
+  core: Core = { flux: 0, bent: 0 }
+): boolean {
   const limit = (0.1 * most) / (2 * Math.PI * lowest);
   const keep = Math.exp((-2 * Math.PI * LEAK_HZ) / rate);
-  let flux = from;
-  for (const x of v) {
-    flux = keep * flux + x / rate;
-    if (Math.abs(flux) > limit) return true;
+  let { flux } = core;
+  for (let n = 0; n < v.length; n++) {
+    flux = keep * flux + v[n] / rate;
+    if (flux > limit || flux < -limit) return true;
   }
+  // So far from it, it is bent by next to nothing.
+  [core.flux, core.bent] = [flux, flux];
   return false;
 }

@@ -2,7 +2,19 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { abxText, countText, groupText, guessText, preferenceText } from '../words/hear';
 import { chanceOf, HEARD, onceIn, trialsFor, wanted } from './chance';
-import { type Abx, favourite, isOver, letterOf, orderOf, type Preference, rightOf, shuffled, votes, xOf } from './fair';
+import {
+  type Abx,
+  favourite,
+  groupFavourite,
+  isOver,
+  letterOf,
+  orderOf,
+  type Preference,
+  rightOf,
+  shuffled,
+  votes,
+  xOf
+} from './fair';
 
 describe('chance', () => {
   it('12 of 16 is once in 26; all and none are what they are', () => {
@@ -108,4 +120,12 @@ describe('several people', () => {
       )
     ).toBe(said)
   );
+  it('have a favourite where most have the same', () => {
+    const of = (...all: number[][]) =>
+      groupFavourite(
+        3,
+        all.map((liked) => ({ liked }))
+      );
+    expect([of(), of([0]), of([1, 1], [1, 0, 1], [0]), of([0], [1]), of([], [2])]).toEqual([null, 0, 1, null, 2]);
+  });
 });

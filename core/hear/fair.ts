@@ -61,3 +61,11 @@ export function favourite(test: Pick<Preference, 'count' | 'liked'>): number | n
   const most = Math.max(...by);
   return by.filter((n) => n === most).length === 1 ? by.indexOf(most) : null;
 }
+/** What most of several people liked best; null where two things were liked by as many, or by nobody. */
+export function groupFavourite(
+  count: number,
+  answers: readonly { readonly liked: readonly number[] }[]
+): number | null {
+  const liked = answers.flatMap((a) => favourite({ count, liked: a.liked }) ?? []);
+  return liked.length === 0 ? null : favourite({ count, liked });
+}

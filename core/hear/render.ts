@@ -73,7 +73,10 @@ export function render(
 
 /** Adds what comes round again and again. */
 function addRound(out: Float32Array, round: Float64Array | Float32Array): void {
-  for (let n = 0; n < out.length; n++) out[n] += round[n % round.length];
+  for (let n = 0, at = 0; n < out.length; n++) {
+    out[n] += round[at];
+    if (++at === round.length) at = 0;
+  }
 }
 
 /** A sound may stand higher behind a filter than its loudest sample times the highest of the response; by no more than this in practice. */
@@ -117,7 +120,9 @@ function hissOf({ hz, density }: NonNullable<Transfer['hiss']>, rate: number): F
   }
   const samples = fft.createComplexArray();
   fft.inverseTransform(samples, spectrum);
-  return Float64Array.from({ length: ROUND }, (_, n) => samples[2 * n]);
+  const out = new Float64Array(ROUND);
+  for (let n = 0; n < ROUND; n++) out[n] = samples[2 * n];
+  return out;
 }
 
 function humOf({ spectrum, mainsHz }: NonNullable<With['hum']>, rate: number): Float64Array {

@@ -1,4 +1,4 @@
-import { type Core, nearSaturation, railed, saturated } from './bound';
+import { type Core, isCut, nearSaturation, railed, saturated } from './bound';
 import { type Curve, fitRational, type Rational } from './rational';
 import { atRest, runFilter } from './run';
 import type { Stage, Transfer } from './transfer';
@@ -33,7 +33,7 @@ export class Way {
   /** @param emf volts at twice the rate, changed in place @returns volts at the input, a little behind until the last */
   take(emf: Float64Array, last: boolean): Float32Array {
     const { transfer, rate } = this.to;
-    const x = Number.isFinite(transfer.rail) ? railed(emf, transfer.rail) : emf;
+    const x = isCut(emf, transfer.rail) ? railed(emf, transfer.rail) : emf;
     const y = this.#run('out', this.to.out, x);
     // What a stage takes off goes on from there as the signal would: added behind, it is as if the stage had bent the whole.
     const lost: { readonly stage: Stage; readonly at: number; readonly error: Float64Array }[] = [];
@@ -74,15 +74,14 @@ export class Way {
 
   #errorOf({ most, lowest }: Stage, at: number, v: Float64Array, rate: number): Float64Array | null {
     if (lowest === null) {
-      if (!this.#begun.has(at) && !v.some((u) => u > most || u < -most)) return null;
+      if (!this.#begun.has(at) && !isCut(v, most)) return null;
       this.#begin(at);
       return railed(v, most).map((u, n) => u - v[n]);
     }
     const core = this.#cores.get(at) ?? { flux: 0, bent: 0 };
     this.#cores.set(at, core);
-    const near = this.#begun.has(at) || nearSaturation(v, most, lowest, rate, core.flux);
+    if (!this.#begun.has(at) && !nearSaturation(v, most, lowest, rate, core)) return null;
     const bent = saturated(v, most, lowest, rate, core);
-    if (!near) return null;
     this.#begin(at);
     return bent.map((u, n) => u - v[n]);
   }

@@ -91,6 +91,8 @@ const LineSchema = z.strictObject({
   want: z.enum(['direct', 'amp', 'both', 'dry']).optional(),
   /** The instrument, of those that a crew knows: what it is, and whose. A show that goes elsewhere takes the name alone along. */
   instrument: id.optional(),
+  /** Class of the DI that was liked best by ear, blind. */
+  liked: id.optional(),
   /** Lines of one name are the two sides of a stereo pair. */
   pair: saidText(LIMITS.text).optional(),
   /** Where on the stage it stands. */

@@ -22,8 +22,8 @@ export function nameInstruments(
     if (plan.lines[id] || !info) continue;
     const found = instrumentNamed(known, info.name);
     if (!found || draft.devices[devices[0]].model !== found.instrument.model) continue;
-    draft.lines[id] = { ...draft.lines[id], instrument: found.id };
-    const { own } = found.instrument;
+    const { own, liked } = found.instrument;
+    draft.lines[id] = { ...draft.lines[id], instrument: found.id, ...(liked ? { liked } : {}) };
     if (!own) continue;
     const here = Object.entries(draft.models ?? {}).find(([, m]) => m.name === own.name && m.base === own.base)?.[0];
     const model = here ?? ownId(found.id);

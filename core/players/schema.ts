@@ -24,6 +24,11 @@ export const InstrumentSchema = z.strictObject({
   /** What is wanted for it, as it is said: `valve DI, no low cut`. */
   wants: saidText(PLAYER_LIMITS.wants),
   note: saidText(PLAYER_LIMITS.note),
+  /** Class of the DI that was liked best by ear, blind, when it was last asked. */
+  liked: z
+    .string()
+    .regex(/^[a-z0-9-]{1,40}$/)
+    .optional(),
   /** What was liked by ear, newest first. */
   heard: z
     .array(z.strictObject({ at: z.iso.datetime(), text: saidText(PLAYER_LIMITS.heard) }))

@@ -5,7 +5,7 @@ import type { Against, Explanation } from '../hear/explain';
 import type { LineValue } from '../hear/values';
 import type { Plan } from '../plan/schema';
 import { formatNumber, formatQuantity } from '../units/format';
-import { andList, upper } from './article';
+import { andList, inside, upper } from './article';
 import { CABLE_NAMES, modelShort, settingName } from './names';
 
 /** What a test by ear says, in plain words. */
@@ -34,7 +34,7 @@ export function guessText(right: number, trials: number): string {
 export function abxText(test: Abx, names: readonly [string, string]): string {
   const done = test.said.length;
   const right = rightOf(test);
-  const what = `${names[0]} against ${names[1]}`;
+  const what = `${names[0]} against ${inside(names[1])}`;
   if (!isOver(test))
     return `${what}: broken off after ${done} of ${test.trials}, ${right} right. That says nothing yet.`;
   const least = wanted(test.trials);
@@ -63,12 +63,12 @@ export const neededText = (share: number): string => {
 export function preferenceText(test: Preference, names: readonly string[]): string {
   const by = votes(test);
   const best = favourite(test);
-  const rest = (k: number): string => andList(names.filter((_, j) => j !== k));
+  const rest = (k: number): string => andList(names.filter((_, j) => j !== k).map(inside));
   const off = test.liked.length < test.rounds ? `, broken off after ${test.liked.length} of ${test.rounds}` : '';
   if (test.liked.length === 0) return `Nothing was chosen${off}.`;
   if (best === null)
-    return `No favourite, blind: ${andList(names.map((n, k) => `${n} ${by[k]}`).filter((_, k) => by[k] > 0))}${off}.`;
-  return `Liked best, blind: ${names[best]} (${by[best]} of ${test.liked.length}), over ${rest(best)}${off}.`;
+    return `No favourite, blind: ${andList(names.map((n, k) => `${inside(n)} ${by[k]}`).filter((_, k) => by[k] > 0))}${off}.`;
+  return `Liked best, blind: ${inside(names[best])} (${by[best]} of ${test.liked.length}), over ${rest(best)}${off}.`;
 }
 
 /** What a value belongs to: `guitar single coil`, `jack lead of 6 m`. */
@@ -101,7 +101,7 @@ export function groupText(names: readonly string[], answers: readonly { readonly
   const none = best.filter((b) => b === null).length;
   const of = answers.length;
   const people = (n: number): string => (n === 1 ? `1 of ${of} likes` : `${n} of ${of} like`);
-  const told = by.map(({ name, n }) => `${people(n)} ${name} best`);
+  const told = by.map(({ name, n }) => `${people(n)} ${inside(name)} best`);
   if (none > 0) told.push(`${none} of ${of} ${none === 1 ? 'has' : 'have'} no favourite`);
   return `Blind: ${told.join('; ')}.`;
 }

@@ -39,6 +39,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   pair: 'stereo pair',
   place: 'place',
   act: 'act',
+  liked: 'liked by ear',
   locked: 'locked',
   micMetres: 'microphone distance',
   loudness: 'loudness',

@@ -2,6 +2,7 @@
   import { counted } from '$core/words/screen/counted';
   import { compare as says } from '$core/words/screen/compare';
   import { resolve } from '$core/plan/resolved';
+  import { likedByEar } from '$core/advise/routes';
   import { type Allotment, opsOf, type Proposal } from '$core/advise/allocate';
   import { inUse, withoutOne } from '$core/advise/failing';
   import { kitFor, type Part } from '$core/advise/stock';
@@ -110,7 +111,8 @@
     const is = reportsAfter.get(a.lineId);
     if (!was || !is) return '';
     const set = switchesText(a.route);
-    return `${verdict(was)} → ${verdict(is)}${set ? `; ${set}` : ''}`;
+    const liked = likedByEar(plan.lines[a.lineId], a.route) ? says.likedByEar : '';
+    return [`${verdict(was)} → ${verdict(is)}`, set, liked].filter(Boolean).join('; ');
   }
   function secondText(a: Allotment): string {
     if (!a.second) return says.noOtherWayWasWorthA;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { compare as says } from '$core/words/screen/compare';
   import type { Route } from '$core/advise/route';
+  import { likedByEar } from '$core/advise/routes';
   import { applyEdit } from '$core/plan/edit';
   import type { Plan } from '$core/plan/schema';
   import { formatNumber } from '$core/units/format';
@@ -65,7 +66,13 @@
       >
     </p>
     <p class="pl-6 text-[0.93em] text-quiet">
-      {[route.present && says.asPlannedNow, switchesText(route), asksFor(route, fromKit), besideText(route)]
+      {[
+        likedByEar(plan.lines[report.id], route) && says.likedByEar,
+        route.present && says.asPlannedNow,
+        switchesText(route),
+        asksFor(route, fromKit),
+        besideText(route)
+      ]
         .filter(Boolean)
         .join('; ')}
     </p>

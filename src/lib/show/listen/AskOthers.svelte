@@ -1,7 +1,7 @@
 <script lang="ts">
   import { crew as crewSays } from '$core/words/screen/crew';
   import { listen as says } from '$core/words/screen/listen';
-  import { ROUNDS } from '$core/hear/fair';
+  import { groupFavourite, ROUNDS } from '$core/hear/fair';
   import { writeWav } from '$core/hear/wav-out';
   import { groupText, preferenceText } from '$core/words/hear';
   import { CatchingUp } from '$lib/live/catching-up';
@@ -17,7 +17,8 @@
     desk: HearDesk;
     /** Under which other devices reach this server; null when none can. */
     originForOthers: string | null;
-    onwrite: (text: string, who: string) => Promise<void>;
+    /** @param best what was liked best; null for none */
+    onwrite: (text: string, who: string, best: number | null) => Promise<void>;
   }
   /** Several people on their own phones against one set, each blind, the answers together. The sounds are kept with the show for that. */
   const { desk, originForOthers, onwrite }: Props = $props();
@@ -94,7 +95,10 @@
   }
   async function write(): Promise<void> {
     if (!set) return;
-    await onwrite(groupText(set.names, answers), '');
+    const best = groupFavourite(set.names.length, answers);
+    // What stands under the letters now may be something else than what was asked.
+    const same = best !== null && desk.ready[best]?.name === set.names[best];
+    await onwrite(groupText(set.names, answers), '', same ? best : null);
     written = true;
   }
   async function takeOut(): Promise<void> {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { listen as says } from '$core/words/screen/listen';
-  import { type Preference, ROUNDS } from '$core/hear/fair';
+  import { favourite, type Preference, ROUNDS } from '$core/hear/fair';
   import { preferenceText } from '$core/words/hear';
   import { onDestroy } from 'svelte';
   import BlindRounds from './BlindRounds.svelte';
@@ -11,7 +11,8 @@
     player: FairPlayer;
     names: readonly string[];
     mayWrite: boolean;
-    onwrite: (text: string, who: string) => Promise<void>;
+    /** @param best what was liked best; null for none */
+    onwrite: (text: string, who: string, best: number | null) => Promise<void>;
     /** A test is under way: nothing else is to be seen. */
     onbusy: (busy: boolean) => void;
   }
@@ -25,7 +26,12 @@
 </script>
 
 {#if over}
-  <Kept text={preferenceText(over, names)} {mayWrite} {onwrite} onagain={() => ([over, begun] = [null, false])} />
+  <Kept
+    text={preferenceText(over, names)}
+    {mayWrite}
+    onwrite={(text, who) => onwrite(text, who, favourite(over!))}
+    onagain={() => ([over, begun] = [null, false])}
+  />
 {:else if begun}
   <BlindRounds {player} count={names.length} {rounds} onover={(test) => (over = test)} />
 {:else}

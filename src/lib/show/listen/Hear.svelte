@@ -8,7 +8,7 @@
   import { CrewPlayers } from '$lib/players/crew-players.svelte';
   import { LogBook } from '$lib/show/log/log-book.svelte';
   import { useShow } from '$lib/show/session/context';
-  import { lineName } from '$lib/show/session/edits';
+  import { lineName, setInfo } from '$lib/show/session/edits';
   import { unlessTyping } from '$lib/ui/keys';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -73,17 +73,22 @@
       (desk.sound !== 'own' || (desk.ownThrough === 'nothing' && player.length <= 60))
   );
 
-  async function write(what: string, who: string): Promise<void> {
+  async function write(what: string, who: string, best: number | null = null): Promise<void> {
     if (!line) return;
     const name = who.trim();
     await book.write(says.listenedTo(lineName(line), name === '' ? '' : says.by(name), what), show.session.revision);
     const id = line.info?.instrument;
+    const liked = best === null ? null : desk.boxOf(ready[best]);
+    if (liked && show.mayChange) show.session.do(setInfo(desk.plan, line, { liked }));
     const instrument = id ? crew.instrument(id) : null;
     // What is liked by ear stands with the instrument, for the next show.
     if (id && instrument) {
       const text = cutText(name === '' ? what : `${name}: ${what}`, PLAYER_LIMITS.heard);
       const heard = [{ at: new Date(serverNow()).toISOString(), text }, ...(instrument.heard ?? [])];
-      crew.putInstrument({ ...instrument, heard: heard.slice(0, PLAYER_LIMITS.hearings) }, id);
+      crew.putInstrument(
+        { ...instrument, ...(liked ? { liked } : {}), heard: heard.slice(0, PLAYER_LIMITS.hearings) },
+        id
+      );
     }
     toast.success(says.kept);
   }

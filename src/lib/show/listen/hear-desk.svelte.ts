@@ -3,7 +3,8 @@ import { LEAST, MOST } from '$core/hear/fair';
 import type { CameThrough } from '$core/hear/explain';
 import { type SoundId, soundFor } from '$core/hear/sounds';
 import type { InstrumentId } from '$core/gear/instruments';
-import { settingsAt } from '$core/plan/devices';
+import { modelAt, settingsAt } from '$core/plan/devices';
+import { applyEdit } from '$core/plan/edit';
 import { isComplete, type Line } from '$core/plan/lines';
 import { resolve } from '$core/plan/resolved';
 import type { Plan } from '$core/plan/schema';
@@ -176,6 +177,16 @@ export class HearDesk {
     [this.ready, this.heard] = [all, made];
     this.player.current = 0;
     this.player.load(made.map((h) => h.samples));
+  }
+  /** Class of the DI that a candidate goes through; null where it has none, or is a take. */
+  boxOf({ through }: Candidate): string | null {
+    if (through.kind !== 'line' || !this.line) return null;
+    const edited = through.ops.length === 0 ? null : applyEdit(this.plan, { ops: [...through.ops] });
+    if (edited && !edited.ok) return null;
+    const plan = edited?.plan ?? this.plan;
+    const line = resolve(plan).line(this.line.id);
+    const box = line?.devices.find((id) => modelAt(plan, id).family === 'box');
+    return box ? plan.devices[box].model : null;
   }
   close(): void {
     this.hearing.cancel();
