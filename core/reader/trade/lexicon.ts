@@ -103,7 +103,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'keys',
     'line-unbalanced',
-    'keys|keyboard|kbd|kb|keyb|kys|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet|teclado|teclados|tastiera|tastiere|sintetizador|sintetizzatore|synthesizer|keyb rig|keys rig|key rig|toetsen|toetsenbord|analog synth|analogue synth|analog mono|analogue mono|analog mono synth|analogue mono synth|bass station|rompler|electric harpsichord|pianet'
+    'keys|keyboard|kbd|kb|keyb|kys|synth pad|synth pads|string pad|string pads|pad keys|pads keys|pad synth|ambient pad|ambient pads|keys pad|keys pads|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet|teclado|teclados|tastiera|tastiere|sintetizador|sintetizzatore|synthesizer|keyb rig|keys rig|key rig|toetsen|toetsenbord|analog synth|analogue synth|analog mono|analogue mono|analog mono synth|analogue mono synth|bass station|rompler|electric harpsichord|pianet'
   ),
   instrument(
     'organ',

@@ -8,7 +8,9 @@ export const sideName = (sides: number, count: number, k: number): string =>
 /** Words that make the name: those before a colon, or what is played with what nobody knows beside it. */
 export function namePieces(pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): Piece[] {
   const before = pieces.filter((p) => p.named);
-  if (before.some((p) => ['unknown', 'instrument', 'source', 'note', 'number'].includes(p.read.is)))
+  // "gtr amp: dynamic on the cab": the amplifier is what it is called after.
+  const called = before.some((p) => p.read.is === 'amp') && source.at !== null && source.at > before.at(-1)!.to;
+  if (called || before.some((p) => ['unknown', 'instrument', 'source', 'note', 'number'].includes(p.read.is)))
     return before.filter((p) => !['input', 'channel', 'sides'].includes(p.read.is));
   // What nobody knows is a name where a line begins, or where it is written like one; elsewhere it is a word not yet learnt.
   const said = unknown.find((p) => begins(p) && (p.part === 0 || /^\p{Lu}/u.test(p.text)));

@@ -3,6 +3,7 @@ import type { InstrumentId } from '../../gear/instruments';
 import { type MicPlace, micLevel } from '../../gear/mic-places';
 import type { Setting } from '../../gear/types';
 import type { Piece, Read } from './pieces';
+import { MICROPHONES } from './sides';
 
 /** Which of the pieces say what is played, what stands between and where it goes: the heaviest of what was said, the rest tells whose or where. */
 
@@ -77,10 +78,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // The first that is no name, and of names the first; five strings say which bass.
   const five = instruments.find((p) => p.read.instrument === 'five-string-bass');
   const bass = instruments.some((p) => ['bass-guitar', 'five-string-bass'].includes(p.read.instrument));
-  // An "electric" double bass is no guitar.
-  const electric = (p: Piece): boolean => /^elec(?:tric)?$/i.test(p.text);
+  // An "electric" double bass is no guitar, and a "guest acoustic" is no speaker.
+  const tells = (p: Piece): boolean => /^(?:elec(?:tric)?|guests?|host)$/i.test(p.text);
   const body = instruments.filter(
-    (p) => !p.named && p.read.instrument !== 'programme' && !(electric(p) && instruments.some((o) => !electric(o)))
+    (p) => !p.named && p.read.instrument !== 'programme' && !(tells(p) && instruments.some((o) => !tells(o)))
   );
   // A "guitar" whose name says which.
   const acoustic = instruments.find((p) => p.read.instrument === 'acoustic-guitar');
@@ -198,8 +199,13 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const cabinet = pieces.find((p) => p.read.is === 'amp');
   const micd = model === null && cabinet && pieces.some((p) => /^(?:close )?(?:mic'?d|miked)/i.test(p.text));
   if (micd) model = 'dynamic-mic';
+  // "organ, 2 mics": microphones stand before it, whatever it would be plugged in by.
+  const stand = pieces.some((p, k) => MICROPHONES.test(p.text) && pieces[k - 1]?.read.is === 'number');
+  const plugged = pieces.some((p) => p.read.is === 'di' || p.read.is === 'box');
+  if (stand && !plugged && model !== null && model === usual && !MICS.has(model)) model = 'dynamic-mic';
   const plug = pieces.find(isOf('cable'))?.read.kind;
-  const unnamed = instrument === null && (best === null || best.weight < 10);
+  const unnamed =
+    (instrument === null || (played === 'programme' && best === null)) && (best === null || best.weight < 10);
   if (unnamed && plug === 'mini' && !/^(?:xlr|rca)/i.test(pieces.find(isOf('cable'))!.text)) model = 'headphone';
   if (unnamed && plug === 'rca') model = 'consumer-player';
   if (model === 'headphone' && best?.weight === TELEVISION && plug === 'rca') model = 'consumer-player';
@@ -210,6 +216,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // Without a preamp an acoustic instrument is what is glued under its saddle.
   if (model === 'acoustic-preamp' && pieces.some((p) => p.read.is === 'without' && p.read.what.is === 'preamp'))
     model = 'piezo';
+  if (model === 'active-guitar' && played !== null && ACOUSTIC.has(played)) model = 'acoustic-preamp';
   if (model === null) return null;
   const assumed = best === null || best.weight <= least;
   const text =
@@ -235,7 +242,13 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   if (back && assumed && ['guitar', 'bass-guitar', 'five-string-bass'].includes(played ?? '')) model = 'interface-out';
   const settings: Device['settings'] = {};
   const of =
-    (assumed ? null : best?.of) ?? played ?? (micd ? (/bass/i.test(cabinet.text) ? 'bass-guitar' : 'guitar') : null);
+    (assumed ? null : best?.of) ??
+    played ??
+    (cabinet && model !== null && MICS.has(model) && PLAYED_AMP.test(cabinet.text)
+      ? /bass/i.test(cabinet.text)
+        ? 'bass-guitar'
+        : 'guitar'
+      : null);
   if (of && modelOf(model).signal && modelOf(model).signal!.instrument !== of) settings.instrument = of;
   const place: MicPlace | undefined = MICS.has(model) ? (amp ? 'cabinet' : instrument?.read.mic) : undefined;
   const level = place && micLevel(model, place);
@@ -254,6 +267,9 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     assumed: unsaid
   };
 }
+
+/** An amplifier that tells what is played through it. */
+const PLAYED_AMP = /^(?:bass|guitar|gtr|git|gitarre|guitare)\b|^(?:amp|cab|combo|cabinet)/i;
 
 /** An amplifier of which no output was said. */
 const isBareAmp = ({ read, text }: Piece): boolean =>

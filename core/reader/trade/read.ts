@@ -144,6 +144,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const ignored = [
     ...unknown.filter((p) => !named.has(p)),
     ...left,
+    ...others(pieces, source, named),
     ...pieces.filter(
       (p) =>
         p.read.is === 'number' &&
@@ -155,4 +156,19 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     )
   ];
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };
+}
+
+/** "kick in, snare top": drums and voices that stand in parts of their own and are not what the line became; they want lines of their own. */
+function others(pieces: readonly Piece[], source: { readonly at: number | null }, named: ReadonlySet<Piece>): Piece[] {
+  const at = pieces.find((p) => p.from === source.at);
+  return pieces.filter(
+    ({ read, part, named: name }, k) =>
+      read.is === 'instrument' &&
+      read.mic !== undefined &&
+      !name &&
+      at !== undefined &&
+      at.read.is === 'instrument' &&
+      part > at.part &&
+      !named.has(pieces[k])
+  );
 }

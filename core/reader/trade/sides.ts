@@ -33,6 +33,8 @@ export function channelsSaid(pieces: readonly Piece[]): number[] {
   return last?.read.is === 'number' &&
     !isOutput(pieces, last) &&
     pieces.length > 1 &&
+    // "on one 58" tells which microphone.
+    !/^(?:one|an?|the)$/i.test(pieces[pieces.length - 2].text) &&
     last.read.value > 0 &&
     last.read.value < 100
     ? [last.read.value]
@@ -62,6 +64,9 @@ export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
   );
 }
 
+/** "2 mics": so many stand before it. */
+export const MICROPHONES = /^(?:mics|microphones|mikes|mikros)$/i;
+
 export const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
   const next = pieces[pieces.indexOf(piece) + 1];
   return (
@@ -69,7 +74,7 @@ export const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
     next !== undefined &&
     // However many pedals stand in a row, it is one guitar.
     !/^pedals?$/i.test(next.text) &&
-    ['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is)
+    (['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is) || MICROPHONES.test(next.text))
   );
 };
 

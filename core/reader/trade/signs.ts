@@ -56,7 +56,7 @@ export const BATTERY_LOW = at(
 );
 /** What a DI or a source runs on, where it is not the battery's state that is told. */
 export const ON_BATTERY = at(
-  String.raw`(?:(?:running|run|runs|powered|works?|working|fed)\s+)?(?:on|by|from|off|with)\s+(?:its|his|her|the|an?|own|internal|fresh|new|good|full|9\s*v(?:olt)?|\s)*\bbatter(?:y|ies)(?:\s+power(?:ed)?)?(?!\s+(?:low|flat|dead|dying|nearly|down|is|at|preamp|powered preamp))|(?:fresh|own|internal|new)\s+batter(?:y|ies)(?:\s+(?:fitted|in))?|batter(?:y|ies)[\s-](?:powered|operated|fed|run|driven|power)(?!\s+preamp)`
+  String.raw`(?:(?:running|run|runs|powered|works?|working|fed)\s+)?(?:on|by|from|off|with)\s+(?:its|his|her|the|an?|own|internal|fresh|new|good|full|9\s*v(?:olt)?|\s)*\bbatter(?:y|ies)(?:\s+power(?:ed)?)?(?!\s+(?:low|flat|dead|dying|nearly|down|is|at|preamp|powered preamp))|(?:fresh|own|internal|new)\s+batter(?:y|ies)(?:\s+(?:fitted|in))?|batter(?:y|ies)[\s-](?:powered|operated|fed|run|driven|power)(?!\s+preamp)|batts?(?![a-z]|\s+(?:low|flat|dead))`
 );
 /** How it is plugged into the wall. */
 export const ON_MAINS = at(

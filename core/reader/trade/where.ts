@@ -29,8 +29,13 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
       ];
     // "mic" and nothing beside it is where it goes.
     const alone = read.is === 'filler' && !p.named && pieces.filter((o) => o.part === p.part).length === 1;
-    const bareInput = alone && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;
-    if (bareInput) return [{ model: bareInput, at: p.from, weight: 1 }];
+    const goes = read.is === 'filler' && !p.named && isAtItsEnd(pieces, k);
+    const bareInput =
+      (alone || goes) && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;
+    if (bareInput) return [{ model: bareInput, at: p.from, weight: alone ? 1 : 1.2 }];
+    // "to desk jack": a jack of a desk takes lines.
+    const socket = read.is === 'cable' && /^(?:trs|ts|jacks?)$/i.test(p.text) && DESK.test(pieces[k - 1]?.text ?? '');
+    if (socket && isAtItsEnd(pieces, k)) return [{ model: 'line-in', at: p.from, weight: 1.2 }];
     // Behind a desk's output it is a power amplifier.
     if (read.is === 'amp' && read.model === 'amp-in' && source.model === 'line-balanced' && DESK_AMP.test(p.text))
       return boxes.some((b) => b.model === 'reamp-box') ? [] : [{ model: 'power-amp-in', at: p.from, weight: 2 }];
@@ -47,6 +52,19 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
   if (best.model === 'combo-in' && bare && (played || boxes.some((b) => b.model === 'reamp-box')))
     best.model = 'amp-in';
   return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
+}
+const DESK = /^(?:desk|mixer|console|board|foh)$/i;
+/** "… to line", "… then line 11/12", "… to desk line": where one goes at last, with nothing but its number behind. */
+function isAtItsEnd(pieces: readonly Piece[], k: number): boolean {
+  const { part } = pieces[k];
+  const before = pieces.slice(0, k).filter((p) => p.part === part);
+  const behind = pieces.slice(k + 1).filter((p) => p.part === part);
+  const last = before.at(-1);
+  const way = last && DESK.test(last.text) ? before.at(-2) : last;
+  return (
+    /^(?:to|into|then|goes|going|straight to|stereo|->|→)$/i.test(way?.text ?? '') &&
+    behind.every(({ read }) => ['channels', 'channel', 'number'].includes(read.is))
+  );
 }
 const DESK_AMP = /^(?:amps?|amplifiers?)$/i;
 const HI_Z = /^hi(?:gh)?[\s-]?(?:z|imp(?:edance)?)$/i;
