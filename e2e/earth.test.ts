@@ -19,7 +19,7 @@ test('the tape loops’ ring is seen, predicted, cured in two keys, and the boar
   const below = async (): Promise<string> => {
     await page.goto(`${app.url}/show/${id}?line=l-6-in`);
     await settled(page);
-    return (await row(page, 'Tape loops').locator('[data-hum]').textContent())!.trim();
+    return (await row(page, 'Tape loops').locator('[data-number="hum"]').textContent())!.trim();
   };
   await expect.poll(below).toBe(before);
   await page.goto(`${app.url}/show/${id}/earth?line=l-6-in`);

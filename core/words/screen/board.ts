@@ -31,6 +31,17 @@ export const board = {
   verdict: (what: Shown) => `verdict${what}`,
   lines: (name: Shown) => `${name}: lines`,
   theLines: 'The lines',
+  leadCable: 'lead',
+  runCable: 'run',
+  numberNames: {
+    level: 'level',
+    gain: 'gain',
+    headroom: 'headroom',
+    snr: 'signal to noise',
+    hum: 'hum below the signal'
+  },
+  described: (severity: Shown, verdict: Shown, numbers: Shown) => `${severity}: ${verdict}. ${numbers}`,
+  nowIs: (line: Shown, severity: Shown, verdict: Shown) => `${line} is now ${severity}: ${verdict}`,
   noLinesYet: 'No lines yet.',
   sayTheFirstOneAboveAs: 'Type the first one as you would say it to a colleague, or start from one of these:',
   firstLines: [

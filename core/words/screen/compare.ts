@@ -99,6 +99,7 @@ export const compare = {
   leastRoomBetweenPeakAndClip: 'Headroom: from the peaks to the first stage that clips, dB',
   averageLevelOverTheHissAt: 'S/N: the signal over the noise at the input, dB',
   averageLevelOverTheHumOf: 'Hum of the whole rig, dB below the signal',
+  waysFound: (n: number) => (n === 1 ? '1 way found, the one there is.' : `${n} ways found, the best first.`),
   likedByEar: 'preferred by ear',
   asPlannedNow: 'as planned now',
   useWay2: (what: Shown, wayName: Shown) => `Use option ${what}: ${wayName}`,

@@ -41,6 +41,7 @@ export const dialogs = {
   sideOfTheStereoPairCalled: 'Side of the stereo pair called',
   onlyInTheAct: 'Only in the act',
   allEvening: 'all acts',
+  singleKeysOff: 'Keys of one character do nothing (for dictation, or an unsure hand)',
   keys: 'Keys',
   build: (name: Shown) => `Build ${name}`,
   buildALine: 'A new line',

@@ -52,6 +52,8 @@ export const grounds = {
   whatWouldQuieten: (name: Shown) => `What would quieten ${name}`,
   onTheBoard: 'on the board',
   tryingCuresOnTheWholeRig: 'Solving possible fixes on the whole rig …',
+  cureTold: (what: Shown, before: Shown, after: Shown) => `${what}. Hum below the signal: ${before} now, ${after} then`,
+  supplyTold: (name: Shown, emf: Shown) => `${name}, ${emf} against the building’s earth`,
   applyCure: (what: Shown, cure: Shown) => `Apply fix ${what}: ${cure}`,
   theMix: (below: Shown, below2: Shown) => `the mix ${below} → ${below2}`,
   byHandAlone: 'Nothing to buy',

@@ -10,6 +10,7 @@ export const line = {
   carries: (what: Shown, text: Shown, what2: Shown) => `${what} carries ${text}${what2}`,
   noContact: 'no contact',
   open: ', open',
+  secondOnShield: ', the second core soldered to the shield',
   onThe: (what: Shown, what2: Shown) => ` on the ${what} ${what2}`,
   whatEachContactCarries: 'What each contact carries',
   aRedBarIsAContact:

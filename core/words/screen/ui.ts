@@ -51,6 +51,7 @@ export const ui = {
   convertSuchAs: '3 V p-p',
   tryConverting: 'A level, a ratio, a length, or two that belong together. Try',
   conversions: ['−10 dBV', '3 V p-p', 'a 3 V rail', '20 dB', '12:1', '600 Ω into 10k', '100 W into 8 Ω', '50 ft'],
+  onTheJoin: (join: Shown) => ` on the ${join}`,
   changeThisCable: 'Change this cable',
   thatDidNotWork: 'That did not work.',
   log: (message: Shown, id: Shown) => `${message} (log ${id})`,

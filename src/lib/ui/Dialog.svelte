@@ -9,12 +9,18 @@
     wide?: boolean;
   }
   const { title, onclose, children, wide = false }: Props = $props();
+  const FIRST =
+    'input:not([type=hidden], [type=file], [readonly], :disabled), select:not(:disabled), textarea:not(:disabled), [data-first]';
   let dialog: HTMLDialogElement;
 
   onMount(() => {
     // The element is gone from the page before it could hand the focus back itself.
     const opener = document.activeElement as HTMLElement | null;
     dialog.showModal();
+    // One opens it to write or to choose: Enter must not meet the button that closes it.
+    const first = dialog.querySelector<HTMLElement>(FIRST);
+    first?.focus();
+    if (first instanceof HTMLInputElement && first.type === 'text') first.select();
     return () => {
       dialog.close();
       opener?.focus();

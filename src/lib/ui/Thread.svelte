@@ -12,6 +12,8 @@
     at?: number;
     report?: LineReport | undefined;
     label?: string;
+    /** Which of a line’s cables it is: its marks are told with it. */
+    join?: string;
     /** What a click on the label does. */
     hint?: string;
     /** Marks take the focus only in the open line, so that Tab does not walk through every stitch of the show. */
@@ -24,6 +26,7 @@
     at = -1,
     report,
     label = '',
+    join = '',
     hint = says.changeThisCable,
     reachable = false,
     onpick,
@@ -34,7 +37,8 @@
   function told(check: number, severity: Severity): string {
     const found = report?.findings.filter((f) => f.at === at && f.check === CHECKS[check]) ?? [];
     const worst = found.find((f) => f.severity === severity) ?? found[0];
-    const head = `${CHECK_NAMES[CHECKS[check]]}: ${SEVERITY_NAMES[severity]}`;
+    const where = join ? says.onTheJoin(join) : '';
+    const head = `${CHECK_NAMES[CHECKS[check]]}${where}: ${SEVERITY_NAMES[severity]}`;
     return worst ? `${head}. ${sentence(worst)}` : head;
   }
 </script>
@@ -81,6 +85,16 @@
       />
     {/if}
   </svg>
+  <!-- The cable comes before what is said of it. -->
+  {#if label}
+    <button
+      type="button"
+      tabindex={reachable ? 0 : -1}
+      class="absolute inset-x-0 bottom-0 truncate text-center text-[0.86em] leading-tight text-quiet hover:text-base-content"
+      title={hint}
+      onclick={onedit}>{label}</button
+    >
+  {/if}
   {#if marks}
     <div class="absolute inset-x-[8%] top-0 flex justify-between">
       {#each marks as severity, check (check)}
@@ -98,14 +112,5 @@
         </button>
       {/each}
     </div>
-  {/if}
-  {#if label}
-    <button
-      type="button"
-      tabindex={reachable ? 0 : -1}
-      class="absolute inset-x-0 bottom-0 truncate text-center text-[0.86em] leading-tight text-quiet hover:text-base-content"
-      title={hint}
-      onclick={onedit}>{label}</button
-    >
   {/if}
 </div>

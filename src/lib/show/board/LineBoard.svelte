@@ -4,6 +4,10 @@
   import { page } from '$app/state';
   import { CatchingUp } from '$lib/live/catching-up';
   import type { Checked } from '$lib/protocol/readings';
+  import type { LineReport } from '$core/judge/judge';
+  import { verdict } from '$core/words/findings';
+  import { SEVERITY_NAMES } from '$core/words/names';
+  import { lineName } from '$lib/show/session/edits';
   import { useShow } from '$lib/show/session/context';
   import NotComputed from '$lib/ui/NotComputed.svelte';
   import { onMount, untrack } from 'svelte';
@@ -62,6 +66,17 @@
   // The worker's own share of what is fetched behind the first view; asked again when it is needed, should it fail.
   $effect(() => void judging?.ready().catch(() => undefined));
 
+  /** The verdict of what was just said or changed, for those who hear the page. */
+  let spoken = $state('');
+  let before = '';
+  $effect(() => {
+    const line = board.lines.find((l) => l.id === board.watched);
+    const report = line && (board.reports.get(line.id) as LineReport | undefined);
+    if (!line || !report || judging?.busy) return;
+    const now = says.nowIs(lineName(line), SEVERITY_NAMES[report.severity], verdict(report));
+    if (now !== before) before = spoken = now;
+  });
+
   // Remedies follow the open line's report.
   $effect(() => {
     const [report, kit] = [board.openReport, kitFor(board.plan, show.crewKit)];
@@ -75,6 +90,7 @@
   });
 </script>
 
+<p class="sr-only" role="log" aria-live="polite" data-spoken>{spoken}</p>
 <div class={wide ? 'flex items-start' : ''}>
   <main class="min-w-0 flex-1">
     <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">
@@ -119,7 +135,11 @@
       <ol class="border-primary max-[1200px]:border-t-2">
         {#each board.rows as line, k (line.id)}
           {@const open = board.openId === line.id}
-          <li onfocusin={() => (board.currentId = line.id)} class="border-b border-base-300 {open ? 'border-b-0' : ''}">
+          <li
+            data-row={line.id}
+            onfocusin={() => (board.currentId = line.id)}
+            class="border-b border-base-300 {open ? 'border-b-0' : ''}"
+          >
             <LineRow {line} second={board.folded.second.get(line.id)} bracket={bracketOf(board.rows, k)} />
             {#if open}
               {#await import('$lib/show/line/OpenLine.svelte') then { default: OpenLine }}<OpenLine {line} />{/await}

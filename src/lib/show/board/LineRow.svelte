@@ -87,6 +87,24 @@
   }
   const show = (value: number | null | undefined): string =>
     value === null || value === undefined ? '–' : value <= -150 ? '−∞' : formatNumber(value);
+  const numbers = $derived([
+    { key: 'level', title: says.averageLevelAtTheInputDbu, value: report?.arrives, unit: 'dBu' },
+    { key: 'gain', title: says.gainToTheWorkingLevelDb, value: report?.gain, unit: 'dB' },
+    { key: 'headroom', title: says.leastRoomBetweenPeakAndClip, value: report?.room, unit: 'dB' },
+    { key: 'snr', title: says.averageLevelOverTheHissAt, value: report?.snr, unit: 'dB' },
+    { key: 'hum', title: says.averageLevelOverTheHumOf, value: report?.hum?.below, unit: 'dB' }
+  ] as const);
+  const severityName = $derived(report ? SEVERITY_NAMES[report.severity] : '');
+  /** All of the row in one sentence, for who hears its name. */
+  const described = $derived(
+    report
+      ? says.described(
+          severityName,
+          verdict(report),
+          numbers.map(({ key, value, unit }) => `${says.numberNames[key]} ${show(value)} ${unit}`).join(', ')
+        )
+      : says.computing
+  );
   const pair = $derived(line.info?.pair ?? '');
   const name = $derived(second ? pair : (line.info?.name ?? says.unnamed));
   const channel = $derived.by(() => {
@@ -113,6 +131,7 @@
       tabindex={current ? 0 : -1}
       aria-expanded={open}
       data-open={line.id}
+      {...{ 'aria-description': described }}
       title={name}
       onclick={toggle}>{name}</button
     >
@@ -163,6 +182,7 @@
         at={parts.lead ? line.cables.indexOf(parts.lead) : -1}
         report={parts.lead ? report : undefined}
         label={label(parts.lead)}
+        join={says.leadCable}
         reachable={open}
         onpick={() => !open && toggle()}
         onedit={() => parts.lead && board.part('cable', parts.lead, line)}
@@ -230,6 +250,7 @@
         at={parts.run ? line.cables.indexOf(parts.run) : -1}
         report={parts.run ? report : undefined}
         label={label(parts.run)}
+        join={says.runCable}
         reachable={open}
         onpick={() => !open && toggle()}
         onedit={() => parts.run && board.part('cable', parts.run, line)}
@@ -249,14 +270,15 @@
       {/if}
     </div>
   </div>
-  <span class="num arrives text-right" title={says.averageLevelAtTheInputDbu}>{show(report?.arrives)}</span>
-  <span class="num wide text-right" title={says.gainToTheWorkingLevelDb}>{show(report?.gain)}</span>
-  <span class="num wide text-right" title={says.leastRoomBetweenPeakAndClip}>{show(report?.room)}</span>
-  <span class="num wide text-right" title={says.averageLevelOverTheHissAt}>{show(report?.snr)}</span>
-  <span class="num wide text-right" data-hum title={says.averageLevelOverTheHumOf}>{show(report?.hum?.below)}</span>
+  {#each numbers as { key, title, value, unit } (key)}
+    <span class="num text-right {key === 'level' ? 'arrives' : 'wide'}" {title}
+      ><span class="sr-only">{says.numberNames[key]}</span> <span data-number={key}>{show(value)}</span>
+      <span class="sr-only">{unit}</span></span
+    >
+  {/each}
   <span class="verdict flex min-w-0 items-center gap-2 {report ? SEVERITY_TEXT[report.severity] : 'text-quiet'}">
     {#if report}
-      <Mark severity={report.severity} /><span
+      <Mark severity={report.severity} /><span class="sr-only">{severityName}:</span><span
         class="truncate {report.severity === 'clean' ? '' : 'font-semibold'}"
         data-verdict={report.severity}>{verdict(report)}</span
       >

@@ -39,6 +39,7 @@
       at={line.cables.indexOf(parts.lead)}
       {report}
       label={label(parts.lead)}
+      join={says.leadCable}
       hint=""
     />
   {/if}
@@ -57,6 +58,7 @@
       at={line.cables.indexOf(parts.run)}
       {report}
       label={label(parts.run)}
+      join={says.runCable}
       hint=""
     />
   {:else}

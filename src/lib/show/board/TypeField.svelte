@@ -74,6 +74,15 @@
       (options.length > 0 && text.trim() !== '' && reading.spec === null && (specs.length === 0 || unfinished))
   );
   const empty = $derived(text.trim() === '');
+  /** How it is read, said once somebody has stopped typing and not at every letter. */
+  let spoken = $state('');
+  let shownReading: HTMLElement;
+  const PAUSE_MS = 900;
+  $effect(() => {
+    void text;
+    const soon = setTimeout(() => (spoken = empty ? '' : shownReading.innerText), PAUSE_MS);
+    return () => clearTimeout(soon);
+  });
   /** A word still being typed is not yet a mistake. */
   const faults = $derived(
     typed.trade
@@ -231,7 +240,8 @@
       </ul>
     {/if}
   </div>
-  <div id="say-reading" class="min-h-[46px] self-center py-1 leading-snug max-lg:min-h-0" aria-live="polite">
+  <p class="sr-only" role="log" aria-live="polite" data-reading-spoken>{spoken}</p>
+  <div bind:this={shownReading} id="say-reading" class="min-h-[46px] self-center py-1 leading-snug max-lg:min-h-0">
     {#if empty}
       <span class="text-quiet">
         {#if editing}

@@ -3,6 +3,7 @@ import { board as says } from '$core/words/screen/board';
 import { counted } from '$core/words/screen/counted';
 import { addLines, lineName } from '$lib/show/session/edits';
 import { toast } from 'svelte-sonner';
+import { singleKeys } from '$lib/ui/keys';
 import { tinykeys } from 'tinykeys';
 import type { Board } from './board-state.svelte';
 import { copyText, pastedRows, readRow } from './clipboard';
@@ -14,8 +15,10 @@ const MOST_PASTED = 40_000;
 /** The board's keys and its clipboard, as long as it is shown. @returns what ends them */
 export function listen(board: Board): () => void {
   const onLine = (act: (line: Line) => void) => (): void => {
-    if (board.current) act(board.current);
+    const line = meant(board);
+    if (line) act(line);
   };
+  const look = (what: 'hum' | 'contacts' | 'tolerance') => onLine((l) => board.look(what, l));
   const actions: Actions = {
     up: () => void board.step(-1),
     down: () => void board.step(1),
@@ -27,12 +30,12 @@ export function listen(board: Board): () => void {
     remove: onLine((l) => board.remove(l)),
     compare: onLine((l) => board.compare(l)),
     branch: onLine((l) => board.branchOff(l)),
-    hum: () => board.look('hum'),
-    contacts: () => board.look('contacts'),
-    tolerance: () => board.look('tolerance'),
+    hum: look('hum'),
+    contacts: look('contacts'),
+    tolerance: look('tolerance'),
     remedy: (key) => {
       const remedy = board.answers.remedy(Number(key));
-      if (remedy) board.apply(remedy);
+      if (remedy && meant(board)?.id === board.openId) board.apply(remedy);
     },
     filter: () => (board.filter = board.filter === null ? 'wrong' : null),
     sort: () => (board.sort = board.sort === 'channel' ? 'verdict' : 'channel'),
@@ -65,10 +68,18 @@ const TAKEN = new Set(
   Object.values(SHORTCUTS).flatMap(({ keys, shown }) => [...keys, ...shown].map((key) => key.toLowerCase()))
 );
 
+/** The line that a key is meant for: the one that has the focus, or the open one where nothing has it. Never one that nobody points at. */
+function meant(board: Board): Line | null {
+  const at = document.activeElement;
+  const id = at instanceof HTMLElement ? at.closest<HTMLElement>('[data-row]')?.dataset.row : undefined;
+  const nowhere = !at || at === document.body;
+  return board.rows.find((l) => l.id === (id ?? (nowhere ? board.openId : null))) ?? null;
+}
+
 /** A letter that is no shortcut begins a line: whoever types wants to type one. */
 function type(board: Board, event: KeyboardEvent): void {
   const { key, ctrlKey, metaKey, altKey, defaultPrevented } = event;
-  if (busy(board, event) || defaultPrevented || ctrlKey || metaKey || altKey) return;
+  if (busy(board, event) || defaultPrevented || ctrlKey || metaKey || altKey || singleKeys.on) return;
   if (!/^\p{L}$/u.test(key) || TAKEN.has(key.toLowerCase()) || !board.field) return;
   event.preventDefault();
   void board.field.put(key, true);

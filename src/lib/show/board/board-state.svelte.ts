@@ -45,6 +45,8 @@ export class Board {
   /** What the open line shows below its levels: findings, unless something else was asked for. */
   panel = $state<Panel>(null);
   dialog = $state.raw<BoardDialog | null>(null);
+  /** The line whose verdict somebody waits for: it is said once it is there. */
+  watched = $state<string | null>(null);
   /** A list that was pasted, to be looked at before it lands; null where none was. */
   list = $state<string | null>(null);
   field = $state<SayField>();
@@ -95,8 +97,8 @@ export class Board {
   }
 
   /** Another view of the open line, or back to its findings; opens the current line when none is. */
-  look(what: Exclude<Panel, null>): void {
-    if (!this.openId && this.current) this.openId = this.current.id;
+  look(what: Exclude<Panel, null>, line: Line | null = this.current): void {
+    if (line && this.openId !== line.id) [this.currentId, this.openId] = [line.id, line.id];
     this.panel = this.panel === what ? null : what;
     if (this.openId) void bringIntoView(this.openId);
   }
@@ -184,6 +186,7 @@ export class Board {
     if (!done) return;
     const target = line?.id ?? this.lines.find((l) => !before.has(l.id))?.id;
     if (!target) return;
+    this.watched = target;
     this.currentId = this.openId = this.rowOf(target);
     await focusRow(this.openId);
   }
@@ -253,7 +256,11 @@ export class Board {
   }
 
   applyNow(line: Line, ops: readonly Op[]): void {
-    if (this.change(applyRemedy(line, ops))) this.#tell(says.appliedTo(lineName(line)));
+    if (!this.change(applyRemedy(line, ops))) return;
+    this.watched = line.id;
+    this.#tell(says.appliedTo(lineName(line)));
+    // What was pressed is gone: the work goes on at its line.
+    void focusRow(line.id);
   }
 
   /** Starts the tolerance run of a line. */

@@ -190,6 +190,7 @@
         <span class="text-quiet" role="status">{says.computingEveryWayOnTheNetwork}</span>
       {/if}
     </p>
+    <p class="sr-only" role="status">{search.result ? says.waysFound(routes.length) : ''}</p>
     {#if search.failed}<p class="px-5 text-error" role="alert">{search.failed}</p>{/if}
     {#if search.result && routes.length === 0}
       <p class="px-5 py-8 text-quiet">{says.nothingToCompareTheLineIs}</p>

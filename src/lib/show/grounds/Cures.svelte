@@ -77,7 +77,7 @@
             <button
               type="button"
               class="grid min-h-11 w-full grid-cols-[26px_1fr_auto] items-center gap-x-2 py-1.5 text-left hover:bg-base-200"
-              aria-label={says.applyCure(k + 1, textOf(cure))}
+              aria-label={says.cureTold(says.applyCure(k + 1, textOf(cure)), below(cure.before), below(cure.after))}
               onclick={() => onapply(cure)}
             >
               <kbd class="key">{k + 1}</kbd>

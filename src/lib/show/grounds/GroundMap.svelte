@@ -106,7 +106,10 @@
     {#each view.supplies as supply (supply.id)}
       <g
         {...onsupply ? { role: 'button', tabindex: 0 } : { role: 'img' }}
-        aria-label={says.supply(supply.name)}
+        aria-label={says.supplyTold(
+          says.supply(supply.name),
+          formatQuantity('voltage', plan.supplies[supply.id].emf, 2)
+        )}
         class={onsupply ? 'cursor-pointer' : ''}
         onclick={() => onsupply?.(supply.id)}
         onkeydown={(e) => pick(e, () => onsupply?.(supply.id))}

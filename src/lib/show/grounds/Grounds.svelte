@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { focusIfLost } from '$lib/ui/focus-if-lost';
   import { grounds as says } from '$core/words/screen/grounds';
   import { page } from '$app/state';
   import { mixOf } from '$core/judge/mix';
@@ -93,6 +94,13 @@
   const report = $derived(heard ? reports.get(heard) : undefined);
   const mix = $derived(mixOf(reports.values()));
 
+  let head = $state<HTMLElement>();
+  /** A cure was applied: what was pressed is gone, and the work goes on with what is left. */
+  let applied = false;
+  $effect(() => {
+    void [map, cures];
+    if (applied) void focusIfLost(() => head);
+  });
   const change = (edit: Edit | null): boolean => session.do(edit);
   function apply(cure: Cure): void {
     const subject = cure.line
@@ -100,8 +108,8 @@
       : cure.lines.length > 0
         ? cutText(cure.lines.map(nameOf).join(', '), 80)
         : says.theSupplies;
-    if (change({ id: uuid(), label: { code: 'remedy', subject }, ops: [...cure.ops] }))
-      toast(says.done(cureText(cure.what)), { action: { label: says.undo, onClick: show.undo } });
+    applied = change({ id: uuid(), label: { code: 'remedy', subject }, ops: [...cure.ops] });
+    if (applied) toast(says.done(cureText(cure.what)), { action: { label: says.undo, onClick: show.undo } });
   }
   function move(p: EarthPoint, supply: string): void {
     const [kind, id] = p.id.split(':');
@@ -143,7 +151,9 @@
 <main class="px-5 pt-4 pb-16 max-sm:px-3.5">
   <div class="flex flex-wrap items-end justify-between gap-3">
     <div>
-      <h1 class="text-[1.5em] leading-tight font-bold" aria-live="polite">{headline}</h1>
+      <h1 bind:this={head} tabindex="-1" class="text-[1.5em] leading-tight font-bold outline-none" aria-live="polite">
+        {headline}
+      </h1>
       <p class="text-quiet">
         {says.threadsAreShieldsPostsAreMains}
       </p>

@@ -38,7 +38,8 @@
                 p.conductor === null ? says.open : says.onThe(LANE_NAMES[p.conductor], p.conductor === 'b' ? 'two' : '')
               )
             )
-            .join(', ')
+            .join(', ') +
+          (chart.joined[side] ? says.secondOnShield : '')
       )
       .join('; ')
   );

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { focusIfLost } from '$lib/ui/focus-if-lost';
   import { trace as says } from '$core/words/screen/trace';
   import type { Word } from '$core/trace/infer';
   import type { Question, Suspect } from '$core/trace/view';
@@ -12,9 +13,15 @@
   }
   /** One test a screen: what to do, why this one, and what each answer would mean. */
   const { question, name, onanswer, onskip }: Props = $props();
+  let asked: HTMLElement;
+  // The answer that was pressed is gone with its question.
+  $effect(() => {
+    void question.ask;
+    void focusIfLost(() => asked);
+  });
 </script>
 
-<section data-ask={question.ask}>
+<section bind:this={asked} tabindex="-1" class="outline-none" data-ask={question.ask}>
   <h2 class="text-[1.5em] leading-snug font-bold">{askText(question.ask)}</h2>
   <p class="pt-1 leading-snug text-quiet">{whyAsk(question, name)}</p>
   <ul class="mt-4 grid gap-2">
