@@ -42,7 +42,7 @@ module.exports = {
     {
       name: 'test-helpers-stay-in-tests',
       severity: 'error',
-      from: { pathNot: '(\\.test\\.ts$|^core/tests/|^bench/|^e2e/)' },
+      from: { pathNot: '(\\.test\\.ts$|^core/tests/|^bench/|^e2e/|^scripts/fuzz/)' },
       to: { path: '^core/tests/' }
     },
     {

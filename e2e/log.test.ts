@@ -121,7 +121,8 @@ test('what worked before is offered, compared, set as one edit; without a networ
   await page.keyboard.press('Control+z');
   await expect(last.getByRole('button', { name: 'Plug and set it like that' })).toBeVisible();
 
-  // A line that works tonight is remembered for the next show.
+  // A line that works tonight is remembered for the next show. A toast under the pointer stays.
+  await page.mouse.move(2, 2);
   await page.setViewportSize(PHONE);
   await openCheck(page);
   await page.locator('[data-read="gain"]').fill('27');

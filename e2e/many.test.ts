@@ -93,7 +93,9 @@ test('with the keyboard alone: reach the line, its parts and its remedies by Tab
   }
   // In reading order: the chips and stitches of the row, then why, then the remedies.
   expect(seen[0]).toBe('Piezo, no preamp');
-  expect(seen.findIndex((s) => s.startsWith('Impedance: stop. The load takes the bass'))).toBeGreaterThan(0);
+  expect(seen.findIndex((s) => s.startsWith('Impedance on the lead: stop. The load takes the bass'))).toBeGreaterThan(
+    0
+  );
   expect(seen.indexOf('why')).toBeGreaterThan(seen.indexOf('Mic'));
   await page.keyboard.press('Enter');
   await expect(row(page, 'Hammered dulcimer').locator('[data-verdict]')).toHaveAttribute('data-verdict', /clean|note/);

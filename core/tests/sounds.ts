@@ -28,7 +28,7 @@ export const noise = (n: number, seed = 3): Float32Array => {
 };
 
 /** Lines of every kind that bends: coils with cable, piezos, transformers, active ones, long runs. */
-export const LINES = [
+const LINES = [
   'Guitar: guitar single coil, 6 m, passive DI, 40 m, mic 1',
   'Fiddle: violin piezo, 5 m, active DI, 60 m, mic 2',
   'Bass: bass guitar single coil, 9 m, active DI 10m, 20 m, mic 3',

@@ -26,7 +26,8 @@ const ALL_TO =
   /\b(?:all|everything|alles|all lines)\s+(?:is\s+|goes\s+)?(?:to|on|into|in|via|through|over)\s+(?:the\s+)?([a-z][a-z ]{1,20})/i;
 /** What is exact says how long its cables are. */
 const LENGTH = /\d\s*(?:m|ft)\b/;
-const CHANNEL = /^\s*(?:#|ch\.?\s*|in\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[.:)]\s|\s|\t|$)/i;
+const CHANNEL =
+  /^\s*(?:#|ch\.?\s*|in\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[.:)]\s|[;,](?!\d)|\s|\t|$)/i;
 
 /**
  * Reads a pasted list. Blank rows, headings and letters around it are passed over; acts and notes are kept.
