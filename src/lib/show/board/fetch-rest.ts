@@ -4,6 +4,7 @@ export const fetchRest = (): Promise<unknown> =>
     import('$lib/show/line/OpenLine.svelte'),
     import('$lib/ui/Converter.svelte'),
     import('$lib/show/session/StopClear.svelte'),
+    import('$lib/show/session/SetAside.svelte'),
     import('./ListDialog.svelte'),
     import('$lib/show/line/HumPanel.svelte'),
     import('$lib/show/line/ContactsPanel.svelte'),

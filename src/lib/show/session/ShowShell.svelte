@@ -5,14 +5,12 @@
   import type { Kit } from '$core/kit/schema';
   import type { Plan } from '$core/plan/schema';
   import Header from '$lib/ui/Header.svelte';
-  import NotMerged from '$lib/ui/NotMerged.svelte';
   import { CatchingUp } from '$lib/live/catching-up';
   import { Feed } from '$lib/live/feed';
   import { Presence } from '$lib/live/presence.svelte';
   import Whereabouts from '$lib/live/Whereabouts.svelte';
   import { keepPlan, keepShow, keptPlan } from '$lib/offline/device';
   import { browserRows } from '$lib/outbox/browser-rows';
-  import { editText } from '$core/words/faults';
   import { page } from '$app/state';
   import { onMount, type Snippet, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -218,8 +216,7 @@
     <a class="underline" href="/sign-in?to=/show/{data.id}" data-sveltekit-reload>{says.signIn}</a>{says.andItIsSaved}
   </p>
 {/if}
-<NotMerged
-  items={session.aside.map(({ item, why }) => ({ id: item.edit.id, what: editText(item.edit), why, item }))}
-  ondecide={(k, mine) => session.decide(k, mine)}
-/>
+{#if session.aside.length > 0}
+  {#await import('./SetAside.svelte') then { default: SetAside }}<SetAside {session} />{/await}
+{/if}
 {@render children()}
