@@ -37,6 +37,16 @@ test('a remedy is heard before and after, equally loud; two phones are asked bli
   await expect(b).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('a');
   await expect(b).toHaveAttribute('aria-pressed', 'false');
+  // A part of it goes round: from here, and all of it again.
+  const loop = page.locator('[data-loop]');
+  await expect(loop).toHaveText(/^0(\.0)? to 8(\.0)?\ss goes round$/);
+  await page.getByRole('slider', { name: 'Place in the loop' }).fill('5');
+  await page.getByRole('button', { name: 'loop from here' }).click();
+  await expect(loop).toHaveText(/^5(\.\d)? to 8(\.0)?\ss goes round$/);
+  await page.waitForTimeout(3500);
+  expect(Number(await page.getByRole('slider', { name: 'Place in the loop' }).inputValue())).toBeGreaterThanOrEqual(5);
+  await page.getByRole('button', { name: 'loop all of it' }).click();
+  await expect(loop).toHaveText(/^0(\.0)? to 8(\.0)?\ss/);
   // A lead is turned while it plays: heard at once, and back as it was.
   await page.getByRole('slider', { name: /jack lead of .*: length/i }).press('ArrowRight');
   await expect(page.locator('[data-turn="turned"]')).toBeVisible();

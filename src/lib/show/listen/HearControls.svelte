@@ -1,5 +1,6 @@
 <script lang="ts">
   import { listen as says } from '$core/words/screen/listen';
+  import { formatNumber } from '$core/units/format';
   import { onMount } from 'svelte';
   import type { FairPlayer } from './fair-player.svelte';
 
@@ -54,6 +55,16 @@
       /></label
     >
   </div>
+  {#if !small}
+    <p class="flex flex-wrap items-center gap-x-4 gap-y-1 text-[0.93em] text-quiet">
+      <span data-loop>{says.goesRound(formatNumber(player.loop[0], 1), formatNumber(player.loop[1], 1))}</span>
+      <button type="button" class="link py-1" onclick={() => player.part('from')}>{says.loopFrom}</button>
+      <button type="button" class="link py-1" onclick={() => player.part('to')}>{says.loopTo}</button>
+      {#if player.loop[0] > 0 || player.loop[1] < player.length}
+        <button type="button" class="link py-1" onclick={() => player.part(null)}>{says.loopAll}</button>
+      {/if}
+    </p>
+  {/if}
   {#if !small || listened > LONG}<p class="text-quiet">
       {listened > LONG ? says.rest : says.quiet} <span class="max-sm:hidden">{says.keys}</span>
     </p>{/if}

@@ -2,6 +2,8 @@
 
 /** A switch takes so long, seconds: too short to be heard, long enough not to click. */
 const SWITCH = 0.008;
+/** A shorter part is no loop, seconds. */
+const LEAST_LOOP = 0.2;
 /** It begins so quiet, and comes up to what is set over this time, seconds. */
 const RISE = 0.6;
 
@@ -11,8 +13,10 @@ export class FairPlayer {
   current = $state(0);
   /** Of 1. */
   volume = $state(0.4);
-  /** Seconds of the loop. */
+  /** Seconds of what is there. */
   length = $state(0);
+  /** What of it goes round, seconds. */
+  loop = $state.raw<readonly [from: number, to: number]>([0, 0]);
   #context: AudioContext | null = null;
   #master: GainNode | null = null;
   #buffers: AudioBuffer[] = [];
@@ -39,7 +43,10 @@ export class FairPlayer {
       buffer.copyToChannel(samples as Float32Array<ArrayBuffer>, 0);
       return buffer;
     });
+    const before = this.length;
     this.length = this.#buffers[0]?.duration ?? 0;
+    // A part that was chosen stays, as long as there is as much.
+    if (this.length !== before) this.loop = [0, this.length];
     this.current = Math.min(this.current, Math.max(0, all.length - 1));
     this.#at = this.length > 0 ? was % this.length : 0;
     if (on) void this.play();
@@ -48,7 +55,9 @@ export class FairPlayer {
   /** Where it is in the loop, seconds. */
   get position(): number {
     if (!this.playing || !this.#context || this.length === 0) return this.#at;
-    return (this.#at + this.#context.currentTime - this.#begun) % this.length;
+    const on = this.#at + this.#context.currentTime - this.#begun;
+    const [from, to] = this.loop;
+    return on < to ? on : from + ((on - from) % (to - from));
   }
 
   async play(): Promise<void> {
@@ -77,7 +86,7 @@ export class FairPlayer {
     this.#sources = this.#buffers.map((buffer, k) => {
       const source = context.createBufferSource();
       source.buffer = buffer;
-      source.loop = true;
+      this.#goRound(source);
       source.connect(this.#gains[k]);
       source.start(start, this.#at);
       return source;
@@ -116,7 +125,7 @@ export class FairPlayer {
     if (offset >= buffer.duration) return;
     const source = context.createBufferSource();
     source.buffer = buffer;
-    source.loop = from === null;
+    if (from === null) this.#goRound(source);
     const gain = context.createGain();
     gain.gain.setValueAtTime(0, now);
     gain.gain.linearRampToValueAtTime(1, now + SWITCH);
@@ -149,10 +158,24 @@ export class FairPlayer {
     const context = this.#context;
     if (context && this.#master) this.#master.gain.setTargetAtTime(to, context.currentTime, 0.05);
   }
+  #goRound(source: AudioBufferSourceNode): void {
+    source.loop = true;
+    [source.loopStart, source.loopEnd] = this.loop;
+  }
+  /** Lets a part of it go round: from where it is now on, or up to here; a part of nothing is the whole. @param edge null for the whole */
+  part(edge: 'from' | 'to' | null): void {
+    const here = this.position;
+    const [from, to] = this.loop;
+    const next = edge === null ? [0, this.length] : edge === 'from' ? [here, to] : [from, here];
+    const enough = next[1] - next[0] >= LEAST_LOOP;
+    this.loop = enough ? [next[0], next[1]] : [0, this.length];
+    this.seek(here);
+  }
   seek(seconds: number): void {
     const on = this.playing;
     if (on) this.#stop();
-    this.#at = Math.min(Math.max(seconds, 0), this.length);
+    const [from, to] = this.loop;
+    this.#at = seconds >= from && seconds < to ? seconds : from;
     if (on) void this.play();
   }
   close(): void {
