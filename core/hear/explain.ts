@@ -3,6 +3,7 @@ import { diffPlans } from '../plan/diff';
 import { resolve } from '../plan/resolved';
 import type { Op, Plan } from '../plan/schema';
 import { type Between, COHERENT } from './against';
+import { lineAfter } from './line-after';
 import { sizeOf } from './size';
 import { inBounds, type LineValue, valuesOf, withValue } from './values';
 
@@ -78,12 +79,8 @@ export function against(plan: Plan, between: Between, through: readonly [CameThr
 function difference(plan: Plan, through: readonly [CameThrough, CameThrough], hz: readonly number[]): number[] {
   const [a, b] = through.map((t): readonly number[] => {
     if (t.kind === 'dry') return hz.map(() => 0);
-    const edited = t.ops.length === 0 ? null : applyEdit(plan, { ops: [...t.ops] });
-    if (edited && !edited.ok) throw new Error('does not fit the plan any more');
-    const of = edited?.plan ?? plan;
-    const line = resolve(of).line(t.lineId);
-    if (!line) throw new Error('the line is gone');
-    return sizeOf(of, line, hz);
+    const after = lineAfter(plan, t.ops, t.lineId);
+    return sizeOf(after.plan, after.line, hz);
   });
   return hz.map((_, k) => b[k] - a[k]);
 }

@@ -1,6 +1,7 @@
 import FFT from 'fft.js';
 import { weightOf } from './loudness';
 import type { Curve } from './rational';
+import { readCurve } from './read-curve';
 
 /**
  * A loop through a line while a value is being turned: its response over the loop's own spectrum, so that nothing has to be fitted
@@ -55,7 +56,7 @@ export class LiveLoop {
     return power > 0 ? Math.sqrt(this.#loud / power) : 0;
   }
   #power(curve: Curve): number {
-    const at = reader(curve);
+    const at = readCurve(curve);
     let sum = 0;
     // Every fourth bin tells the power well enough: a hundredth of a decibel.
     for (let k = 1; k < this.#size / 2; k += 4) {
@@ -84,7 +85,7 @@ function spectrumOf(fft: FFT, x: Float32Array): number[] {
 /** A spectrum times a response, back to samples (complex, the imaginary parts nothing). */
 function through(fft: FFT, spectrum: readonly number[], curve: Curve, rate: number): number[] {
   const { size } = fft;
-  const at = reader(curve);
+  const at = readCurve(curve);
   const product = fft.createComplexArray();
   product.fill(0);
   for (let k = 1; k < size / 2; k++) {
@@ -98,20 +99,4 @@ function through(fft: FFT, spectrum: readonly number[], curve: Curve, rate: numb
   const y = fft.createComplexArray();
   fft.inverseTransform(y, product);
   return y;
-}
-
-/** Reads a response between its points, by the logarithm of frequency; asked for rising frequencies it does not search. */
-function reader({ hz, re, im }: Curve): (f: number) => readonly [number, number] {
-  const logs = hz.map(Math.log);
-  const last = hz.length - 1;
-  let k = 0;
-  return (f) => {
-    // Below its points it falls as one capacitor lets it.
-    if (f <= hz[0]) return [(re[0] * f) / hz[0], (im[0] * f) / hz[0]];
-    if (f >= hz[last]) return [re[last], im[last]];
-    if (f < hz[k]) k = 0;
-    while (hz[k + 1] < f) k++;
-    const t = (Math.log(f) - logs[k]) / (logs[k + 1] - logs[k]);
-    return [re[k] + t * (re[k + 1] - re[k]), im[k] + t * (im[k + 1] - im[k])];
-  };
 }

@@ -1,7 +1,6 @@
-import FFT from 'fft.js';
-import { mulberry32 } from '../judge/tolerance';
 import { programmeIn, type Room, roomNoiseAt } from '../rig/audible';
 import { loudness, WANTED } from './loudness';
+import { noiseRound } from './noise-round';
 
 /** What is heard around a sound: the rest of a mix, and the noise of the place. */
 
@@ -42,30 +41,13 @@ export function bedOf(sounds: readonly Float32Array[], rate: number): Float32Arr
   return out;
 }
 
-/** Samples of noise that go round. */
-const ROUND = 1 << 18;
-
 /**
- * Noise of a place as it stands against a programme that is played there as loud as usual: its own spectrum, made bin by bin.
+ * Noise of a place as it stands against a programme that is played there as loud as usual: its own spectrum, from 30 Hz to 12 kHz.
  * @param own root mean square of the programme
  */
 export function roomNoise(room: Room, own: number, rate: number): Float32Array {
-  const fft = new FFT(ROUND);
-  const spectrum = fft.createComplexArray();
-  spectrum.fill(0);
-  const random = mulberry32(4_021);
-  const bin = rate / ROUND;
-  for (let k = Math.ceil(30 / bin); k * bin < Math.min(12_000, rate / 2); k++) {
-    // Density in an octave of this level, against the programme's.
-    const hz = k * bin;
-    const power = 10 ** ((roomNoiseAt(hz, room) - programmeIn(room)) / 10) * own * own * (bin / (hz * Math.SQRT1_2));
-    const size = ROUND * Math.sqrt(power / 2) * Math.sqrt(-Math.log(1 - random()));
-    const turn = 2 * Math.PI * random();
-    const [re, im] = [size * Math.cos(turn), size * Math.sin(turn)];
-    [spectrum[2 * k], spectrum[2 * k + 1]] = [re, im];
-    [spectrum[2 * (ROUND - k)], spectrum[2 * (ROUND - k) + 1]] = [re, -im];
-  }
-  const samples = fft.createComplexArray();
-  fft.inverseTransform(samples, spectrum);
-  return Float32Array.from({ length: ROUND }, (_, n) => samples[2 * n]);
+  // An octave of this level, against the programme's, is 1/√2 of its middle wide.
+  const power = (hz: number): number =>
+    (10 ** ((roomNoiseAt(hz, room) - programmeIn(room)) / 10) * own * own) / (hz * Math.SQRT1_2);
+  return Float32Array.from(noiseRound(power, 30, Math.min(12_000, rate / 2 - 1), rate, 4_021));
 }

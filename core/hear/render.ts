@@ -1,7 +1,6 @@
-import FFT from 'fft.js';
-import { mulberry32 } from '../judge/tolerance';
 import { type Curve, fitRational } from './rational';
 import type { Stage, Transfer } from './transfer';
+import { noiseRound } from './noise-round';
 import { twiceOf } from './twice';
 import { type Ready, Way } from './way';
 
@@ -90,39 +89,15 @@ const mostOf = ({ re, im }: Curve): number => re.reduce((most, r, k) => Math.max
 /** A core is bent long before it is full, and the more the deeper a note is: a tenth of what it takes at 20 Hz. */
 const boundOf = ({ most, lowest }: Stage): number => (lowest === null ? most : (0.1 * most * 20) / lowest);
 
-/** So many samples of hiss are made, and gone through again: five seconds and more, of which nobody hears that they come back. */
-const ROUND = 1 << 18;
-
-/**
- * Hiss with its own spectrum between 20 Hz and 20 kHz, as the board has it: made bin by bin, for noise has no phase to keep. The same for the same line,
- * so that two renderings differ by what differs.
- */
+/** Hiss with its own spectrum between 20 Hz and 20 kHz, as the board has it. The same for the same line, so that two renderings differ by what differs. */
 function hissOf({ hz, density }: NonNullable<Transfer['hiss']>, rate: number): Float64Array {
-  const fft = new FFT(ROUND);
-  const spectrum = fft.createComplexArray();
-  spectrum.fill(0);
-  const random = mulberry32(20_461);
-  const bin = rate / ROUND;
   const steps = (hz.length - 1) / Math.log(hz[hz.length - 1] / hz[0]);
-  const top = Math.min(20_000, rate / 2 - bin);
-  for (let k = Math.ceil(20 / bin); k * bin <= top; k++) {
-    const at = Math.log((k * bin) / hz[0]) * steps;
+  const power = (f: number): number => {
+    const at = Math.log(f / hz[0]) * steps;
     const low = Math.min(Math.floor(at), hz.length - 2);
-    const here = density[low] + (density[low + 1] - density[low]) * (at - low);
-    // Two normal deviates at a time, Box and Muller.
-    const size = ROUND * here * Math.sqrt(bin / 4) * Math.sqrt(-2 * Math.log(1 - random()));
-    const turn = 2 * Math.PI * random();
-    const [re, im] = [size * Math.cos(turn), size * Math.sin(turn)];
-    spectrum[2 * k] = re;
-    spectrum[2 * k + 1] = im;
-    spectrum[2 * (ROUND - k)] = re;
-    spectrum[2 * (ROUND - k) + 1] = -im;
-  }
-  const samples = fft.createComplexArray();
-  fft.inverseTransform(samples, spectrum);
-  const out = new Float64Array(ROUND);
-  for (let n = 0; n < ROUND; n++) out[n] = samples[2 * n];
-  return out;
+    return (density[low] + (density[low + 1] - density[low]) * (at - low)) ** 2;
+  };
+  return noiseRound(power, 20, Math.min(20_000, rate / 2 - 1), rate, 20_461);
 }
 
 function humOf({ spectrum, mainsHz }: NonNullable<With['hum']>, rate: number): Float64Array {

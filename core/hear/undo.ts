@@ -1,5 +1,6 @@
 import FFT from 'fft.js';
 import type { Curve } from './rational';
+import { readCurve } from './read-curve';
 
 /** A recording without the line that it was taken through: divided by the line's response, no further than the noise bears. */
 
@@ -9,7 +10,8 @@ export const MOST_UP_DB = 24;
 const BLOCK = 1 << 16;
 
 /** @returns samples as many as came in, about as loud */
-export function withoutLine(recorded: Float32Array, { hz, re, im }: Curve, rate: number): Float32Array {
+export function withoutLine(recorded: Float32Array, line: Curve, rate: number): Float32Array {
+  const { hz, re, im } = line;
   const fft = new FFT(BLOCK);
   // Largest in what is heard: everything else is turned up towards it.
   let most = 0;
@@ -18,12 +20,9 @@ export function withoutLine(recorded: Float32Array, { hz, re, im }: Curve, rate:
   });
   const floor = (most * 10 ** (-MOST_UP_DB / 20)) ** 2;
   const [dr, di] = [new Float64Array(BLOCK / 2), new Float64Array(BLOCK / 2)];
-  let at = 0;
+  const at = readCurve(line);
   for (let k = 1; k < BLOCK / 2; k++) {
-    const f = Math.min(Math.max((k * rate) / BLOCK, hz[0]), hz[hz.length - 1]);
-    while (at < hz.length - 2 && hz[at + 1] < f) at++;
-    const t = Math.log(f / hz[at]) / Math.log(hz[at + 1] / hz[at]);
-    const [hr, hi] = [re[at] + t * (re[at + 1] - re[at]), im[at] + t * (im[at + 1] - im[at])];
+    const [hr, hi] = at(Math.max((k * rate) / BLOCK, hz[0]));
     const size = Math.max(hr * hr + hi * hi, floor);
     dr[k] = (most * hr) / size;
     di[k] = (-most * hi) / size;

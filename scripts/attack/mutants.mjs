@@ -1,6 +1,6 @@
 import { numbers } from './person.mjs';
 
-const EVIL = [
+export const EVIL = [
   null,
   '',
   -1,
@@ -23,7 +23,7 @@ const EVIL = [
 ];
 
 /** All places in a document: each the holder and the key. */
-function placesOf(node, list = []) {
+export function placesOf(node, list = []) {
   if (node && typeof node === 'object')
     for (const key of Object.keys(node)) {
       list.push([node, key]);

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { crew as says } from '$core/words/screen/crew';
+  import { codeOf } from '$lib/ui/code-of';
   import Dialog from '$lib/ui/Dialog.svelte';
   import { type Snippet } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -18,10 +19,7 @@
   const link = $derived(`${originForOthers ?? origin}${path}`);
   let code = $state('');
   $effect(() => {
-    const text = link;
-    void import('qrcode').then(async ({ toString }) => {
-      code = `data:image/svg+xml,${encodeURIComponent(await toString(text, { type: 'svg', margin: 2 }))}`;
-    });
+    void codeOf(link).then((made) => (code = made));
   });
 
   let field: HTMLInputElement;

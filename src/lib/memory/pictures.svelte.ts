@@ -5,11 +5,15 @@ import { Lane } from '$lib/outbox/lane.svelte';
 import { type Outcome, outcomeOf, request } from '$lib/outbox/outcome';
 import type { RowStore } from '$lib/outbox/rows';
 import { CREW_HEADER } from '$lib/protocol/kit';
-import { type PictureAsk, type PictureStep, PictureStepSchema, type PictureThere } from '$lib/protocol/pictures';
+import {
+  type PictureAsk,
+  PICTURES_TOLD,
+  type PictureStep,
+  PictureStepSchema,
+  type PictureThere
+} from '$lib/protocol/pictures';
 import { bytesOf } from '$lib/ui/shrink';
 import { uuid } from '$lib/uuid';
-
-const TOLD = { venue: 'venues', instrument: 'players', unit: 'kit' } as const;
 
 /** Pictures of one thing that the crew knows: seen at once, kept in the browser and sent when the network is there. */
 export class Pictures {
@@ -48,7 +52,7 @@ export class Pictures {
   });
 
   async open(feed: Feed): Promise<void> {
-    this.#catching.follow(feed, TOLD[this.about.of], () => true);
+    this.#catching.follow(feed, PICTURES_TOLD[this.about.of], () => true);
     await this.lane.resume();
   }
   close(): void {

@@ -5,6 +5,10 @@ import * as z from 'zod';
 /** What a picture is of: a place, an instrument, a thing with a number. */
 const PICTURES_OF = ['venue', 'instrument', 'unit'] as const;
 export type PictureOf = (typeof PICTURES_OF)[number];
+/** Under which news somebody hears of them. */
+export const PICTURES_TOLD = { venue: 'venues', instrument: 'players', unit: 'kit' } as const satisfies Readonly<
+  Record<PictureOf, string>
+>;
 export const PictureAskSchema = z.strictObject({ of: z.enum(PICTURES_OF), id: z.string().regex(/^[a-z0-9-]{1,40}$/) });
 export type PictureAsk = z.infer<typeof PictureAskSchema>;
 

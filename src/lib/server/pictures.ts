@@ -1,4 +1,4 @@
-import type { PictureAsk, PictureThere } from '$lib/protocol/pictures';
+import { type PictureAsk, PICTURES_TOLD, type PictureThere } from '$lib/protocol/pictures';
 import type { LiveEvent } from '$lib/protocol/live';
 import { and, count, desc, eq } from 'drizzle-orm';
 import { db } from './db';
@@ -9,8 +9,6 @@ import { picture } from './schema';
 
 /** Of one thing, so many. */
 const MOST = 40;
-/** Who listens for which. */
-const TOLD = { venue: 'venues', instrument: 'players', unit: 'kit' } as const;
 
 const about = (crewId: string, { of, id }: PictureAsk) =>
   and(eq(picture.crewId, crewId), eq(picture.of, of), eq(picture.ofId, id));
@@ -45,7 +43,7 @@ export async function takePicture(
     .insert(picture)
     .values({ ...who, ...made, of: ask.of, ofId: ask.id })
     .onConflictDoNothing();
-  await tellCrew(who.crewId, { kind: TOLD[ask.of] } as LiveEvent);
+  await tellCrew(who.crewId, { kind: PICTURES_TOLD[ask.of] } as LiveEvent);
   return null;
 }
 
@@ -55,6 +53,6 @@ export async function dropPicture(crewId: string, id: string): Promise<boolean> 
     .delete(picture)
     .where(and(eq(picture.crewId, crewId), eq(picture.id, id)))
     .returning({ of: picture.of });
-  if (row) await tellCrew(crewId, { kind: TOLD[row.of] } as LiveEvent);
+  if (row) await tellCrew(crewId, { kind: PICTURES_TOLD[row.of] } as LiveEvent);
   return row !== undefined;
 }

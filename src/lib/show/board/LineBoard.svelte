@@ -68,13 +68,11 @@
 
   /** The verdict of what was just said or changed, for those who hear the page. */
   let spoken = $state('');
-  let before = '';
   $effect(() => {
     const line = board.lines.find((l) => l.id === board.watched);
     const report = line && (board.reports.get(line.id) as LineReport | undefined);
     if (!line || !report || judging?.busy) return;
-    const now = says.nowIs(lineName(line), SEVERITY_NAMES[report.severity], verdict(report));
-    if (now !== before) before = spoken = now;
+    spoken = says.nowIs(lineName(line), SEVERITY_NAMES[report.severity], verdict(report));
   });
 
   // Remedies follow the open line's report.

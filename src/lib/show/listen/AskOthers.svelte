@@ -8,6 +8,7 @@
   import { request } from '$lib/outbox/outcome';
   import { type Answer, LISTENING_LIMITS as LIMITS, type ListeningSet } from '$lib/protocol/listenings';
   import { lineName } from '$lib/show/session/edits';
+  import { codeOf } from '$lib/ui/code-of';
   import { uuid } from '$lib/uuid';
   import { onMount } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -53,8 +54,7 @@
   }
   async function open(id: string, names: readonly string[], of: (typeof ROUNDS)[number]): Promise<void> {
     [set, answers, written, rounds] = [{ id, names }, [], false, of];
-    const { toString } = await import('qrcode');
-    code = `data:image/svg+xml,${encodeURIComponent(await toString(link, { type: 'svg', margin: 2 }))}`;
+    code = await codeOf(link);
     await news.now();
   }
   async function ask(): Promise<void> {

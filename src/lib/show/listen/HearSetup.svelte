@@ -51,20 +51,16 @@
   >
 </div>
 <div class="-mt-2 flex flex-wrap gap-x-5">
-  <label class="link cursor-pointer py-2"
-    >{says.ownFile}<input
-      type="file"
-      accept="audio/*"
-      class="sr-only"
-      onchange={(event) => void file(event.currentTarget.files, 'own')}
-    /></label
-  >
-  <label class="link cursor-pointer py-2"
-    >{says.bedFile}<input
-      type="file"
-      accept="audio/*"
-      class="sr-only"
-      onchange={(event) => void file(event.currentTarget.files, 'bed')}
-    /></label
-  >
+  {@render picker('own', says.ownFile)}{@render picker('bed', says.bedFile)}
 </div>
+
+{#snippet picker(as: 'own' | 'bed', name: string)}
+  <label class="link cursor-pointer py-2"
+    >{name}<input
+      type="file"
+      accept="audio/*"
+      class="sr-only"
+      onchange={(event) => void file(event.currentTarget.files, as)}
+    /></label
+  >
+{/snippet}

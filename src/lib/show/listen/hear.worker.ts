@@ -3,6 +3,7 @@ import { between } from '$core/hear/against';
 import { amplified } from '$core/hear/amp';
 import { type Against, against, type CameThrough } from '$core/hear/explain';
 import { extremesOf } from '$core/hear/extremes';
+import { lineAfter } from '$core/hear/line-after';
 import { matchLoudness, WANTED } from '$core/hear/loudness';
 import { bedOf, mixInto, roomNoise } from '$core/hear/mix';
 import { gainFor, loudRms, ready, render } from '$core/hear/render';
@@ -11,9 +12,6 @@ import { transferOf } from '$core/hear/transfer';
 import { withoutLine } from '$core/hear/undo';
 import { judgePlan } from '$core/judge/judge';
 import type { Pieces } from '$core/judge/solved-rig';
-import { applyEdit } from '$core/plan/edit';
-import type { Line } from '$core/plan/lines';
-import { resolve } from '$core/plan/resolved';
 import type { Op, Plan } from '$core/plan/schema';
 import { roomOf } from '$core/rig/audible';
 import { faultsOf } from '$core/trace/audible-faults';
@@ -74,28 +72,16 @@ const WORKING_DB = -18;
 const MOST_IN_MIX = 10;
 const BED_OVER = 4;
 
-const after = (plan: Plan, ops: readonly Op[]): Plan => {
-  const edited = ops.length === 0 ? null : applyEdit(plan, { ops: [...ops] });
-  if (edited && !edited.ok) throw new Error('does not fit the plan any more');
-  return edited?.plan ?? plan;
-};
-const lineIn = (plan: Plan, id: string): Line => {
-  const line = resolve(plan).line(id);
-  if (!line) throw new Error('the line is gone');
-  return line;
-};
-
 /** @param pieces of the rig that are solved already: candidates differ in one of them */
 function throughLine(
   to: Pick<ToHear, 'rate' | 'noises' | 'amp'>,
-  plan: Plan,
-  lineId: string,
+  { plan, line }: ReturnType<typeof lineAfter>,
   sound: Float32Array,
   pieces: Pieces,
   told: (share: number) => void
 ): Float32Array {
-  const made = ready(transferOf(plan, lineIn(plan, lineId)), to.rate);
-  const report = to.noises ? judgePlan(plan, pieces).find((r) => r.id === lineId) : undefined;
+  const made = ready(transferOf(plan, line), to.rate);
+  const report = to.noises ? judgePlan(plan, pieces).find((r) => r.id === line.id) : undefined;
   const hum = report?.hum ? { spectrum: report.hum.spectrum, mainsHz: plan.policy.mainsHz } : null;
   const gain = gainFor(sound, made.transfer.nominal);
   const volts = render(made, sound, gain, { hum, hiss: to.noises }, told);
@@ -111,8 +97,8 @@ function soundOf({ played, plan, rate }: ToHear): Float32Array {
   if (played.kind === 'made') return madeSound(played.id, rate);
   if (played.through.kind === 'dry') return played.samples;
   const { lineId, ops } = played.through;
-  const was = after(plan, ops);
-  return withoutLine(played.samples, transferOf(was, lineIn(was, lineId)).out, rate);
+  const was = lineAfter(plan, ops, lineId);
+  return withoutLine(played.samples, transferOf(was.plan, was.line).out, rate);
 }
 
 function bedFor(to: ToHear, pieces: Pieces): Float32Array | null {
@@ -121,7 +107,9 @@ function bedFor(to: ToHear, pieces: Pieces): Float32Array | null {
   const plain = { rate: to.rate, noises: false, amp: false };
   const some = to.bed.lines
     .slice(0, MOST_IN_MIX)
-    .map(({ id, sound }) => throughLine(plain, to.plan, id, madeSound(sound, to.rate), pieces, () => undefined));
+    .map(({ id, sound }) =>
+      throughLine(plain, lineAfter(to.plan, [], id), madeSound(sound, to.rate), pieces, () => undefined)
+    );
   return bedOf(some, to.rate);
 }
 
@@ -143,7 +131,7 @@ const api = {
       const some = (share: number): void => told((k + share) / to.through.length);
       some(0);
       if (t.kind === 'take') return t === first ? t.samples : placed[k].samples;
-      if (t.kind === 'line') return throughLine(to, after(to.plan, t.ops), to.lineId, sound, pieces, some);
+      if (t.kind === 'line') return throughLine(to, lineAfter(to.plan, t.ops, to.lineId), sound, pieces, some);
       return to.amp ? amplified(sound, to.rate) : sound.slice();
     });
     const { samples, turned, lufs } = matchLoudness(made, to.rate, WANTED);
@@ -174,7 +162,7 @@ const api = {
   },
 
   variants(plan: Plan, lineId: string, kind: 'tolerance' | 'faults'): Variant[] {
-    const line = lineIn(plan, lineId);
+    const { line } = lineAfter(plan, [], lineId);
     if (kind === 'tolerance') return extremesOf(plan, line).map(({ ops, db }) => ({ ops, db, fault: null }));
     return faultsOf(plan, line).map(({ ops, cause }) => ({ ops, db: null, fault: causeText(plan, line, cause) }));
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { codeOf } from '$lib/ui/code-of';
   import { paper as says } from '$core/words/screen/paper';
   import type { Label } from '$core/paper/cables';
 
@@ -13,14 +14,10 @@
   let codes = $state.raw<ReadonlyMap<string, string>>(new Map());
   $effect(() => {
     const ids = [...new Set(labels.map((l) => l.lineId))];
-    void import('qrcode').then(async ({ toString }) => {
-      const made = await Promise.all(
-        ids.map(async (id) => [id, await toString(`${address}${id}`, { type: 'svg', margin: 0 })] as const)
-      );
-      codes = new Map(made);
-    });
+    void Promise.all(ids.map(async (id) => [id, await codeOf(`${address}${id}`, 0)] as const)).then(
+      (made) => (codes = new Map(made))
+    );
   });
-  const source = (svg: string | undefined): string => (svg ? `data:image/svg+xml,${encodeURIComponent(svg)}` : '');
 </script>
 
 <h2 class="text-[1.6em] font-bold">{says.labels}</h2>
@@ -34,7 +31,7 @@
         <span class="block text-[0.93em]">{label.at}</span>
       </span>
       {#if codes.get(label.lineId)}
-        <img class="size-14 shrink-0" src={source(codes.get(label.lineId))} alt={says.codeThatOpens(label.line)} />
+        <img class="size-14 shrink-0" src={codes.get(label.lineId)} alt={says.codeThatOpens(label.line)} />
       {/if}
     </li>
   {/each}
