@@ -41,6 +41,21 @@ test('on a phone a hum is traced to its ring, taken back, resumed, written down;
   // Not sure: it is not asked again, and costs nothing. Then the phone wakes where it was.
   await page.getByRole('button', { name: 'Not sure, or not now' }).click();
   await expect(ask(page)).not.toHaveAttribute('data-ask', first);
+  // Each suspect is heard as this line would make it: some seconds, quietly.
+  await page.evaluate(() => {
+    const { start } = AudioBufferSourceNode.prototype;
+    AudioBufferSourceNode.prototype.start = function (...at: []) {
+      const samples = this.buffer!.getChannelData(0);
+      document.body.dataset.played = `${this.buffer!.duration} ${samples.reduce((a, v) => Math.max(a, Math.abs(v)), 0)}`;
+      start.apply(this, at);
+    };
+  });
+  await page
+    .locator('[data-suspect]')
+    .first()
+    .getByRole('button', { name: /^Hear / })
+    .click();
+  await expect(page.locator('body')).toHaveAttribute('data-played', '2 0.5');
   const second = (await ask(page).getAttribute('data-ask'))!;
   await page.reload();
   await expect(ask(page)).toHaveAttribute('data-ask', second);

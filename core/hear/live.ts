@@ -12,9 +12,11 @@ export class LiveLoop {
   readonly #fft: FFT;
   readonly #size: number;
   readonly #spectrum: number[];
+  readonly #short = new FFT(PIECE);
   /** What comes out is as loud as this: K-weighted power. */
   readonly #loud: number;
-  readonly #weights: Float64Array;
+  /** The loop's own K-weighted power, band by band. */
+  readonly #bands: readonly Band[];
 
   /** @param loop samples @param first the response that all others are set as loud as @param rate samples a second */
   constructor(
@@ -27,8 +29,10 @@ export class LiveLoop {
     this.#size = 2 ** Math.ceil(Math.log2(loop.length + RING * rate));
     this.#fft = new FFT(this.#size);
     this.#spectrum = spectrumOf(this.#fft, loop);
-    this.#weights = Float64Array.from({ length: this.#size / 2 }, (_, k) => weightOf((k * rate) / this.#size, rate));
+    this.#bands = bandsOf(this.#spectrum, rate);
     this.#loud = this.#power(first);
+    // The first time is the slowest: it is had before anybody turns.
+    this.piece(first, 0);
   }
 
   /** The whole loop through a response. */
@@ -40,10 +44,10 @@ export class LiveLoop {
     return out;
   }
 
-  /** What comes next, soon: a piece of the loop from a sample on, two seconds and more at 48 kHz. */
+  /** What comes next, soon: a piece of the loop from a sample on, a second and more at 48 kHz. */
   piece(curve: Curve, from: number): Float32Array {
     const gain = this.#gain(curve);
-    const fft = new FFT(PIECE);
+    const fft = this.#short;
     const x = new Float32Array(PIECE);
     const { length } = this.#loop;
     for (let n = 0; n < PIECE; n++) x[n] = this.#loop[(((from - WARM + n) % length) + length) % length];
@@ -58,11 +62,9 @@ export class LiveLoop {
   #power(curve: Curve): number {
     const at = readCurve(curve);
     let sum = 0;
-    // Every fourth bin tells the power well enough: a hundredth of a decibel.
-    for (let k = 1; k < this.#size / 2; k += 4) {
-      const [re, im] = at((k * this.rate) / this.#size);
-      const size = this.#spectrum[2 * k] ** 2 + this.#spectrum[2 * k + 1] ** 2;
-      sum += size * (re * re + im * im) * this.#weights[k];
+    for (const { hz, power } of this.#bands) {
+      const [re, im] = at(hz);
+      sum += power * (re * re + im * im);
     }
     return sum;
   }
@@ -71,8 +73,37 @@ export class LiveLoop {
 /** What rings on is over by then, seconds. */
 const RING = 1;
 /** Samples of a piece, and of what runs in before it and is not heard. */
-const PIECE = 1 << 17;
-const WARM = 1 << 15;
+const PIECE = 1 << 16;
+const WARM = 1 << 14;
+
+interface Band {
+  readonly hz: number;
+  readonly power: number;
+}
+/** Bands this wide, of an octave: a response hardly changes within one. */
+const OCTAVE_PARTS = 48;
+
+/** How the K-weighted power of a spectrum lies over frequency: each band with where the middle of its power is. */
+function bandsOf(spectrum: readonly number[], rate: number): Band[] {
+  const size = spectrum.length / 2;
+  const bands: Band[] = [];
+  let [band, power, moment] = [-1, 0, 0];
+  const close = (): void => {
+    if (power > 0) bands.push({ hz: moment / power, power });
+    [power, moment] = [0, 0];
+  };
+  for (let k = 1; k < size / 2; k++) {
+    const hz = (k * rate) / size;
+    const here = Math.floor(OCTAVE_PARTS * Math.log2(hz));
+    if (here !== band) close();
+    band = here;
+    const p = (spectrum[2 * k] ** 2 + spectrum[2 * k + 1] ** 2) * weightOf(hz, rate);
+    power += p;
+    moment += p * hz;
+  }
+  close();
+  return bands;
+}
 
 function spectrumOf(fft: FFT, x: Float32Array): number[] {
   const input = new Array<number>(fft.size).fill(0);

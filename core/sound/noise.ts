@@ -1,6 +1,7 @@
 import { mulberry32 } from '../judge/tolerance';
 import type { Heard } from '../trace/heard';
 import type { Sound } from '../trace/hypotheses';
+import type { Trace } from '../trace/infer';
 import { exampleOf, scaled } from './examples';
 
 /** The sound of a line when nobody plays, made from what the network says of it. */
@@ -17,6 +18,14 @@ const MADE: ReadonlySet<Sound> = new Set(['whine', 'crackle', 'radio']);
  */
 export const noiseOf = (at: Heard, sound: Sound, mainsHz: number, rate: number, seconds: number): Float32Array =>
   scaled(rawNoise(at, sound, mainsHz, rate, seconds));
+
+/** A suspect is heard for so long, seconds. */
+const SUSPECT_SECONDS = 2;
+/** A suspect of a trace as its line would make it; null where it may sound like anything. @param rate samples a second */
+export function suspectNoise(trace: Trace | undefined, suspect: string, rate: number): Float32Array | null {
+  const noise = trace?.noiseOf(suspect);
+  return noise ? noiseOf(noise.heard, noise.sound, trace!.plan.policy.mainsHz, rate, SUSPECT_SECONDS) : null;
+}
 
 /** A noise with what is left of it after something was done: both at the gain at which the first is turned up, so that what is softer sounds softer. */
 export function noiseBeside(

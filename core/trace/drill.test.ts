@@ -31,6 +31,13 @@ describe('drills', () => {
       const { heard, sound } = hand.sound();
       const played = analyse(noiseOf(heard, sound, 50, 48_000, 3), 48_000).heard[0].sound;
       expect([code, same(played)]).toEqual([code, same(sound)]);
+      // A trace that suspects it plays it as it is heard at the rig, if at another strength; what nobody can name is not played.
+      const trace = new Trace(rig.plan, rig.line);
+      const told = trace.noiseOf(rig.hidden.id);
+      expect([code, told?.sound]).toEqual([code, sound]);
+      const suspected = analyse(noiseOf(told!.heard, told!.sound, 50, 48_000, 3), 48_000).heard[0].sound;
+      expect([code, same(suspected)]).toEqual([code, same(sound)]);
+      expect(trace.noiseOf('none')).toBeNull();
     }
   });
   it('a cure takes most of it away, and is another in the place of what is at fault where there is one', () => {

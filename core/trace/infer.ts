@@ -167,6 +167,13 @@ export class Trace {
     return h.sound === null ? null : soundIn(h, this.#before.get(h.id)!);
   }
 
+  /** What the line makes of one cause alone, and how that is told; null for a cause that may sound like anything. */
+  noiseOf(id: string): { readonly heard: Heard; readonly sound: Sound } | null {
+    const h = this.hypotheses.find((is) => is.id === id);
+    const sound = h && this.soundOf(h);
+    return h && sound ? { heard: this.#before.get(h.id)!, sound } : null;
+  }
+
   spreadOf(h: Hypothesis): Spread {
     return this.#spread.of(h);
   }

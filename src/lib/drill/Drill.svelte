@@ -12,7 +12,7 @@
   import { earthName } from '$lib/show/grounds/ground-view';
   import GroundMap from '$lib/show/grounds/GroundMap.svelte';
   import WayInWords from '$lib/show/compare/WayInWords.svelte';
-  import { play } from '$lib/show/analyse/play';
+  import { play, PLAYED_AT as RATE } from '$lib/show/analyse/play';
   import TraceAsks from '$lib/show/trace/TraceAsks.svelte';
   import TraceReported from '$lib/show/trace/TraceReported.svelte';
   import SoundPicture from '$lib/show/analyse/SoundPicture.svelte';
@@ -47,7 +47,6 @@
   let heard = $state.raw<Analysis | null>(null);
   let ring = $state<string | null>(null);
   let chassis = $state<string | null>(null);
-  const RATE = 48_000;
   let best = $state.raw<Readonly<Record<string, number>>>({});
 
   const line = $derived(rig ? resolve(rig.plan).lines.find((l) => l.id === rig!.lineId)! : null);
@@ -101,7 +100,7 @@
   async function hear(noise: { samples: Float32Array; found: Analysis } | null | undefined): Promise<void> {
     if (!noise) return;
     heard = noise.found;
-    if (!(await play(() => noise.samples))) toast(says.noSoundCanBePlayedHere);
+    if (!(await play(() => noise.samples, RATE))) toast(says.noSoundCanBePlayedHere);
   }
   const listen = async (): Promise<void> => hear(await api?.listen(RATE));
   /** What is heard while a test is done: beside the noise as it is, at the same gain. */

@@ -9,14 +9,18 @@ const SECONDS = 1.6;
 export const playExample = (sound: Sound, mainsHz: number): Promise<boolean> =>
   play((rate) => exampleOf(sound, mainsHz, rate, SECONDS));
 
-/** Plays samples, quietly. @param make for the rate at which they will be played */
-export async function play(make: (rate: number) => Float32Array): Promise<boolean> {
+/** Samples a second of what is made elsewhere and handed over. */
+export const PLAYED_AT = 48_000;
+
+/** Plays samples, quietly. @param make for the rate at which they will be played @param rate where they were made already */
+export async function play(make: (rate: number) => Float32Array, rate?: number): Promise<boolean> {
   try {
     context ??= new AudioContext();
     await context.resume();
     playing?.stop();
-    const samples = make(context.sampleRate);
-    const buffer = context.createBuffer(1, samples.length, context.sampleRate);
+    const at = rate ?? context.sampleRate;
+    const samples = make(at);
+    const buffer = context.createBuffer(1, samples.length, at);
     buffer.copyToChannel(samples as Float32Array<ArrayBuffer>, 0);
     const gain = context.createGain();
     gain.gain.value = 0.4;

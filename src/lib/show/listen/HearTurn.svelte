@@ -41,24 +41,37 @@
     };
   });
 
+  /** The whole loop waits until the turning rests: the next piece must not stand behind it. */
+  const REST_MS = 150;
+  const rest = (): Promise<void> => new Promise((done) => setTimeout(done, REST_MS));
+  let computing = false;
+  let wants = false;
   async function turned(): Promise<void> {
     const mine = ++asked;
+    wants = true;
     const { player } = desk;
     if (!player.playing) await player.play();
     await prepared;
-    if (mine !== asked || !api) return;
+    // One piece at a time: what was turned meanwhile comes next, and only the last of it.
+    if (mine !== asked || !api || computing) return;
     const of = $state.snapshot(value) as LineValue;
     const wanted = to;
     const from = Math.round(player.position * player.rate);
-    const piece = await api.piece(of, wanted, from);
-    if (mine !== asked) return;
+    computing = true;
+    const piece = await api.piece(of, wanted, from).finally(() => (computing = false));
+    // Back to what was planned meanwhile: nothing of it is heard.
+    if (!wants) return;
     player.instead(piece, from);
     heard = 'turned';
+    if (mine !== asked) return void turned();
+    await rest();
+    if (mine !== asked) return;
     const whole = await api.whole(of, wanted);
-    if (mine === asked && heard === 'turned') player.instead(whole, null);
+    if (mine === asked) player.instead(whole, null);
   }
   function back(): void {
     asked++;
+    wants = false;
     heard = 'planned';
     desk.player.noLonger();
   }

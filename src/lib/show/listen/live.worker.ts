@@ -17,6 +17,8 @@ interface LiveSetup {
   readonly amp: boolean;
 }
 
+const WARM_UPS = 3;
+
 let live: { readonly setup: LiveSetup; readonly loop: LiveLoop } | null = null;
 const through = ({ plan, lineId }: LiveSetup, value: LineValue | null, to: number) => {
   const of = value ? withValue(plan, value, to) : plan;
@@ -29,6 +31,8 @@ const api = {
   prepare(setup: LiveSetup): void {
     const loop = typeof setup.sound === 'string' ? madeSound(setup.sound, setup.rate) : setup.sound;
     live = { setup, loop: new LiveLoop(loop, through(setup, null, 0), setup.rate) };
+    // What runs for the first time runs slowly: here, where nobody waits for it.
+    for (let k = 0; k < WARM_UPS; k++) live.loop.piece(through(setup, null, 0), k);
   },
   /** What comes next of the loop from a sample on. */
   piece(value: LineValue, to: number, from: number): Float32Array {

@@ -161,6 +161,11 @@ const api = {
     return traceView(tracing.trace, answers, skipped);
   },
 
+  /** A suspect of the trace that is under way as it sounds on its line, as samples; null where it may sound like anything. */
+  async suspectNoise(suspect: string, rate: number): Promise<Float32Array | null> {
+    return (await onDemand()).suspectNoise(tracing?.trace, suspect, rate);
+  },
+
   /** EMFs as they are to be believed after something was measured. */
   async remeasured(name: PlanName, id: string, row: MeasuredRow | null): Promise<Pick<Plan, 'supplies' | 'measured'>> {
     const plan = shelf.get(name);

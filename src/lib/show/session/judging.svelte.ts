@@ -114,6 +114,10 @@ export class Judging {
     return this.#ask('trace', this.#api.trace(this.#names.of(plan), lineId, answers, skipped));
   }
 
+  suspectNoise(suspect: string, rate: number): Promise<Float32Array | null> {
+    return this.#ask('suspectNoise', this.#api.suspectNoise(suspect, rate));
+  }
+
   cures(plan: Plan, ring: EarthRing): Promise<Cure[] | null> {
     return this.#ask('cures', this.#api.cures(this.#names.of(plan), ring));
   }

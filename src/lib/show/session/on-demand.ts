@@ -5,6 +5,7 @@ export { Stock } from '$core/advise/stock';
 export { influences } from '$core/rig/influence';
 export { Trace } from '$core/trace/infer';
 export { traceView } from '$core/trace/view';
+export { suspectNoise } from '$core/sound/noise';
 export { remeasured } from '$core/trace/measured';
 export { curesInSteps } from '$core/trace/cures';
 export { earthMap } from '$core/trace/map';

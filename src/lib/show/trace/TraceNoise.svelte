@@ -249,7 +249,12 @@
           {/if}
         </div>
         <div>
-          <TraceSuspects suspects={view.suspects} {name} listen="/show/{show.id}/listen?line={line.id}&with=faults" />
+          <TraceSuspects
+            suspects={view.suspects}
+            {name}
+            noise={(id, rate) => show.judging!.suspectNoise(id, rate)}
+            listen="/show/{show.id}/listen?line={line.id}&with=faults"
+          />
           {#if answers.length > 0}
             <TraceReported title={says.toldSoFar} told={steps.filter((s) => s.answer)} />
           {/if}
