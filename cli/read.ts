@@ -43,7 +43,8 @@ const lineOf = (spec: LineSpec, { metres, said }: Pick<TradeReading, 'metres' | 
   };
 };
 /** What comes from a source of its own; what goes on by a thru is told beside it. */
-const linesOf = (reading: TradeReading) => reading.specs.filter((s) => !s.thru).map((s) => lineOf(s, reading));
+const linesOf = (reading: TradeReading) =>
+  reading.specs.filter((s) => !s.thru).map((s, k) => lineOf(s, reading.each?.[k] ?? reading));
 const told = (reading: TradeReading) => ({
   lines: linesOf(reading),
   thru: reading.specs.filter((s) => s.thru).map((s) => lineOf(s, reading)),

@@ -3,7 +3,7 @@ import { MICS } from './parts';
 import type { Piece } from './pieces';
 import type { Options } from './read';
 import type { TradeReading } from './reading';
-import { channelsSaid } from './sides';
+import { channelsSaid, sidesOf } from './sides';
 
 /** Two ways of taking one thing, each a line of its own: "dyn + ribbon", "bass DI + bass mic", "upright, piezo and mic, 19+20". */
 
@@ -29,6 +29,9 @@ function takeOf(piece: Piece): Take | null {
   return read.is === 'filler' && BARE_MIC.test(text) ? 'mic' : null;
 }
 
+const JOINED = /\s(?:\+|and|&|plus)\s|\s?\/\s?/gi;
+const OR_COMMA = /\s(?:\+|and|&|plus)\s|\s?\/\s?|,\s/gi;
+
 interface Split {
   readonly halves: readonly [string, string];
   /** Null where they are two instruments, taken alike. */
@@ -44,7 +47,9 @@ const withMic = (said: string): string => {
 /** Where a text falls into two takes, one of them by a microphone; null where it does not. */
 function splitOf(text: string, pieces: readonly Piece[]): Split | null {
   const prefix = /^[^:|]{1,60}?:\s/.exec(text)?.[0] ?? '';
-  for (const plus of text.slice(prefix.length).matchAll(/\s(?:\+|and|&|plus)\s|\s?\/\s?/gi)) {
+  // With a channel for each a comma joins them, too: "bass: DI, mic, ch 3-4".
+  const joined = channelsSaid(pieces).length === 2 && sidesOf(pieces) === 1 ? OR_COMMA : JOINED;
+  for (const plus of text.slice(prefix.length).matchAll(joined)) {
     const from = prefix.length + plus.index;
     const to = from + plus[0].length;
     const before = pieces.filter((p) => !p.named && p.to <= from);
@@ -56,6 +61,7 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
     const other = second.includes('di') ? 'di' : (second[0] ?? null);
     if (!one || !other) continue;
     const mics = Number(one === 'mic') + Number(other === 'mic');
+    if (plus[0].includes(',') && !(mics === 1 && after[0] && takeOf(after[0]))) continue;
     const told = (some: readonly Piece[]): boolean => some.some((p) => p.read.is === 'source' && takeOf(p) === 'mic');
     if (mics === 0 || (mics === 2 && !(told(before) && told(after)))) continue;
     // A slash joins but the two words beside it; elsewhere it parts channels and sides.

@@ -106,7 +106,10 @@ export function figure(place: Place): { length: number; read: Read } | null {
     /^\d{1,2}M/.test(text.slice(i)) ||
     /^\d{1,2}\s?meg/.test(lower.slice(i)) ||
     (/^10 M\b/.test(text.slice(i)) && !/,\s*$/.test(lower.slice(0, i)));
-  const behind = /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|active di|di\b|instrument|hi)/.test(lower.slice(i));
+  const behind =
+    /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|ins\b|active di|di\b|inst\b|instrument|hi\b|high|buffer|preamp)/.test(
+      lower.slice(i)
+    );
   const nearZin =
     capital &&
     (behind ||

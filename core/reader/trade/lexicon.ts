@@ -55,7 +55,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'bass-guitar',
     'passive-bass',
-    'bass|bass guitar|bass gtr|bgtr|bgt|b gtr|e bass|electric bass|ebass|basgitaar|basse|bajo|bassgitarre|fretless|fretless bass|basso|basso elettrico|bajo electrico|baixo|elektrobass|basse electrique|4 string bass|four string bass|short scale bass'
+    'bass|bass guitar|bs|bass gtr|bgtr|bgt|b gtr|e bass|electric bass|ebass|basgitaar|basse|bajo|bassgitarre|fretless|fretless bass|basso|basso elettrico|bajo electrico|baixo|elektrobass|basse electrique|4 string bass|four string bass|short scale bass'
   ),
   instrument(
     'five-string-bass',
@@ -127,7 +127,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'drums',
     'line-unbalanced',
-    'electronic drum kit|electric drum kit|electronic kit|electric drums|digital drums|e drum brain|e kit brain|e drums|edrums|e drum|electronic drums|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
+    'electronic drum kit|electric drum kit|batterie electronique|bateria electronica|batteria elettronica|e schlagzeug|elektronisches schlagzeug|elektronische drums|elektronisch drumstel|multi pad|trigger pad|pad module|drum pads|electronic kit|electric drums|digital drums|e drum brain|e kit brain|e drums|edrums|e drum|electronic drums|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
   ),
   // Drums and percussion
   instrument(
@@ -163,7 +163,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'percussion',
     'dynamic-mic',
-    'percussion|perc|conga|congas|bongo|bongos|cajon|cahon|djembe|darbuka|timbales|tabla|tabla hi|tabla lo|udu|surdo|bodhran|tambourine|shaker|shakers|toys|cowbell|woodblock|frame drum|bata|guiro|triangle|wind chimes|chimes|marimba|vibes|vibraphone|xylophone|glock|glockenspiel|tubular bells|steel pan|steel pans|steel drum|handpan|hang drum|bells|taiko|dhol',
+    'percussion|perc|conga|congas|bongo|bongos|cajon|cahon|djembe|darbuka|timbales|tabla|tabla hi|tabla lo|udu|surdo|bodhran|tambourine|shaker|shakers|toys|cowbell|woodblock|frame drum|bata|guiro|triangle|wind chimes|chimes|marimba|vibes|vibraphone|xylophone|glock|glockenspiel|tubular bells|steel pan|steel pans|steel drum|handpan|kalimba|mbira|thumb piano|tongue drum|singing bowl|singing bowls|jaw harp|cabasa|temple blocks|washboard|hang drum|bells|taiko|dhol',
     'toms'
   ),
   // Winds
@@ -182,7 +182,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'flute',
     'dynamic-mic',
-    'flute|fl|piccolo|whistle|tin whistle|low whistle|recorder flute|clarinet|clar|cl|oboe|ob|bassoon|fagott|english horn|cor anglais|winds|woodwind|woodwinds|pan flute|panpipes|duduk|bagpipes|pipes|uilleann pipes|querflote|floete|didgeridoo|didge',
+    'flute|fl|flauto|flauta|fluit|blockflote|flute a bec|piccolo|whistle|tin whistle|low whistle|recorder flute|clarinet|clar|cl|oboe|ob|bassoon|fagott|english horn|cor anglais|winds|woodwind|woodwinds|pan flute|panpipes|duduk|bagpipes|pipes|uilleann pipes|querflote|floete|didgeridoo|didge',
     'strings'
   ),
   instrument('harmonica', 'dynamic-mic', 'harmonica|blues harp|mouth organ|harmo|mouth harp', 'vocal'),
@@ -257,8 +257,9 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'condenser-mic',
     52,
-    'condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|choir condenser|condensador|condensatore|statico|condens|cnd|condenser pair|sd condenser|ld condenser|small diaphragm condenser|large diaphragm condenser|sdc pair|ldc pair|boundary plate|floor boundary|overhead condenser|pencil|pencils|pencil mic|pencil mics|pencil pair|omni pair|omnis|cardioid condenser|lectern mic|lectern microphone|podium mic|choir mics|side fill mic|electret gooseneck|swan neck|swan neck mic|swanneck|stereo mic|ms mic|mid side mic|tube mic|valve mic|tube condenser|valve condenser|hat condenser|kugelmikro|grenzflache|grenzflachenmikrofon|schwanenhals|schwanenhalsmikrofon'
+    'condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|condensador|condensatore|statico|condens|cnd|condenser pair|sd condenser|ld condenser|small diaphragm condenser|large diaphragm condenser|sdc pair|ldc pair|boundary plate|floor boundary|pencil|pencils|pencil mic|pencil mics|pencil pair|omni pair|omnis|cardioid condenser|choir mics|side fill mic|electret gooseneck|swan neck|swan neck mic|swanneck|stereo mic|ms mic|mid side mic|tube mic|valve mic|tube condenser|valve condenser|kugelmikro|grenzflache|grenzflachenmikrofon|schwanenhals|schwanenhalsmikrofon'
   ),
+  source('condenser-mic', 52, 'lectern mic|lectern microphone|podium mic|pulpit mic|lectern gooseneck', 'speech'),
   source(
     'ribbon',
     62,
@@ -272,7 +273,19 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'wireless-receiver',
     70,
-    'radio|wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|funkhandsender|funk|inalambrico|radiomicrofono|micro sans fil|sans fil|draadloos|draadloze microfoon|wireless belt pack rx|wireless guitar|guitar wireless rx|bass wireless|radio rx|uhf rx|uhf receiver|beltpack rx|pack rx|belt pack rx|body pack rx|headset rx|headset pack rx|lav pack rx|dual receiver|twin receiver|quad receiver|radio mic pack|handheld rx|hh rx|headset mic rx|headset mic pack rx|hf mic|rf|receiver of wireless mic|wireless system|funkempfanger|empfanger|funkmikro empfanger|recepteur|receptor|ricevitore|ontvanger|micro inalambrico|recepteur hf|hf empfanger|wireless rack|guitar wireless|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
+    'wireless guitar|guitar wireless|guitar wireless rx|guitar radio|gtr wireless|wireless gtr|gtr radio|guitar radio rx',
+    'guitar'
+  ),
+  source(
+    'wireless-receiver',
+    70,
+    'bass wireless|wireless bass|bass radio|bass wireless rx|bass radio rx',
+    'bass-guitar'
+  ),
+  source(
+    'wireless-receiver',
+    70,
+    'radio|wireless receiver|wireless rx|radio mic receiver|radio receiver|radio mic rx|rf receiver|receiver|receivers|rx|wireless|radio mic|radio mics|radiomic|rf mic|wireless mic|wireless microphone|wireless handheld|handheld wireless|handheld radio mic|handheld radio mic rx|radio handheld|lav rx|lav radio mic receiver|lav radio mic|headset wireless rx|wireless lav|wireless lavalier|wireless headset|radio lav|radio headset|funkmikro|funkmikrofon|funkstrecke|funkhandsender|funk|inalambrico|radiomicrofono|micro sans fil|sans fil|draadloos|draadloze microfoon|wireless belt pack rx|radio rx|uhf rx|uhf receiver|beltpack rx|pack rx|belt pack rx|body pack rx|headset rx|headset pack rx|lav pack rx|dual receiver|twin receiver|quad receiver|radio mic pack|handheld rx|hh rx|headset mic rx|headset mic pack rx|hf mic|rf|receiver of wireless mic|wireless system|funkempfanger|empfanger|funkmikro empfanger|recepteur|receptor|ricevitore|ontvanger|micro inalambrico|recepteur hf|hf empfanger|wireless rack|bodypack receiver|diversity receiver|hh rf|wireless hh|emetteur|micro hf'
   ),
   source(
     'hi-z-mic',
@@ -289,7 +302,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'modeller',
     60,
-    'modeller|modeler|amp modeller|amp modeler|guitar modeller|guitar modeler|gtr modeller|gtr modeler|bass modeller|bass modeler|profiler|profiling amp|amp sim|ampsim|amp simulator|multi fx|multi effects|multi fx pedal|multieffects|floorboard|floor modeller|digital amp|amp profiler|modelling amp|modeling amp|modelling pedal',
+    'modeller|modeler|speaker emulated out|speaker emulated output|speaker simulated out|speaker sim out|speaker emulation out|cab sim|cab sim out|cab sim jack|cab simulator|cabinet simulator|cab emulator|cab emulated out|emulated out|emulated line out|emulated xlr out|simulated out|ir loader|ir box|ir pedal|impulse response loader|amp modeller|amp modeler|guitar modeller|guitar modeler|gtr modeller|gtr modeler|bass modeller|bass modeler|profiler|profiling amp|amp sim|ampsim|amp simulator|multi fx|multi effects|multi fx pedal|multieffects|floorboard|floor modeller|digital amp|amp profiler|modelling amp|modeling amp|modelling pedal',
     'guitar'
   ),
   source(
@@ -342,7 +355,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'line-balanced',
     55,
-    'mixer master out|mixer line out|mixer aux out|mixer group out|mixer matrix out|mixer monitor out|dj mixer balanced master out|dj mixer master out|dj mixer balanced out|powered speaker thru|powered speaker thru out|powered speaker link|powered speaker link out|active speaker thru out|active speaker thru|active speaker out|active speaker link out|speaker thru|speaker link out|thru of a powered speaker|balanced xlr out|mixer main out|mixer main output|mixer output|mixer balanced main output|mixer balanced output|dj mixer balanced outputs|dj mixer output|desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|mixer master|desk master|master|masters|master lr|main lr|main mix|desk main|desk mains|desk lr|mixer lr|console lr|console master|console main|foh lr|lr mix|stereo bus|stereo mix out|mix out|mix bus|mix minus|group|groups|bus|mono bus|ob feed|press feed|broadcast feed|stream feed|record feed|rec feed|feed from desk|feed from foh|foh feed|pa feed|desk feed|mixer feed|zone out|processor|limiter out|limiter|crossover|cd recorder out|studio deck out|matrix feed|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|compressor out|djs mixer|djs own mixer|dj own mixer|dj desk|dj booth mixer|dj console|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
+    'mixer master out|mixer line out|reverb unit|fx unit|effects unit|delay unit|effects rack|fx rack|reverb unit out|fx unit out|reverb unit rtn|fx rtn|reverb rtn|fx return|reverb unit return|reverb out|mixer aux out|mixer group out|mixer matrix out|mixer monitor out|dj mixer balanced master out|dj mixer master out|dj mixer balanced out|powered speaker thru|powered speaker thru out|powered speaker link|powered speaker link out|active speaker thru out|active speaker thru|active speaker out|active speaker link out|speaker thru|speaker link out|thru of a powered speaker|balanced xlr out|mixer main out|mixer main output|mixer output|mixer balanced main output|mixer balanced output|dj mixer balanced outputs|dj mixer output|desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|mixer master|desk master|master|masters|master lr|main lr|main mix|desk main|desk mains|desk lr|mixer lr|console lr|console master|console main|foh lr|lr mix|stereo bus|stereo mix out|mix out|mix bus|mix minus|group|groups|bus|mono bus|ob feed|press feed|broadcast feed|stream feed|record feed|rec feed|feed from desk|feed from foh|foh feed|pa feed|desk feed|mixer feed|zone out|processor|limiter out|limiter|crossover|cd recorder out|studio deck out|matrix feed|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|compressor out|djs mixer|djs own mixer|dj own mixer|dj desk|dj booth mixer|dj console|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
   ),
   // Whatever else is said tells more of it than this.
   source('line-balanced', 9, 'line out|line outs'),
@@ -358,8 +371,15 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   source(
     'bass-amp-out',
+    74,
+    'guitar amp di out|guitar amp line out|gtr amp line out|gtr amp di out|guitar head line out',
+    'guitar'
+  ),
+  source('bass-amp-out', 72, 'amp line out'),
+  source(
+    'bass-amp-out',
     72,
-    'amp di|amp di out|amp direct out|bass amp direct out|bass head direct out|guitar amp di out|guitar amp line out|amp line out|bass amp di out|bass amp di|bass head di|bass head di out|bass amp line out|bass amp xlr|bass amp xlr out|bass di out|amp di out|bass amp out|bass preamp di|di out of bass amp|bass head xlr|bass head line out|bass combo di|bass combo di out|xlr di out|di out of the amp|di out of the bass amp|di out from amp|di from amp|di off the amp|di off amp|direct out of the amp|direct out of amp|amp xlr|amp xlr out|amp head di|amp head di out|head di|head di out|di out pre eq|di out post eq|pre eq di out|post eq di out|out the back of the amp|back of the amp|line out of the amp|line out of amp|bass rig di|bass rig di out|di send',
+    'amp di|amp di out|amp direct out|bass amp direct out|bass head direct out|bass amp di out|bass amp di|bass head di|bass head di out|bass amp line out|bass amp xlr|bass amp xlr out|bass di out|amp di out|bass amp out|bass preamp di|di out of bass amp|bass head xlr|bass head line out|bass combo di|bass combo di out|xlr di out|di out of the amp|di out of the bass amp|di out from amp|di from amp|di off the amp|di off amp|direct out of the amp|direct out of amp|amp xlr|amp xlr out|amp head di|amp head di out|head di|head di out|di out pre eq|di out post eq|pre eq di out|post eq di out|out the back of the amp|back of the amp|line out of the amp|line out of amp|bass rig di|bass rig di out|di send',
     'bass-guitar'
   ),
   source(
@@ -375,7 +395,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // DIs
   di(
     undefined,
-    'di|d.i|di box|direct box|direct injection|di unit|d i|di boxes|mono di|di pedal|dibox|direct injection box|boite de direct|did|d.i. box|di boks|caja di|caixa di|cassa di|boitier di|boite di|di mono|direct inject'
+    'di|d.i|caja directa|caja de inyeccion|scatola di|inyeccion directa|di box|direct box|direct injection|di unit|d i|di boxes|mono di|di pedal|dibox|direct injection box|boite de direct|did|d.i. box|di boks|caja di|caixa di|cassa di|boitier di|boite di|di mono|direct inject'
   ),
   di(
     undefined,
@@ -397,7 +417,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   di(
     'media-di',
-    'media di|mono media di|media di mono|mono sum media di|mono summing media di|summing di|laptop di|pc di|av di|minijack di|multimedia di|media box|mono sum di|stereo to mono media di|stereo to mono media box|playback di|rca di|phono di|3.5 di|3.5 mm di|laptop di box|pc di box|computer di|minijack di box|media player di|audio visual di|multimedia di box'
+    'media di|mono media di|mini jack di|mini-jack di|media di mono|mono sum media di|mono summing media di|summing di|laptop di|pc di|av di|minijack di|multimedia di|media box|mono sum di|stereo to mono media di|stereo to mono media box|playback di|rca di|phono di|3.5 di|3.5 mm di|laptop di box|pc di box|computer di|minijack di box|media player di|audio visual di|multimedia di box'
   ),
   di(
     'media-di-stereo',
@@ -498,7 +518,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // Ends
   input(
     'mic-in',
-    'camera xlr in|camcorder xlr in|mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
+    'camera xlr in|camcorder xlr in|ha|head amp|head amps|ha in|mic amp in|mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
   ),
   input(
     'mic-in',
@@ -506,7 +526,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'line-in',
-    'camera xlr in set to line|camcorder xlr in set to line|xlr in set to line|unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|mixer jack in|mixer jack input|mixer line in|mixer line input|mixer channel in|desk jack input|desk jack in|line return|tape return|recorder line in'
+    'camera xlr in set to line|camcorder xlr in set to line|xlr in set to line|unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|matrix line|matrix line in|matrix in|matrix ins|matrix input|line input|line inputs|linein|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|mixer jack in|mixer jack input|mixer line in|mixer line input|mixer channel in|desk jack input|desk jack in|line return|tape return|recorder line in'
   ),
   input(
     'combo-in',
@@ -635,12 +655,12 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // Stands and notes
   [
     { is: 'note' },
-    'short boom|tall boom|boom|boom stand|short|tall|tall stand|short stand|straight|straight stand|round base|round base stand|round base straight|clip|no stand|stand|no clip|small boom|big boom|mini boom|table stand|desk stand|low boom|high boom|low stand|sandbag|fixed|spare|drum clip|claw|clamp|rim clip|galgen|gr. stativ|kl. stativ|stativ|own stand|rim mount|handheld|h h|control room|at the desk|house left|house right|runner|stage left|stage right|sr|sl|usl|usr|dsl|dsr|us|ds|ours|theirs|house|provided|own|we bring|festival|local|backline'
+    'short boom|tall boom|boom|boom stand|short|tall|tall stand|short stand|straight|straight stand|round base|round base stand|round base straight|clip|no stand|stand|no clip|small boom|big boom|mini boom|table stand|desk stand|low boom|high boom|low stand|sandbag|fixed|spare|drum clip|claw|clamp|rim clip|galgen|gr. stativ|kl. stativ|stativ|own stand|rim mount|handheld|h h|stereo bar|bar|mic bar|on a bar|control room|at the desk|house left|house right|runner|stage left|stage right|sr|sl|usl|usr|dsl|dsr|us|ds|ours|theirs|house|provided|own|we bring|festival|local|backline'
   ],
   // What only joins the others together
   [
     { is: 'filler' },
-    'straight to|straight in|straight out|straight from|pedals|fx pedals|effect pedals|stomp boxes|need|needs|get|got|want|wants|would like|has to|have to|must|player|players|any problem|by mistake|no idea|if|own|combined|needed|plus|both on|both on the|both of them|both devices|both ends|both units|both fed|both powered|both plugged|was|were|had|been|made|so|but|because|tapped|battery|batteries|its own|one|bridged|bridge mode|in bridge mode|bridged mode|bridged mono|bridge mono|fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same|con|per|para|de|del|della|dal|al|aan|op|vom|von|ins|uber|dans|sur|depuis|salida|uscita|sortie|ausgang|eingang|entrada|ingresso|entree|uitgang|ingang|kabel|cavo|cavi|cable de|e|y|un|una|une|ein|eine|een|plugged into|plugged|going to|goes to|taken|taken from|coming from|comes from|comes on|arrives on|patched to|patched into|patched|landing on|lands on|on to|off to|feeding|feeds|fed|gets|has|have|he|she|they|we|uses|uses a|brings|on stage|onstage|upstage|downstage|upstage left|upstage right|downstage left|downstage right|first|second|third|main one|tbc|tba|if poss|if possible|preferably|pref|ideally|maybe|any|some|good|nice|simple|short lead|long lead|stays|already|same as above|dry|clean|wet|post|pre eq|post eq|post fader|pre fader'
+    'straight to|straight in|volume pedal|vol pedal|tremolo pedal|chorus pedal|delay pedal|reverb pedal|expression pedal|effects pedal|octave pedal|in foh rack|in the foh rack|in rack|in the rack|in a rack|foh rack|cord|cords|curly|coiled|curly cable|coiled cable|jacked|please|straight out|straight from|pedals|fx pedals|effect pedals|stomp boxes|need|needs|get|got|want|wants|would like|has to|have to|must|player|players|any problem|by mistake|no idea|if|own|combined|needed|plus|both on|both on the|both of them|both devices|both ends|both units|both fed|both powered|both plugged|was|were|had|been|made|so|but|because|tapped|battery|batteries|its own|one|bridged|bridge mode|in bridge mode|bridged mode|bridged mono|bridge mono|fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same|con|per|para|de|del|della|dal|al|aan|op|vom|von|ins|uber|dans|sur|depuis|salida|uscita|sortie|ausgang|eingang|entrada|ingresso|entree|uitgang|ingang|kabel|cavo|cavi|cable de|e|y|un|una|une|ein|eine|een|plugged into|plugged|going to|goes to|taken|taken from|coming from|comes from|comes on|arrives on|patched to|patched into|patched|landing on|lands on|on to|off to|feeding|feeds|fed|gets|has|have|he|she|they|we|uses|uses a|brings|on stage|onstage|upstage|downstage|upstage left|upstage right|downstage left|downstage right|first|second|third|main one|tbc|tba|if poss|if possible|preferably|pref|ideally|maybe|any|some|good|nice|simple|short lead|long lead|stays|already|same as above|dry|clean|wet|post|pre eq|post eq|post fader|pre fader'
   ]
 ];
 

@@ -1,6 +1,6 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
-import type { Device, Source } from './parts';
+import { type Device, isAdjective, type Source } from './parts';
 import { channelRun, counted } from './sides';
 
 export const sideName = (sides: number, count: number, k: number): string =>
@@ -13,8 +13,8 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
   if (called || before.some((p) => ['unknown', 'instrument', 'source', 'note', 'number'].includes(p.read.is)))
     return before.filter((p) => !['input', 'channel', 'sides'].includes(p.read.is));
   // What nobody knows is a name where a line begins, or where it is written like one; elsewhere it is a word not yet learnt.
-  const said = unknown.find((p) => begins(p) && (p.part === 0 || /^\p{Lu}/u.test(p.text)));
-  const first = pieces.find((p) => p.read.is === 'instrument') ?? said ?? pieces.find((p) => p.from === source.at);
+  const said = unknown.find((p) => begins(p) && !/^[LR]$/.test(p.text) && (p.part === 0 || /^\p{Lu}/u.test(p.text)));
+  const first = pieces.find((p) => p.read.is === 'instrument' && !isAdjective(pieces, p)) ?? said ?? pieces.find((p) => p.from === source.at);
   if (!first) return [];
   // What follows on "into", "with" or "without" is no name any more.
   const ends = pieces.find((p) => p.part === first.part && p.from > first.from && ENDS.test(p.text));
@@ -28,12 +28,35 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
     (p) =>
       parts.has(p.part) &&
       !channels.includes(p) &&
+      !isAdjective(pieces, p) &&
       !(p.read.is === 'number' && OUTPUTS.test(pieces[pieces.indexOf(p) + 1]?.text ?? '')) &&
       !(ends && p.from > ends.from) &&
       begins(p) &&
       ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&
-      !(p.read.is === 'number' && counted(pieces, p) && pieces[pieces.indexOf(p) + 1].read.is !== 'instrument')
+      !(p.read.is === 'number' && counted(pieces, p) && !isWhich(pieces, p))
   );
+}
+
+/** "vox 1 wireless" tells which of several it is, "2 keys" is a name as it stands. */
+function isWhich(pieces: readonly Piece[], number: Piece): boolean {
+  const k = pieces.indexOf(number);
+  const next = pieces[k + 1];
+  return next.read.is === 'instrument' || (pieces[k - 1]?.read.is === 'instrument' && !/[^s]s$/i.test(next.text));
+}
+
+/** "snare top/bottom", "kick in + out": two places at one thing. */
+const PLACES =
+  /\b(top|upper|in|inside|hi|high|front|near|inner)\s*(?:\/|\+|&|and|,)\s*(bottom|btm|bot|lower|out|outside|lo|low|back|rear|far|outer)\b/i;
+/** Names of two microphones at two places of one thing; null where none were said. */
+export function placeNames(text: string, name: string): readonly [string, string] | null {
+  const said = PLACES.exec(text);
+  if (!said) return null;
+  const [whole, first, second] = said;
+  const bare = name
+    .replace(whole, '')
+    .replace(new RegExp(`\\s+${first}$`, 'i'), '')
+    .trim();
+  return bare === '' ? null : [`${bare} ${first.toLowerCase()}`, `${bare} ${second.toLowerCase()}`];
 }
 
 /** "8 outs" tells how many. */
@@ -46,8 +69,8 @@ const begins = (p: Piece): boolean => /^[\p{L}\d]/u.test(p.text);
 export function nameOf(text: string, pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): string {
   const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());
   const told = words.join(' ');
-  // A number alone is which of several it is: "matrix 3".
-  const of = /^\d*$/.test(told) ? pieces.find((p) => p.from === source.at)?.text : undefined;
+  // A number alone, or a side, is which of several it is: "matrix 3", "loop station L".
+  const of = /^(?:\d*|[LR])$/.test(told) ? pieces.find((p) => p.from === source.at)?.text : undefined;
   const name = [of, told].filter(Boolean).join(' ') || pieces.find((p) => p.from === source.at)?.text || 'Line';
   return name[0].toUpperCase() + name.slice(1);
 }

@@ -72,9 +72,13 @@ export function isOfDi(pieces: readonly Piece[], k: number): boolean {
   );
 }
 
+/** A "rack interface" is no tom. */
+export const isAdjective = (pieces: readonly Piece[], p: Piece): boolean =>
+  /^rack$/i.test(p.text) && pieces.some((o) => o !== p && (o.read.is === 'source' || o.read.is === 'instrument'));
+
 /** What is played and how it is picked up; null where nothing tells. */
 export function sourceOf(pieces: readonly Piece[]): Source | null {
-  const instruments = pieces.filter(isOf('instrument'));
+  const instruments = pieces.filter(isOf('instrument')).filter((p) => !isAdjective(pieces, p));
   // The first that is no name, and of names the first; five strings say which bass.
   const five = instruments.find((p) => p.read.instrument === 'five-string-bass');
   const bass = instruments.some((p) => ['bass-guitar', 'five-string-bass'].includes(p.read.instrument));
@@ -130,10 +134,14 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const before = (p: Piece): boolean => mics && isBareAmp(p);
   const sources = pieces
     .filter(isOf('source'))
-    .filter((p) => !behindMixer(p) && !where(p) && !inserted(p) && !before(p) && !isReamped(pieces, p));
+    .filter(
+      (p) =>
+        !behindMixer(p) && !where(p) && !inserted(p) && !before(p) && !isReamped(pieces, p) && !isWhereItGoes(pieces, p)
+    );
+  const mixed = mixerBehind(pieces);
   const found = sources.map((p) => ({
     model: p.read.model as string,
-    weight: p.read.weight - (p.named ? NAMED : 0),
+    weight: p === mixed ? MIXED : p.read.weight - (p.named ? NAMED : 0),
     at: p.from,
     of: p.read.instrument ?? null
   }));
@@ -212,20 +220,41 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // What is clipped to strings or a wind instrument is a small condenser.
   const clip = pieces.some((p) => p.read.is === 'note' && /^clip$/i.test(p.text));
   const taken = pieces.some((p) => p.read.is === 'di' || p.read.is === 'box' || p.read.is === 'amp');
-  if (clip && !taken && model !== null && model === usual && !MICS.has(model)) model = 'condenser-mic';
+  const winds = ['saxophone', 'brass', 'flute'].includes(played ?? '');
+  if (clip && !taken && model !== null && model === usual && ((winds && !best) || !MICS.has(model)))
+    model = 'condenser-mic';
+  // "bass mic": one stands before its cabinet; before what sounds by itself it is a condenser.
+  const itsMic = !taken && model === usual && instrument !== null && hasMicBehind(pieces, instrument);
+  if (itsMic && model !== null && !MICS.has(model))
+    model = CABINETS.has(played ?? '') ? 'dynamic-mic' : 'condenser-mic';
   // Without a preamp an acoustic instrument is what is glued under its saddle.
   if (model === 'acoustic-preamp' && pieces.some((p) => p.read.is === 'without' && p.read.what.is === 'preamp'))
     model = 'piezo';
   if (model === 'active-guitar' && played !== null && ACOUSTIC.has(played)) model = 'acoustic-preamp';
+  // A name that nobody knows and "outs": some device with line outputs.
+  const nameless = pieces.find(
+    (p, k) =>
+      p.read.is === 'unknown' && p.part === 0 && p.text.length > 1 && /^out(?:put)?s?$/i.test(pieces[k + 1]?.text ?? '')
+  );
+  if (model === null && instrument === null && nameless)
+    model = qualities.includes('balanced') || plug === 'mic' ? 'line-balanced' : 'line-unbalanced';
   if (model === null) return null;
   const assumed = best === null || best.weight <= least;
   const text =
     qualities.includes('balanced') || pieces.some((p) => p.read.is === 'level' && /\+\s?4/.test(p.read.text));
   // A balanced or +4 dBu output is no consumer's, and a keyboard's is the balanced one.
+  const told = pieces.map((p) => p.text.toLowerCase()).join(' ');
+  // An electric piano with a passive output is pickups and nothing else.
+  if (
+    assumed &&
+    played === 'keys' &&
+    (qualities.includes('passive') || /\bpassive out(?:put)?\b/.test(told)) &&
+    /\b(?:e|el|elec|electric)[\s-]*(?:piano|pno)\b/i.test(told)
+  )
+    model = 'electric-piano';
   if (text && model === 'consumer-player') model = 'line-balanced';
   if (qualities.includes('balanced') && model === 'line-unbalanced') model = 'line-impedance-balanced';
   // The plug or a word tells which of a desk's outputs it is.
-  const told = pieces.map((p) => p.text.toLowerCase()).join(' ');
   if (model === 'line-balanced' && !qualities.includes('balanced')) {
     if (/\b(?:rca|phono) out(?:put)?s?\b/.test(told)) model = 'consumer-player';
     else if (/\bunbalanced (?:jack )?out|\bout(?:put)?s? unbalanced|\bunbalanced jack\b(?! (?:lead|cable))/.test(told))
@@ -262,10 +291,48 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   return {
     model,
     settings,
-    at: best?.at ?? instrument?.from ?? (micd ? cabinet.from : null),
+    at: best?.at ?? instrument?.from ?? (micd ? cabinet.from : (nameless?.from ?? null)),
     instrument: of,
     assumed: unsaid
   };
+}
+
+/** What is heard through a cabinet. */
+const CABINETS: ReadonlySet<string> = new Set(['guitar', 'bass-guitar', 'five-string-bass', 'organ']);
+/** A bare "mic" right behind what is played, which says no more of where it goes. */
+function hasMicBehind(pieces: readonly Piece[], instrument: Piece): boolean {
+  const next = pieces[pieces.indexOf(instrument) + 1];
+  return next !== undefined && next.part === instrument.part && !next.named && BARE_MIC.test(next.text);
+}
+const BARE_MIC = /^(?:mic|mics|microphone|microphones|mik|micro|mikro)$/i;
+
+/** What is mixed on the way comes out of the mixer: "turntables → DJ mixer → master → line ins". */
+const MIXED = 90;
+/** A mixer that stands behind a source and before something else in a row of arrows or commas; undefined where none does. */
+function mixerBehind(pieces: readonly Piece[]): Piece | undefined {
+  return pieces.find(
+    (p) =>
+      p.read.is === 'source' &&
+      p.read.model === 'line-balanced' &&
+      /\bmixer\b/i.test(p.text) &&
+      !p.named &&
+      pieces.some((o) => o.part < p.part && o.read.is === 'source' && !o.named) &&
+      pieces.some((o) => o.part > p.part && ['source', 'box', 'di', 'input', 'length'].includes(o.read.is))
+  );
+}
+
+const A_DESK = /^(?:desk|mixer|console|mixing desk|foh desk|pult|mischpult|mengtafel|mengpaneel|mesa)$/i;
+const TOWARDS = /^(?:to|into|in|in the|to the|then|zu|zum|naar|vers|al|a la)$/i;
+/** "… 45 m to desk": a desk at the end, towards which one goes, is no source of what was said before it. */
+function isWhereItGoes(pieces: readonly Piece[], p: Piece): boolean {
+  const k = pieces.indexOf(p);
+  return (
+    A_DESK.test(p.text) &&
+    TOWARDS.test(pieces[k - 1]?.text ?? '') &&
+    pieces[k - 1].part === p.part &&
+    pieces.slice(0, k).some((o) => o.read.is === 'source' || o.read.is === 'instrument') &&
+    pieces.slice(k + 1).every((o) => ['channels', 'channel', 'number', 'filler', 'length'].includes(o.read.is))
+  );
 }
 
 /** An amplifier that tells what is played through it. */

@@ -51,6 +51,17 @@ describe('two takes of one thing, and two things in one line', () => {
     ['vox mic and guitar DI 3 4', 'Vox mic: dynamic-mic 3, Guitar: single-coil 4'],
     ['kick and bass DI 1/2', 'Kick: dynamic-mic 1, Bass: passive-bass 2'],
     ['keys and synth DI 7/8', 'Keys: line-unbalanced 7, Synth: line-unbalanced 8'],
+    ['bass: DI post, mic, ch 3-4', 'Bass DI: passive-bass 3, Bass mic: dynamic-mic 4'],
+    ['ch5 bass DI pre, ch6 bass mic', 'Bass: passive-bass 5, Bass 2: dynamic-mic 6'],
+    ['lead voc wireless ch 1, spare wired vox ch 2', 'Lead voc: wireless-receiver 1, Spare vox: dynamic-mic 2'],
+    ['kick, snare, hat, 1-3', 'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3'],
+    ['alto sax clip, tenor sax clip, 9 10', 'Alto sax clip: condenser-mic 9, Tenor sax clip: condenser-mic 10'],
+    ['snare top/bottom 3/4', 'Snare top: dynamic-mic 3, Snare bottom: dynamic-mic 4'],
+    // What was mixed comes out of the mixer, and a desk towards which one goes is no source.
+    ['turntables -> dj mixer -> master XLR -> 25 m -> line ins 21', 'Dj mixer: line-balanced 21'],
+    ['laptop on stage, 45 m to desk, 4', 'Laptop: headphone 4'],
+    ['rack interface outs, 12 m, SB 15', 'Interface outs: interface-out 15'],
+    ['Zorptron outs balanced to line ins 5', 'Zorptron: line-balanced 5'],
     ['sax & trumpet clip mics 5 6', 'Sax: condenser-mic 5, Trumpet: condenser-mic 6'],
     // One channel is one line, and both are in its name; a microphone cable is no microphone.
     ['fiddle/mandolin DI ch 4', 'Fiddle mandolin: piezo 4'],

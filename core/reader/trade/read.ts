@@ -4,14 +4,15 @@ import { cutText } from '../../text/well-formed';
 import { cut } from './cut';
 import type { Piece } from './pieces';
 import { boxesOf, kindAlone } from './boxes';
-import { type Device, sourceOf } from './parts';
+import { type Device, MICS, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
 import { cablesOf } from './cables';
 import { fromAux } from './aux';
 import { bothOf } from './both';
-import { nameOf, namePieces, plain, sideName } from './names';
+import { nameOf, namePieces, placeNames, plain, sideName } from './names';
 import { applySettings } from './settings';
 import type { Assumed, TradeReading } from './reading';
+import { eachOf, manyOf } from './several';
 import { thruOf, thruSpec } from './thru';
 import { channelsSaid, counted, countOf, isOutput, sidesOf } from './sides';
 
@@ -66,8 +67,11 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         specs: main.specs.flatMap((line) => [line, thruSpec(line, thru)])
       };
   }
-  const both = bothOf(text, pieces, options, readTrade);
-  if (both) return both;
+  const more =
+    eachOf(text, pieces, options, readTrade) ??
+    bothOf(text, pieces, options, readTrade) ??
+    manyOf(text, pieces, options, readTrade);
+  if (more) return more;
   const guessed = pieces.filter((p) => p.as !== undefined);
   const source = sourceOf(pieces);
   const unknown = pieces.filter((p) => p.read.is === 'unknown');
@@ -117,15 +121,19 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     lengths.length === 0 ? null : lengths.reduce((sum, p) => sum + (p.read.is === 'length' ? p.read.metres : 0), 0);
   const { cables, assumed: cablesAssumed } = cablesOf(pieces, source, list, input);
   cablesAssumed.forEach((a) => assumed.add(a));
-  const name = options.name ?? nameOf(text, pieces, source, unknown);
+  const called = options.name ?? nameOf(text, pieces, source, unknown);
   const elsewhere = pieces.some((p) => p.read.is === 'elsewhere');
   // Two things that are not the desk's are on two circuits: the one that it goes to is on the other.
   const standsAlone = hasTrait(input.model, 'stands-alone');
   const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
+  // "2 overheads" are two of them, each by its own number.
+  const [, many, rest] = /^(\d+)(?:\s*x)?\s+(.+)$/i.exec(called) ?? [];
+  const name = count > 1 && Number(many) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
+  const places = count === 2 && sides === 1 ? placeNames(text, name) : null;
   const specs = Array.from({ length: count }, (_, k): LineSpec => {
     const side = sideName(sides, count, k);
     return {
-      name: cutText(count > 1 ? `${name} ${side}` : name, 80),
+      name: cutText(places?.[k] ?? (count > 1 ? `${name} ${side}` : name), 80),
       ...(channels[k] !== undefined
         ? { channel: channels[k] }
         : channels[0] !== undefined && count > 1
@@ -152,6 +160,8 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         !counted(pieces, p) &&
         !isOutput(pieces, p) &&
         !channels.includes(p.read.value) &&
+        // "8 outs" of eight.
+        p.read.value !== specs.length &&
         !specs.some((s) => p.read.is === 'number' && s.channel === p.read.value)
     )
   ];
@@ -159,7 +169,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
 }
 
 /** "kick in, snare top": drums and voices that stand in parts of their own and are not what the line became; they want lines of their own. */
-function others(pieces: readonly Piece[], source: { readonly at: number | null }, named: ReadonlySet<Piece>): Piece[] {
+function others(pieces: readonly Piece[], source: Pick<Device, 'at' | 'model'>, named: ReadonlySet<Piece>): Piece[] {
   const at = pieces.find((p) => p.from === source.at);
   return pieces.filter(
     ({ read, part, named: name }, k) =>
@@ -167,7 +177,7 @@ function others(pieces: readonly Piece[], source: { readonly at: number | null }
       read.mic !== undefined &&
       !name &&
       at !== undefined &&
-      at.read.is === 'instrument' &&
+      (at.read.is === 'instrument' || MICS.has(source.model)) &&
       part > at.part &&
       !named.has(pieces[k])
   );

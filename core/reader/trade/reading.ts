@@ -15,4 +15,6 @@ export interface TradeReading {
   readonly said: Readonly<Record<string, string | number>>;
   /** All lengths said, of each line, metres; null where none was. */
   readonly metres: number | null;
+  /** Of lines that were said one after the other: what was said of each. */
+  readonly each?: readonly Pick<TradeReading, 'said' | 'metres'>[];
 }

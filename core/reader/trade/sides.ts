@@ -20,9 +20,9 @@ export function channelsSaid(pieces: readonly Piece[]): number[] {
   const numbered = (k: number): boolean =>
     pieces[k + 1]?.read.is === 'channel' && pieces[k + 2]?.read.is === 'channels' && pieces[k - 1]?.read.is === 'input';
   const all = pieces.filter((p, k) => p.read.is === 'channels' && !numbered(k));
-  // "outs 1/2, SB 33/34": where it comes from counts only where nothing says where it goes.
+  // "outs 1/2, SB 33/34": where it comes from is no channel.
   const goes = all.filter((p) => !isOutput(pieces, p));
-  const lists = (goes.length > 0 ? goes : all).flatMap(({ read }) => (read.is === 'channels' ? [read] : []));
+  const lists = goes.flatMap(({ read }) => (read.is === 'channels' ? [read] : []));
   const sure = lists.filter((l) => !l.loose);
   const [best] = (sure.length > 0 ? sure : lists).sort((a, b) => b.list.length - a.list.length);
   if (best) return [...best.list];
@@ -60,7 +60,10 @@ export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
   return (
     before !== undefined &&
     before.part === piece.part &&
-    /(?:^|\s)(?:out|output|aux|send|bus|matrix|mtx|group|grp|mix|return)$/i.test(before.text)
+    before.read.is !== 'input' &&
+    /(?:^|\s)(?:outs?|outputs?|aux(?:es)?|sends?|bus(?:es)?|matrix|mtx|groups?|grps?|mix(?:es)?|return)$/i.test(
+      before.text
+    )
   );
 }
 
@@ -90,13 +93,15 @@ export function countOf(
   const times = pieces.flatMap((p, k) => {
     // "to two mono jacks" counts plugs.
     if (p.read.is === 'count' && ['cable', 'mono'].includes(pieces[k + 1]?.read.is ?? '')) return [];
+    // "interface outs 3/4": two of them.
+    if (p.read.is === 'channels' && isOutput(pieces, p)) return [p.read.list.length];
     if (p.read.is === 'times' || p.read.is === 'count') return [p.read.count];
     if (
       p.read.is === 'number' &&
       p.read.value > 1 &&
       p.read.value <= 16 &&
       counted(pieces, p) &&
-      (pieces[k - 1]?.read.is !== 'instrument' || /s$/i.test(pieces[k + 1].text))
+      (pieces[k - 1]?.read.is !== 'instrument' || /[^s]s$/i.test(pieces[k + 1].text))
     )
       return [p.read.value];
     return [];

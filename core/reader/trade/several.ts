@@ -1,0 +1,120 @@
+import { cutText } from '../../text/well-formed';
+import type { Piece } from './pieces';
+import type { Options } from './read';
+import type { TradeReading } from './reading';
+import { channelsSaid } from './sides';
+
+/** Several lines typed as one, each with its own channel: "kick ch 1, snare ch 2", "kick, snare, hat, 1-3". */
+
+interface One {
+  readonly text: string;
+  readonly channel: number;
+}
+const tells = ({ read, named }: Piece): boolean => !named && (read.is === 'instrument' || read.is === 'source');
+const partsOf = (pieces: readonly Piece[]): Piece[][] => {
+  const parts = new Map<number, Piece[]>();
+  for (const p of pieces) parts.set(p.part, [...(parts.get(p.part) ?? []), p]);
+  const [first, second, ...rest] = [...parts.values()];
+  // A channel that begins the whole belongs to what comes next.
+  return second && first.every(({ read }) => read.is === 'channel' || read.is === 'channels')
+    ? [[...first, ...second], ...rest]
+    : [...parts.values()];
+};
+/** What was typed, without some of its pieces. */
+const textOf = (text: string, some: readonly Piece[], without: ReadonlySet<Piece> = new Set()): string => {
+  const left = some.filter((p) => !without.has(p));
+  return left.map((p, k) => (k > 0 && p.part !== left[k - 1].part ? ', ' : ' ') + text.slice(p.from, p.to)).join('');
+};
+
+/** Each part with a channel of its own that something is said of: "ch 5 bass DI, ch 6 bass mic", "vox SB 1, spare SB 2". */
+function eachWithItsOwn(text: string, pieces: readonly Piece[]): One[] | null {
+  const parts = partsOf(pieces);
+  const channelIn = (part: readonly Piece[]): Piece[] =>
+    part.filter((p, k) => p.read.is === 'channels' && !p.read.loose && p.read.list.length === 1 && (k > 0 || !p.named));
+  const owners = parts.filter((part) => channelIn(part).length === 1 && part.some(tells));
+  if (owners.length < 2 || owners.length !== parts.filter((part) => channelIn(part).length > 0).length) return null;
+  // Said first, a channel begins its line; said last, it ends it.
+  const leads = ['channel', 'channels'].includes(pieces[0].read.is);
+  const groups: Piece[][] = [];
+  let open = false;
+  for (const part of parts) {
+    const own = channelIn(part).length > 0;
+    if (!open || (leads && own)) groups.push([]);
+    groups[groups.length - 1].push(...part);
+    open = leads || !own;
+  }
+  if (groups.length !== owners.length) return null;
+  return groups.map((group): One => {
+    const [said] = channelIn(group);
+    const before = group[group.indexOf(said) - 1];
+    return {
+      text: textOf(text, group, new Set(before?.read.is === 'channel' ? [said, before] : [said])),
+      channel: said.read.is === 'channels' ? said.read.list[0] : 0
+    };
+  });
+}
+
+/** As many instruments as channels, one after the other, and what is said behind them of each: "alto sax, tenor sax, clips, 9 10". */
+function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
+  const channels = channelsSaid(pieces);
+  if (channels.length < 2 || pieces.some((p) => p.named)) return null;
+  const isChannel = ({ read }: Piece): boolean =>
+    read.is === 'channels' || read.is === 'channel' || (read.is === 'number' && channels.includes(read.value));
+  const parts = partsOf(pieces);
+  const plays = (part: readonly Piece[]): boolean =>
+    part.filter((p) => p.read.is === 'instrument').length === 1 &&
+    !part.some((p) =>
+      ['sides', 'channels', 'count', 'times', 'di', 'box', 'length', 'input', 'amp'].includes(p.read.is)
+    );
+  let many = 0;
+  while (many < parts.length && plays(parts[many])) many++;
+  if (many !== channels.length) return null;
+  const first = parts.slice(0, many);
+  // Drums and voices, or things of one kind: "guitar, single coil, 5/6" is one guitar.
+  const names = first.map((part) => part.find((p) => p.read.is === 'instrument')!.text.toLowerCase());
+  if (new Set(names).size !== many) return null;
+  const rest = parts.slice(many).flat();
+  if (rest.some((p) => p.read.is === 'instrument')) return null;
+  const behind = textOf(text, rest, new Set(rest.filter(isChannel)));
+  return first.map((part, k) => ({
+    text: `${textOf(text, part)}${behind.trim() ? `, ${behind}` : ''}`,
+    channel: channels[k]
+  }));
+}
+
+/** Lines that each have a channel of their own, or an instrument for every channel. @param read reads one of them */
+export const eachOf = (...[text, pieces, options, read]: Parameters<Splitting>): TradeReading | null =>
+  joined(eachWithItsOwn(text, pieces), pieces, options, read);
+export const manyOf = (...[text, pieces, options, read]: Parameters<Splitting>): TradeReading | null =>
+  joined(asManyAs(text, pieces), pieces, options, read);
+
+type Reader = (one: string, options: Options) => TradeReading;
+type Splitting = (text: string, pieces: readonly Piece[], options: Options, read: Reader) => void;
+
+/** Several as one reading; null where they are none, or one of them cannot be read. */
+function joined(
+  ones: readonly One[] | null,
+  pieces: readonly Piece[],
+  options: Options,
+  read: Reader
+): TradeReading | null {
+  if (!ones || options.channel !== undefined) return null;
+  const readings = ones.map(({ text: one, channel }) => read(one.trim(), { ...options, channel }));
+  if (readings.some((r) => r.specs.length !== 1)) return null;
+  const specs = readings.map((r) => r.specs[0]);
+  const twice = (name: string, k: number): number => specs.slice(0, k).filter((s) => s.name === name).length;
+  const here = (some: readonly Piece[]): Piece[] =>
+    some.flatMap((one) => pieces.find((p) => p.text.toLowerCase() === one.text.toLowerCase()) ?? []);
+  return {
+    ...readings[0],
+    pieces,
+    specs: specs.map((s, k) => ({
+      ...s,
+      name: twice(s.name, k) ? cutText(`${s.name} ${twice(s.name, k) + 1}`, 80) : s.name
+    })),
+    assumed: [...new Set(readings.flatMap((r) => r.assumed))],
+    each: readings,
+    ignored: here(readings.flatMap((r) => r.ignored)),
+    guessed: here(readings.flatMap((r) => r.guessed))
+  };
+}
