@@ -14,7 +14,10 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
     return before.filter((p) => !['input', 'channel', 'sides'].includes(p.read.is));
   // What nobody knows is a name where a line begins, or where it is written like one; elsewhere it is a word not yet learnt.
   const said = unknown.find((p) => begins(p) && !/^[LR]$/.test(p.text) && (p.part === 0 || /^\p{Lu}/u.test(p.text)));
-  const first = pieces.find((p) => p.read.is === 'instrument' && !isAdjective(pieces, p)) ?? said ?? pieces.find((p) => p.from === source.at);
+  const first =
+    pieces.find((p) => p.read.is === 'instrument' && !isAdjective(pieces, p)) ??
+    said ??
+    pieces.find((p) => p.from === source.at);
   if (!first) return [];
   // What follows on "into", "with" or "without" is no name any more.
   const ends = pieces.find((p) => p.part === first.part && p.from > first.from && ENDS.test(p.text));
