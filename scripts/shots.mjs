@@ -187,14 +187,14 @@ const VIEWS = [
     }
   },
   {
-    name: 'unit',
+    name: 'lesson',
     themes: ['day'],
     size: DESK,
     go: async (page, url) => {
-      await page.goto(`${url}/kit`);
-      await page.getByRole('link', { name: /^History of 4 economy/ }).click();
-      await page.locator('[data-life] li').first().waitFor();
-      await page.waitForTimeout(300);
+      await page.goto(`${url}/learn/pickups`);
+      await page.locator('[data-reads]').waitFor();
+      await page.getByRole('slider', { name: /^lead/ }).press('End');
+      await page.waitForTimeout(800);
     }
   },
   {

@@ -23,6 +23,26 @@ const CODE_NAMES: Readonly<Record<string, string>> = {
   hums: 'hum',
   'lift-leaks': 'a lift that doesn’t isolate',
   'phantom-weak': 'weak phantom',
-  'phantom-spent': 'phantom overloaded'
+  'phantom-spent': 'phantom overloaded',
+  'box-as-adapter': 'a DI used as a plug adapter',
+  'speaker-level': 'speaker level into an input',
+  'line-into-phono': 'line level into a phono input',
+  'phono-into-line': 'a cartridge into a line input',
+  'outputs-joined': 'two outputs joined',
+  'no-trim': 'an input without a trim',
+  'phantom-off': 'phantom off',
+  'phantom-into-source': 'phantom into an output',
+  'plug-in-missing': 'no plug-in power',
+  'floats-lifted': 'something ungrounded',
+  'lift-no-help': 'a lift that doesn’t help',
+  'thru-joins': 'a thru that joins grounds',
+  'earth-removed': 'mains earth removed',
+  'no-load': 'an amp without a load',
+  'bridged-output': 'a bridged output',
+  'wrong-cable': 'the wrong kind of cable',
+  'cut-too-high': 'a low cut set too high',
+  'steps-up': 'a transformer that steps up',
+  'contacts-swapped': 'swapped contacts',
+  'over-rail': 'too few volts for the output'
 };
 export const codeName = (code: string): string => CODE_NAMES[code] ?? code.replaceAll('-', ' ');

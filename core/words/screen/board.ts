@@ -174,6 +174,7 @@ export const board = {
   editTheLineInWords: 'edit the line as text',
   buildTheLineByPointingBox: 'pick DI, run and input from lists',
   applyARemedyOfTheOpen: 'apply a remedy of the open line',
+  learnWhy: 'the lesson of what is wrong with the line',
   allWaysOfTheLineSide: 'compare all options for the line',
   anotherLineFromTheSameSource: 'another line from the same source',
   hissAndHumOfTheOpen: 'noise and hum of the open line, then its findings again',

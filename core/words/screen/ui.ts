@@ -27,6 +27,8 @@ export const ui = {
   worked: 'What worked',
   players: 'Players',
   drill: 'Drill',
+  learn: 'Learn',
+  lessons: 'Lessons',
   couldNotBeComputedItIs: (what: Shown, id: Shown) =>
     `${what} could not be computed. It is in the server’s log as ${id}.`,
   changesThatDidNotFit: 'Changes that did not fit',

@@ -13,6 +13,10 @@ export const FOR_ANYONE: ReadonlySet<string> = new Set([
   '/join/[code]',
   '/reset/[token]',
   '/s/[token]',
+  // Lessons are about nobody's show.
+  '/learn',
+  '/learn/[lesson]',
+  '/learn/handout',
   '/api/auth/[...all]',
   '/api/crew',
   '/api/crew/accept'

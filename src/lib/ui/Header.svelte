@@ -34,7 +34,13 @@
             ['/memory/venues', says.venues]
           ]
         },
-        one('/drill', says.drill),
+        {
+          name: says.learn,
+          views: [
+            ['/learn', says.lessons],
+            ['/drill', says.drill]
+          ]
+        },
         one('/crew', says.crew)
       ];
     const at = `/show/${show.id}`;

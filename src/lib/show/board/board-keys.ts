@@ -29,6 +29,7 @@ export function listen(board: Board): () => void {
     copy: onLine((l) => board.copy(l)),
     remove: onLine((l) => board.remove(l)),
     compare: onLine((l) => board.compare(l)),
+    learn: onLine((l) => void board.learn(l)),
     branch: onLine((l) => board.branchOff(l)),
     hum: look('hum'),
     contacts: look('contacts'),

@@ -209,6 +209,11 @@ export class Board {
   }
 
   /** All ways of a line, side by side. */
+  /** The lesson of the worst that is found on a line. */
+  async learn(line: Line): Promise<void> {
+    const { lessonFor } = await import('./lesson-for');
+    await goto(lessonFor(this.show.id, line.id, this.show.judging?.reports.get(line.id)));
+  }
   compare(line: Line): void {
     void goto(`/show/${this.show.id}/compare/${line.id}`);
   }

@@ -18,6 +18,7 @@ export const SHORTCUTS = {
   build: { keys: ['b'], shown: ['B'], text: says.buildTheLineByPointingBox },
   remedy: { keys: ['1', '2', '3', '4', '5'], shown: ['1', '5'], text: says.applyARemedyOfTheOpen },
   compare: { keys: ['w'], shown: ['W'], text: says.allWaysOfTheLineSide },
+  learn: { keys: ['l'], shown: ['L'], text: says.learnWhy },
   branch: { keys: ['a'], shown: ['A'], text: says.anotherLineFromTheSameSource },
   hum: { keys: ['h'], shown: ['H'], text: says.hissAndHumOfTheOpen },
   contacts: { keys: ['c'], shown: ['C'], text: says.itsContactsDrawn },

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { BETWEEN } from '$core/words/screen/shown';
   import { check as checkSays } from '$core/words/screen/check';
   import { checkedText, partText } from '$core/words/check';
   import { line as says } from '$core/words/screen/line';
@@ -151,11 +152,16 @@
                 <p>{told.reason}</p>
                 <p class="pt-1 text-quiet">{told.formula}</p>
                 <p class="num pt-1 leading-relaxed text-quiet">
-                  {#each told.inputs as input, i (i)}{#if i > 0}<span aria-hidden="true"> · </span>{/if}<span
-                      class="whitespace-nowrap">{input.name} <span class="text-base-content">{input.value}</span></span
+                  {#each told.inputs as input, i (i)}{#if i > 0}{BETWEEN}{/if}<span class="whitespace-nowrap"
+                      >{input.name} <span class="text-base-content">{input.value}</span></span
                     >{/each}
                   <span class="whitespace-nowrap"> → <span class="text-base-content">{told.result}</span></span>
                 </p>
+                {#await import('$lib/learn/LessonLink.svelte') then { default: LessonLink }}<LessonLink
+                    showId={show.id}
+                    lineId={line.id}
+                    code={f.code}
+                  />{/await}
               </div>
             {/if}
           </li>

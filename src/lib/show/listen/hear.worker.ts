@@ -6,11 +6,11 @@ import { extremesOf } from '$core/hear/extremes';
 import { lineAfter } from '$core/hear/line-after';
 import { matchLoudness, WANTED } from '$core/hear/loudness';
 import { bedOf, mixInto, roomNoise } from '$core/hear/mix';
-import { gainFor, loudRms, ready, render } from '$core/hear/render';
+import { loudRms } from '$core/hear/render';
 import { madeSound, type SoundId } from '$core/hear/sounds';
+import { throughLine } from '$core/hear/through-line';
 import { transferOf } from '$core/hear/transfer';
 import { withoutLine } from '$core/hear/undo';
-import { judgePlan } from '$core/judge/judge';
 import type { Pieces } from '$core/judge/solved-rig';
 import type { Op, Plan } from '$core/plan/schema';
 import { roomOf } from '$core/rig/audible';
@@ -66,32 +66,9 @@ export interface Variant {
   readonly fault: string | null;
 }
 
-/** Average playing stands here, dB full scale: room for peaks, and what a desk is set to. */
-const WORKING_DB = -18;
 /** Of a show so many lines make its mix, and it stands over the one that is listened to by so much, LU. */
 const MOST_IN_MIX = 10;
 const BED_OVER = 4;
-
-/** @param pieces of the rig that are solved already: candidates differ in one of them */
-function throughLine(
-  to: Pick<ToHear, 'rate' | 'noises' | 'amp'>,
-  { plan, line }: ReturnType<typeof lineAfter>,
-  sound: Float32Array,
-  pieces: Pieces,
-  told: (share: number) => void
-): Float32Array {
-  const made = ready(transferOf(plan, line), to.rate);
-  const report = to.noises ? judgePlan(plan, pieces).find((r) => r.id === line.id) : undefined;
-  const hum = report?.hum ? { spectrum: report.hum.spectrum, mainsHz: plan.policy.mainsHz } : null;
-  const gain = gainFor(sound, made.transfer.nominal);
-  const volts = render(made, sound, gain, { hum, hiss: to.noises }, told);
-  if (to.amp) return amplified(volts, to.rate);
-  // The desk’s gain brings the playing to its working level, and what comes with it along.
-  const level = loudRms(volts);
-  const scale = level > 0 ? 10 ** (WORKING_DB / 20) / level : 0;
-  for (let n = 0; n < volts.length; n++) volts[n] *= scale;
-  return volts;
-}
 
 function soundOf({ played, plan, rate }: ToHear): Float32Array {
   if (played.kind === 'made') return madeSound(played.id, rate);

@@ -1,0 +1,65 @@
+<script lang="ts">
+  import { lessons as says } from '$core/words/screen/lessons';
+  import { chanceOf, HEARD, onceIn, wanted } from '$core/hear/chance';
+  import { KNOB_NAMES, READS } from '$core/words/lesson-figures';
+  import { formatNumber } from '$core/units/format';
+
+  /** What guessing would do: as many right or more, of so many trials. */
+  let trials = $state(4);
+  let right = $state(3);
+  const LEAST = 4;
+  const MOST = 40;
+  const chance = $derived(chanceOf(right, trials));
+  const need = $derived(wanted(trials));
+  /** Chance of exactly so many, each over the likeliest. */
+  const bars = $derived.by(() => {
+    const exactly = Array.from(
+      { length: trials + 1 },
+      (_, k) => chanceOf(k, trials) - (k < trials ? chanceOf(k + 1, trials) : 0)
+    );
+    const most = Math.max(...exactly);
+    return exactly.map((p) => p / most);
+  });
+  const said = $derived(says.chance(formatNumber(right), formatNumber(trials), formatNumber(onceIn(right, trials))));
+</script>
+
+<div class="grid gap-3">
+  <label class="grid grid-cols-[11rem_1fr_6.5rem] items-center gap-x-4 max-sm:grid-cols-[1fr_auto]">
+    <span>{KNOB_NAMES.trials}</span>
+    <input
+      type="range"
+      class="range w-full range-sm max-sm:order-last max-sm:col-span-2"
+      min={LEAST}
+      max={MOST}
+      bind:value={trials}
+      oninput={() => (right = Math.min(right, trials))}
+    />
+    <span class="num text-right">{trials}</span>
+  </label>
+  <label class="grid grid-cols-[11rem_1fr_6.5rem] items-center gap-x-4 max-sm:grid-cols-[1fr_auto]">
+    <span>{KNOB_NAMES.right}</span>
+    <input
+      type="range"
+      class="range w-full range-sm max-sm:order-last max-sm:col-span-2"
+      min="0"
+      max={trials}
+      bind:value={right}
+    />
+    <span class="num text-right">{right}</span>
+  </label>
+</div>
+<div class="flex h-[140px] items-end gap-[2px] pt-4" role="img" aria-label={said} data-bars>
+  {#each bars as height, k (k)}
+    <span class="min-w-0 flex-1 rounded-t-sm {k >= right ? 'bg-primary' : 'bg-base-300'}" style:height="{height * 100}%"
+    ></span>
+  {/each}
+</div>
+<p class="pt-3" data-reads>
+  <span class="block text-[0.93em] text-quiet">{READS['fair-listening']}</span>
+  <span class="num text-[2em] leading-tight font-bold">{formatNumber(onceIn(right, trials))}</span>
+</p>
+<p class="leading-snug">
+  {said}
+  {chance <= HEARD ? says.heard : says.notHeard}
+  {need === null ? says.wantsMore(formatNumber(trials)) : says.wanted(formatNumber(need), formatNumber(trials))}
+</p>
