@@ -31,6 +31,7 @@ export const ACCESS: Readonly<Record<string, Readonly<Partial<Record<string, Lea
   '/show/[id]/earth': { GET: 'guest' },
   '/show/[id]/kit': { GET: 'guest' },
   '/show/[id]/learn/[lesson]': { GET: 'guest' },
+  '/show/[id]/measure': { GET: 'guest' },
   '/show/[id]/log': { GET: 'reader' },
   '/show/[id]/analyse': { GET: 'guest' },
   '/show/[id]/listen': { GET: 'guest' },

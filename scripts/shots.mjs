@@ -187,6 +187,25 @@ const VIEWS = [
     }
   },
   {
+    name: 'measure',
+    themes: ['day'],
+    size: DESK,
+    go: async (page, url) => {
+      await page.goto(`${url}/`);
+      await page.getByRole('link', { name: 'The Salt Road', exact: true }).click();
+      await page.getByRole('link', { name: 'Kit', exact: true }).click();
+      await page.getByRole('link', { name: 'Measure', exact: true }).click();
+      await page.getByLabel('What is measured').selectOption({ label: 'Electric bouzouki: single-coil pickup' });
+      await page.getByRole('button', { name: 'Start' }).click();
+      for (const step of [0, 1, 2, 3]) {
+        await page.locator(`[data-step="${step}"]`).waitFor();
+        await page.getByRole('button', { name: 'Play the sweep' }).click();
+      }
+      await page.locator('[data-result]').waitFor();
+      await page.waitForTimeout(600);
+    }
+  },
+  {
     name: 'lesson',
     themes: ['day'],
     size: DESK,
@@ -209,17 +228,6 @@ const VIEWS = [
       await page.evaluate(() => window.scrollTo(0, 0));
       await page.mouse.move(0, 0);
       await page.waitForTimeout(300);
-    }
-  },
-  {
-    name: 'say-a-line',
-    themes: ['day'],
-    size: DESK,
-    go: async (page, url) => {
-      await lines(page, url);
-      await page.keyboard.press('n');
-      await page.keyboard.type('cello piezo, 4 m, act');
-      await page.waitForTimeout(200);
     }
   },
   {

@@ -47,14 +47,25 @@ export function readProbes(system: System, probes: readonly Probe[], scratch: So
     row[k * CURVES + FAR] = toDb(magnitude(scratch.voltage(...p.far)));
   });
   probes.forEach((p, k) => {
-    if (!p.inject) return;
-    system.solveInjection(p.inject.a, p.inject.b, scratch);
-    const volts = scratch.voltage(p.inject.a, p.inject.b);
-    // One ampere divides: what enters the cable goes into the load, the rest into the output.
-    const load = entering(scratch, p.inject.a, p.inject.into, 2 * Math.PI * system.hz);
-    row[k * CURVES + ZIN] = toDb(magnitude(divide(volts, load)));
-    row[k * CURVES + ZOUT] = toDb(magnitude(divide(volts, minus([1, 0], load))));
+    const both = impedancesAt(system, p, scratch);
+    if (!both) return;
+    row[k * CURVES + ZIN] = toDb(magnitude(both.zin));
+    row[k * CURVES + ZOUT] = toDb(magnitude(both.zout));
   });
+}
+
+/** What an output sees, and has behind it, where the system stands, ohms; null behind a joint. @param scratch overwritten */
+export function impedancesAt(
+  system: System,
+  { inject }: Probe,
+  scratch: Solution
+): { readonly zin: Complex; readonly zout: Complex } | null {
+  if (!inject) return null;
+  system.solveInjection(inject.a, inject.b, scratch);
+  const volts = scratch.voltage(inject.a, inject.b);
+  // One ampere divides: what enters the cable goes into the load, the rest into the output.
+  const load = entering(scratch, inject.a, inject.into, 2 * Math.PI * system.hz);
+  return { zin: divide(volts, load), zout: divide(volts, minus([1, 0], load)) };
 }
 
 /** Current from a node into what a core begins with, amperes. */

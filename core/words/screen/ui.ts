@@ -27,6 +27,7 @@ export const ui = {
   worked: 'What worked',
   players: 'Players',
   drill: 'Drill',
+  measure: 'Measure',
   learn: 'Learn',
   lessons: 'Lessons',
   couldNotBeComputedItIs: (what: Shown, id: Shown) =>

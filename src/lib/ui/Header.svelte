@@ -55,7 +55,13 @@
           [`${at}/schools`, says.schools]
         ]
       },
-      one(`${at}/kit`, says.kit),
+      {
+        name: says.kit,
+        views: [
+          [`${at}/kit`, says.kit],
+          [`${at}/measure`, says.measure]
+        ]
+      },
       one(`${at}/paper`, says.paper),
       one(`${at}/check`, says.check),
       one(`${at}/listen`, says.listen),

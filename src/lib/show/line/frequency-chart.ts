@@ -31,6 +31,8 @@ export type Curve = ChartDataset<'line', { x: number; y: number }[]>;
 export class FrequencyChart {
   readonly #chart: Chart<'line', { x: number; y: number }[]>;
   #band: Band | null = null;
+  /** How what stands along the side is written. */
+  #told: ((y: number) => string) | null = null;
 
   constructor(canvas: HTMLCanvasElement) {
     this.#chart = new Chart(canvas, {
@@ -64,7 +66,7 @@ export class FrequencyChart {
                 .map((k) => ({ value: top - k * step }))
                 .filter((t) => t.value >= axis.min);
             },
-            ticks: { callback: (value) => formatNumber(Number(value)), autoSkip: false }
+            ticks: { callback: (value) => this.#told?.(Number(value)) ?? formatNumber(Number(value)), autoSkip: false }
           }
         },
         plugins: {
@@ -77,7 +79,10 @@ export class FrequencyChart {
             filter: (item) => item.dataset.label !== '',
             callbacks: {
               title: ([item]) => formatHz(item.parsed.x ?? 0),
-              label: (item) => says.db3(item.dataset.label ?? '', formatNumber(item.parsed.y ?? 0, 1))
+              label: (item) =>
+                this.#told
+                  ? `${item.dataset.label} ${this.#told(item.parsed.y ?? 0)}`
+                  : says.db3(item.dataset.label ?? '', formatNumber(item.parsed.y ?? 0, 1))
             }
           }
         }
@@ -85,9 +90,13 @@ export class FrequencyChart {
     });
   }
 
-  /** @param low, high of the scale, dB */
-  draw(curves: Curve[], { low, high, band }: { low: number; high: number; band: Band | null }): void {
+  /** @param low, high of the scale, dB @param told how they are written, where not as decibels */
+  draw(
+    curves: Curve[],
+    { low, high, band, told }: { low: number; high: number; band: Band | null; told?: (y: number) => string }
+  ): void {
     this.#band = band;
+    this.#told = told ?? null;
     this.#chart.data.datasets = curves;
     const { scales, plugins } = this.#chart.options;
     Object.assign(scales!.y!, { min: low, max: high });

@@ -105,6 +105,18 @@ export const setDevice = (plan: Plan, device: string, subject: string, name: str
     draft.devices[device].settings[name] = value;
   });
 
+/** Values that were measured, of a device or of a metre of a cable: one step. */
+export const setMeasuredValues = (
+  plan: Plan,
+  { device, cable }: { readonly device: string | null; readonly cable: string | null },
+  subject: string,
+  values: Readonly<Record<string, number>>
+): Edit | null =>
+  set(plan, subject, (draft) => {
+    if (device && draft.devices[device]) Object.assign(draft.devices[device].settings, values);
+    if (cable && draft.cables[cable]) draft.cables[cable].settings = { ...draft.cables[cable].settings, ...values };
+  });
+
 export const setSupply = (plan: Plan, device: string, subject: string, supply: string) =>
   set(plan, subject, (draft) => {
     draft.devices[device].supply = supply;

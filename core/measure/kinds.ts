@@ -1,0 +1,40 @@
+import { CABLES } from '../gear/cables';
+import { modelOf } from '../gear/catalogue';
+
+/** What can be measured, each with the values of its class that a measurement tells, and its network from them. */
+
+export const MEASURED = ['coil', 'piezo', 'output', 'input', 'cable', 'di'] as const;
+export type MeasuredKind = (typeof MEASURED)[number];
+
+/** A value that is looked for: of the device's model, or what a metre of cable has. */
+export interface Sought {
+  readonly param: string;
+  readonly typ: number;
+}
+
+/** Values of a class that its impedance, or of a DI its response, tells. */
+const TOLD: Readonly<Record<Exclude<MeasuredKind, 'cable'>, readonly string[]>> = {
+  coil: ['R', 'L', 'C', 'loss'],
+  piezo: ['C'],
+  output: ['R'],
+  input: ['zin', 'Cin'],
+  di: ['ratio', 'Lp', 'leakage']
+};
+
+export function soughtOf(kind: MeasuredKind, model: string): readonly Sought[] {
+  if (kind === 'cable') return [{ param: 'cShield', typ: CABLES.instrument.params.cShield.typ }];
+  const { params } = modelOf(model);
+  return TOLD[kind].filter((param) => param in params).map((param) => ({ param, typ: params[param].typ }));
+}
+
+/** Which kind a model of the catalogue is measured as; null for what is not measured. */
+export function kindOf(model: string): MeasuredKind | null {
+  const { family, params, signal } = modelOf(model);
+  if (family === 'source') {
+    if ('L' in params && 'loss' in params) return 'coil';
+    if (signal?.nature === 'capacitor') return 'piezo';
+    return 'R' in params ? 'output' : null;
+  }
+  if (family === 'input') return 'zin' in params ? 'input' : null;
+  return family === 'box' && 'ratio' in params && 'Lp' in params ? 'di' : null;
+}

@@ -1,0 +1,82 @@
+import type { Complex } from '../solver/system';
+import { curveOf } from './devices';
+import { type MeasuredKind, soughtOf } from './kinds';
+import type { Resistors } from './plug';
+import { type Fitted, fit } from './fit';
+import { GRID, type Heard, ratioAt, SWEEP, sweepSound, takeApart } from './sweep';
+import { type Bench, benchOf, impedanceOf } from './two-loads';
+
+/** From what came back to values of a device: one step a patch, in the order in which they are plugged. */
+
+/** What comes back higher than this has clipped, of full scale. */
+export const CLIPPED = 0.98;
+/** The loop comes back weaker than this: nothing is plugged, dB below what was played. */
+const NOTHING_DB = -50;
+
+export interface Measured {
+  readonly hz: readonly number[];
+  /** Impedance, or of a DI what comes out over what goes in. */
+  readonly curve: readonly Complex[];
+  /** The class with the values that were found. */
+  readonly fitted: readonly Complex[];
+  readonly values: readonly {
+    readonly param: string;
+    readonly value: number;
+    readonly spread: number;
+    readonly typ: number;
+  }[];
+  readonly misfit: number;
+  readonly inverted: boolean;
+  /** Second and third harmonic over the fundamental, dB; of a DI. */
+  readonly harmonics: Heard['harmonics'] | null;
+}
+
+export type Trouble = 'nothing' | 'clipped';
+
+/** What one sweep brought back, or why it cannot be used. @param level that it was played at @param faint next to nothing is what one hopes for */
+export function hearSweep(recorded: Float32Array, level: number, faint = false): Heard | Trouble {
+  const heard = takeApart(recorded, SWEEP, level);
+  if (heard.peak >= CLIPPED) return 'clipped';
+  if (!faint && 20 * Math.log10(heard.peak / level) < NOTHING_DB) return 'nothing';
+  return heard;
+}
+
+/**
+ * @param heard what came back from each patch, in the order of `patchesFor`
+ * @param metres of a cable
+ */
+export function measured(
+  kind: MeasuredKind,
+  model: string,
+  heard: readonly Heard[],
+  resistors: Resistors,
+  metres = 1
+): Measured {
+  const [loop] = heard;
+  const hz = GRID.filter((f) => kind !== 'di' || f <= 18_000);
+  const sought = soughtOf(kind, model);
+  const start = sought.map((s) => s.typ);
+  const named = (values: readonly number[]): Record<string, number> =>
+    Object.fromEntries(sought.map((s, k) => [s.param, values[k]]));
+  const of = (values: readonly number[]): readonly Complex[] => curveOf(kind, model, named(values), hz, metres);
+  let curve: readonly Complex[];
+  let inverted = false;
+  if (kind === 'di') {
+    const over = ratioAt(heard[1], loop, hz);
+    inverted = heard[1].sign !== loop.sign;
+    curve = inverted ? over.map(([re, im]) => [-re, -im] as const) : over;
+  } else {
+    const [loaded, open, across] = heard.slice(1).map((h) => ratioAt(h, loop, hz));
+    const bench: Bench = benchOf(hz, open, loaded, resistors.series, resistors.load);
+    curve = impedanceOf(bench, across);
+  }
+  const found: Fitted = fit(curve, of, start);
+  return {
+    ...{ hz, curve, fitted: of(found.values), misfit: found.misfit, inverted },
+    values: sought.map(({ param, typ }, k) => ({ param, typ, value: found.values[k], spread: found.spread[k] })),
+    harmonics: kind === 'di' ? heard[1].harmonics : null
+  };
+}
+
+/** The sweep as it is played. */
+export const stimulus = (level: number): Float32Array => sweepSound(SWEEP, level);

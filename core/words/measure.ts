@@ -1,0 +1,35 @@
+import type { MeasuredKind } from '../measure/kinds';
+import type { Patch } from '../measure/plug';
+import { formatQuantity } from '../units/format';
+
+/** How things are plugged for a measurement, in words. */
+export function patchText(patch: Patch, kind: MeasuredKind): string {
+  switch (patch.is) {
+    case 'loop':
+      return 'Plug a short lead from the output to the input.';
+    case 'loaded':
+      return `Leave it, and put the ${formatQuantity('resistance', patch.load)} resistor across it: tip to sleeve.`;
+    case 'open':
+      return `Take that resistor off, and put the ${formatQuantity('resistance', patch.series)} one between output and input: tip to tip.`;
+    case 'across':
+      return kind === 'cable'
+        ? 'Leave it, and plug one end of the lead in beside the input; its other end stays open.'
+        : kind === 'input'
+          ? 'Leave it, and plug the input that is measured in beside the interface’s own.'
+          : `Leave it, and plug the ${kind === 'output' ? 'output, silent,' : 'instrument'} in beside the input.`;
+    case 'through':
+      return 'Take the loop apart: output into the DI, the DI into the input. The gain stays as it was.';
+    case 'common':
+      return 'Feed both legs of the input from the output.';
+  }
+}
+
+/** What is measured, in a word. */
+export const KIND_NAMES: Readonly<Record<MeasuredKind, string>> = {
+  coil: 'pickup',
+  piezo: 'piezo',
+  output: 'output',
+  input: 'input',
+  cable: 'lead',
+  di: 'DI'
+};

@@ -1,0 +1,68 @@
+import { expect, expectAccessibleInBoth, freshShow, row, test } from './app';
+import { PHONE } from './checking';
+
+test('a pickup is measured on the simulated interface step by step; its values are used by the judge, and undone', async ({
+  page,
+  app
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/measure`);
+  await expect(page.getByRole('heading', { name: 'Measure', level: 1 })).toBeVisible();
+  // With a real interface nothing starts before all gates are ticked.
+  await page.getByRole('radio', { name: 'the interface of this computer' }).check();
+  const start = page.getByRole('button', { name: 'Start' });
+  await expect(start).toBeDisabled();
+  const gates = page.locator('[data-gates] input');
+  for (let k = 0; k < (await gates.count()); k++) {
+    await expect(start).toBeDisabled();
+    await gates.nth(k).check();
+  }
+  await expect(start).toBeEnabled();
+  await expectAccessibleInBoth(page);
+  await page.getByRole('radio', { name: 'a simulated interface' }).check();
+  await page.getByLabel('What is measured').selectOption({ label: 'Electric bouzouki: single-coil pickup' });
+  await start.click();
+  const play = page.getByRole('button', { name: 'Play the sweep' });
+  for (const step of [0, 1, 2, 3]) {
+    await expect(page.locator(`[data-step="${step}"]`)).toBeVisible();
+    await play.click();
+  }
+  const result = page.locator('[data-result="coil"]');
+  await expect(result).toBeVisible({ timeout: 30_000 });
+  await expect(result).toContainText('The network of its class explains the curve.');
+  const found = Number(await result.locator('[data-found="L"]').getAttribute('data-value'));
+  expect(found).toBeGreaterThan(1.4);
+  expect(found).toBeLessThan(4.2);
+  await expectAccessibleInBoth(page);
+  // What the simulated device really has stands beside it, and that none of it is about one's own gear.
+  await expect(page.locator('[data-made-up]')).toContainText('made up');
+  await page.getByRole('button', { name: 'Use them all the same' }).click();
+  await expect(page.getByText('Used. The line is judged with them.')).toBeVisible();
+  await expect(page.getByText('Saved')).toBeVisible();
+  const settings = async (): Promise<Record<string, number>> => {
+    const file = (await (await page.request.get(`${app.url}/api/shows/${id}/plan`)).json()) as {
+      plan: { devices: Record<string, { model: string; settings: Record<string, number> }> };
+    };
+    return Object.values(file.plan.devices).find((d) => d.model === 'single-coil' && d.settings.L)?.settings ?? {};
+  };
+  expect((await settings()).L).toBeCloseTo(found, 6);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await settings()).L).toBeUndefined();
+  await page.goto(`${app.url}/show/${id}`);
+  await expect(row(page, 'Electric bouzouki')).toBeVisible();
+});
+
+test('with a multimeter on a phone: impedances from two levels, and levels that cannot be', async ({ page, app }) => {
+  await page.setViewportSize(PHONE);
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  await page.goto(`${app.url}/show/${id}/measure`);
+  await page.getByText('With a multimeter instead').click();
+  // 1 V into 10 kΩ and 0.5 V into 1 kΩ: 1 = E·10 ÷ (10 + z), 0.5 = E ÷ (1 + z).
+  const is = page.locator('[data-two-loads]');
+  await expect(is).toHaveText('It is 1.25 kΩ.');
+  await page.getByLabel('Level 2').fill('2 V');
+  await page.getByLabel('Level 2').blur();
+  await expect(is).toContainText('contradict');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(PHONE.width);
+  await expectAccessibleInBoth(page);
+});
