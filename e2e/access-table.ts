@@ -20,6 +20,7 @@ export const ACCESS: Readonly<Record<string, Readonly<Partial<Record<string, Lea
   '/memory/venues': { GET: 'reader' },
   '/memory/venues/[venue]': { GET: 'reader' },
   '/healthz': { GET: 'stranger' },
+  '/metrics': { GET: 'stranger' },
   '/sign-in': { GET: 'stranger' },
   '/invite/[token]': { GET: 'stranger' },
   '/join/[code]': { GET: 'stranger' },

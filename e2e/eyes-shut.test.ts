@@ -60,7 +60,7 @@ test('with eyes shut: a line is typed and its verdict heard, a fix applied, comp
   await page.keyboard.press('Escape');
 
   // Keys of one character are switched off and on again.
-  await page.getByRole('button', { name: 'Keys', exact: true }).click();
+  await page.getByRole('button', { name: 'Help', exact: true }).click();
   await page.getByLabel(/^Keys of one character do nothing/).check();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Cello', exact: true }).focus();
@@ -100,5 +100,26 @@ test('with eyes shut: a hum is traced and cured by names alone; the focus goes o
     if ((await asked.count()) === 0) break;
     await asked.locator('[data-answer]').first().press('Enter');
     await page.waitForFunction(() => document.activeElement !== document.body);
+  }
+});
+
+test('at twice the size every view stands without a way to the side, and the tab of where one is is in sight', async ({
+  page,
+  app
+}) => {
+  // 1280 by 800 at 200 % is what 640 by 400 is.
+  await page.setViewportSize({ width: 640, height: 400 });
+  const show = `${app.url}/show/${await freshShow(page, app.url, 'The Salt Road')}`;
+  const views = ['', '/propose', '/kit', '/measure', '/paper', '/check', '/listen', '/earth', '/trace', '/log'];
+  for (const view of views) {
+    await page.goto(`${show}${view}`);
+    await expect(page.getByRole('main')).toBeVisible();
+    const found = await page.evaluate(() => {
+      const tab = document.querySelector('header nav [aria-current]')!.getBoundingClientRect();
+      const nav = document.querySelector('header nav')!.getBoundingClientRect();
+      const wide = document.documentElement.scrollWidth;
+      return { inSight: tab.left >= nav.left - 1 && tab.right <= nav.right + 1, wide };
+    });
+    expect([view, found]).toEqual([view, { inSight: true, wide: 640 }]);
   }
 });

@@ -14,6 +14,8 @@ const renamed = journal.entries.find((e) => e.tag === '0008_model_ids')!;
 test('a file and a database of version 1 open: plans, what was printed, edits that can still be taken back, the kit', async ({
   device
 }) => {
+  // A server of its own is started, filled, ended and started again.
+  test.setTimeout(90_000);
   const { app, sql, end } = await ownApp();
   try {
     const page = await (await device()).newPage();

@@ -18,6 +18,16 @@ test('a page from elsewhere can change nothing', async ({ request: api, path }) 
   expect((await post({ origin: path('') })).status()).toBe(201);
 });
 
+test('metrics tell counts and times on a machine that nobody else reaches, by routes and not by addresses', async ({
+  request: api,
+  path
+}) => {
+  await api.get(path('/drill'));
+  const text = await (await api.get(path('/metrics'))).text();
+  expect(text).toMatch(/guanxi_request_seconds_count\{route="\/drill",method="GET",status="200"\} \d+/);
+  expect(text).not.toMatch(/[0-9a-f]{8}-[0-9a-f]{4}/);
+});
+
 test('a foreign name pointed at this machine gets no answer', async ({ app }) => {
   const status = await new Promise((resolve, reject) => {
     const req = request(

@@ -9,6 +9,7 @@ import { throughTheDoor } from '$lib/server/door';
 import { anybody, dropFirstInvites, makeInvite } from '$lib/server/crew';
 import { fillDemo } from '$lib/server/demo';
 import { log } from '$lib/server/log';
+import { observed } from '$lib/server/metrics';
 import { catchUpAll } from '$lib/server/show-log/writer';
 import { isLoopback, sameOrigin } from '$lib/server/http';
 import { clientOf, isOwnHost, originForOthers } from '$lib/server/origin';
@@ -79,7 +80,21 @@ function rootOf(error: unknown): { code?: string; message: string } {
   return at;
 }
 
-export const handle: Handle = async ({ event, resolve }) => {
+export const handle: Handle = async (asked) => {
+  const { event } = asked;
+  const since = performance.now();
+  const seconds = (): number => (performance.now() - since) / 1000;
+  try {
+    const response = await answered(asked);
+    observed(event.route.id, event.request.method, response.status, seconds());
+    return response;
+  } catch (thrown) {
+    observed(event.route.id, event.request.method, isRedirect(thrown) ? thrown.status : 500, seconds());
+    throw thrown;
+  }
+};
+
+const answered: Handle = async ({ event, resolve }) => {
   const { request, route, url } = event;
   // A foreign name pointed at this machine must not reach it through somebody's browser.
   if (!isOwnHost(request.headers.get('host') ?? ''))

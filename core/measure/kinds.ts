@@ -27,9 +27,14 @@ export function soughtOf(kind: MeasuredKind, model: string): readonly Sought[] {
   return TOLD[kind].filter((param) => param in params).map((param) => ({ param, typ: params[param].typ }));
 }
 
-/** Which kind a model of the catalogue is measured as; null for what is not measured. */
+/** Loudspeaker level kills an interface, and a sweep a ribbon; other microphones want phantom, which is off. */
+const NEVER: ReadonlySet<string> = new Set(['speaker', 'microphone']);
+
+/** Which kind a model of the catalogue is measured as; null for what is not measured, or must not be. */
 export function kindOf(model: string): MeasuredKind | null {
-  const { family, params, signal } = modelOf(model);
+  const { family, params, signal, ports } = modelOf(model);
+  if (family === 'source' && ports.some((p) => NEVER.has(p.level))) return null;
+  if (family === 'input' && ports.some((p) => p.level === 'speaker')) return null;
   if (family === 'source') {
     if ('L' in params && 'loss' in params) return 'coil';
     if (signal?.nature === 'capacitor') return 'piezo';

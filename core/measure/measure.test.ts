@@ -116,6 +116,9 @@ describe('what may be measured', () => {
   it('every kind has models, and every value that is looked for is one of the model’s', () => {
     const kinds = new Set(MODELS.map((m) => kindOf(m.id)));
     for (const kind of MEASURED.filter((k) => k !== 'cable')) expect(kinds).toContain(kind);
+    // Nothing at loudspeaker level, no ribbon, nothing that wants phantom is driven by a sweep.
+    for (const id of ['power-amp', 'valve-amp', 'ribbon', 'condenser-mic', 'dynamic-mic', 'cabinet'])
+      expect([id, kindOf(id)]).toEqual([id, null]);
     for (const { id, params } of MODELS) {
       const kind = kindOf(id);
       for (const { param } of kind ? soughtOf(kind, id) : []) expect(Object.keys(params)).toContain(param);

@@ -7,7 +7,7 @@ export const ui = {
   guanxiAllShows: 'Guanxi, all shows',
   show: 'Show',
   crew: 'Crew',
-  keys: 'Keys',
+  help: 'Help',
   lines: 'Lines',
   propose: 'Propose',
   schools: 'Rules of thumb',

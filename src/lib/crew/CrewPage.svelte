@@ -36,7 +36,8 @@
     busy = true;
     const sent = await send<T>(method, path, body);
     busy = false;
-    await renew('app:crew');
+    // Where the network went in the middle of it, what is shown stays.
+    await renew('app:crew').catch(() => undefined);
     if (sent.ok) return sent.answer;
     toast.error(sent.message);
     return null;

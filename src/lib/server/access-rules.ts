@@ -8,6 +8,8 @@ export const isOfShow = (route: string | null): boolean => /^\/(api\/shows|show)
 /** Routes that a stranger may ask for: each gives nothing away without a password or what a link holds. */
 export const FOR_ANYONE: ReadonlySet<string> = new Set([
   '/healthz',
+  // Asks for a token of its own.
+  '/metrics',
   '/sign-in',
   '/invite/[token]',
   '/join/[code]',

@@ -77,7 +77,13 @@
     ];
   });
   let converting = $state(false);
-  onMount(() => tinykeys(window, { u: unlessBusy(() => (converting = true)) }));
+  let helping = $state(false);
+  const help = (): void => void (onhelp ? onhelp() : (helping = true));
+  onMount(() => {
+    // Where a view has a list of keys of its own, it listens itself.
+    const ask = unlessBusy(() => void (onhelp ? null : help()));
+    return tinykeys(window, { u: unlessBusy(() => (converting = true)), '?': ask, 'Shift+?': ask });
+  });
   let nav = $state<HTMLElement>();
   /** The view one is in, or that one came into a thing from: the longest address that leads here. */
   const at = $derived(
@@ -94,7 +100,7 @@
 </script>
 
 <header
-  class="no-print flex min-h-[46px] items-center gap-x-5 border-b border-base-300 bg-card px-5 max-sm:flex-wrap max-sm:gap-x-3 max-sm:px-3.5 max-sm:pt-2"
+  class="no-print flex min-h-[46px] items-center gap-x-5 border-b border-base-300 bg-card px-5 max-md:flex-wrap max-md:gap-x-3 max-md:pt-2 max-sm:px-3.5"
 >
   {#if guest}
     <span class="text-[1.3em] font-bold tracking-tight">{says.guanxi}</span>
@@ -107,7 +113,7 @@
   <nav
     bind:this={nav}
     aria-label={show ? says.show : says.crew}
-    class="flex min-w-0 gap-1 overflow-x-auto max-sm:order-last max-sm:-mx-2 max-sm:w-full"
+    class="flex min-w-0 gap-1 overflow-x-auto max-md:order-last max-md:-mx-2 max-md:w-full"
   >
     {#each places as place (place.name)}
       <a
@@ -130,11 +136,7 @@
     >
     <LengthSwitch />
     <ThemeSwitch />
-    {#if onhelp}
-      <button type="button" class="key h-6 max-sm:hidden" onclick={onhelp} aria-label={says.keys} title={says.keys}
-        >?</button
-      >
-    {/if}
+    <button type="button" class="key h-6" onclick={help} aria-label={says.help} title={says.help}>?</button>
   </div>
 </header>
 {#if here && here.views.length > 1}
@@ -155,6 +157,9 @@
   </nav>
 {/if}
 
+{#if helping}
+  {#await import('./HelpHere.svelte') then { default: HelpHere }}<HelpHere onclose={() => (helping = false)} />{/await}
+{/if}
 {#if converting}
   {#await import('./Converter.svelte') then { default: Converter }}<Converter
       onclose={() => (converting = false)}

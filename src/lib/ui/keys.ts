@@ -20,8 +20,8 @@ export const unlessTyping =
   };
 
 /** The same, left alone as well while a dialog is open: it has keys of its own. */
-export const unlessBusy = (act: () => void): ((event: KeyboardEvent) => void) => {
-  const free = unlessTyping(act);
+export const unlessBusy = (act: () => void, fields = TYPED): ((event: KeyboardEvent) => void) => {
+  const free = unlessTyping(act, fields);
   return (event) => {
     if (!document.querySelector('dialog[open]')) free(event);
   };

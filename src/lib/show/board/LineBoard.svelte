@@ -39,6 +39,8 @@
 
   /** There is room for the log beside the board, for those that it is for. */
   let wide = $state(false);
+  /** First steps, on a show that nothing stands in yet. */
+  let touring = $state(false);
   $effect(() => void (show.at = board.openId));
   onMount(() => {
     // A label's code names the line that it is on.
@@ -50,7 +52,10 @@
     look();
     room.addEventListener('change', look);
     // On a new show there is nothing to look at: one begins to type.
-    if (board.lines.length === 0) board.field?.focus();
+    if (board.lines.length === 0) {
+      board.field?.focus();
+      void import('./tour-kept').then(({ tourKept }) => (touring = show.mayChange && !tourKept.left()));
+    }
     show.help = () => (board.dialog = { kind: 'keys' });
     const stop = listen(board);
     news.follow(show.feed, 'readings', ({ show: of }) => of === show.id);
@@ -94,6 +99,9 @@
     <h1 class="sr-only print:not-sr-only print:px-5 print:pt-4 print:text-[1.4em] print:font-bold">
       {says.lines(show.name)}
     </h1>
+    {#if touring}{#await import('./Tour.svelte') then { default: Tour }}<Tour
+          onleave={() => (touring = false)}
+        />{/await}{/if}
     {#if show.mayChange}<TypeField bind:this={board.field} />{/if}
     {#if judging?.unjudged}
       <div class="px-5"><NotComputed failed={judging.unjudged} what={says.theLines} /></div>

@@ -4,7 +4,7 @@
   import { counted } from '$core/words/screen/counted';
   import { compare as says } from '$core/words/screen/compare';
   import { resolve } from '$core/plan/resolved';
-  import { TYPED_BUT_TICKS, unlessTyping } from '$lib/ui/keys';
+  import { TYPED_BUT_TICKS, unlessBusy } from '$lib/ui/keys';
   import { goto } from '$app/navigation';
   import type { Route } from '$core/advise/route';
   import { pickOf, QUESTIONS } from '$core/advise/schools';
@@ -33,7 +33,7 @@
   }
   const { lineId }: Props = $props();
 
-  const when = (act: () => void) => unlessTyping(act, TYPED_BUT_TICKS);
+  const when = (act: () => void) => unlessBusy(act, TYPED_BUT_TICKS);
   const show = useShow();
   const { session } = show;
   const plan = $derived(session.plan);

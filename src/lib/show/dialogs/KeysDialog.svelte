@@ -3,6 +3,7 @@
   import { SHORTCUTS } from '$lib/show/board/shortcuts';
   import { singleKeys } from '$lib/ui/keys';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import HelpWords from '$lib/ui/HelpWords.svelte';
 
   const { onclose }: { onclose: () => void } = $props();
   const KEYS = Object.values(SHORTCUTS).filter(({ shown }) => shown.length > 0);
@@ -20,4 +21,5 @@
       <dd>{text}</dd>
     {/each}
   </dl>
+  <div class="mt-5"><HelpWords view="lines" /></div>
 </Dialog>

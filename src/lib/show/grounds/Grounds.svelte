@@ -16,7 +16,7 @@
   import { ROOM_NAMES } from '$core/words/names';
   import { cutText } from '$core/text/well-formed';
   import { cureText } from '$core/words/trace';
-  import { unlessTyping } from '$lib/ui/keys';
+  import { unlessBusy } from '$lib/ui/keys';
   import { uuid } from '$lib/uuid';
   import { onMount } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -127,7 +127,7 @@
     if (change(putSupply(plan, id, blankSupply(says.supply2(Object.keys(plan.supplies).length + 1))))) supplyId = id;
   }
   onMount(() => {
-    const when = (act: () => void) => unlessTyping(act);
+    const when = (act: () => void) => unlessBusy(act);
     const step = (by: number) => (): void => {
       const list = map?.rings ?? [];
       const at = list.findIndex((r) => r.key === ringKey);

@@ -9,7 +9,7 @@
   import { LogBook } from '$lib/show/log/log-book.svelte';
   import { useShow } from '$lib/show/session/context';
   import { lineName, setInfo } from '$lib/show/session/edits';
-  import { unlessTyping } from '$lib/ui/keys';
+  import { unlessBusy } from '$lib/ui/keys';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { tinykeys } from 'tinykeys';
@@ -42,7 +42,7 @@
   onMount(() => {
     void book.lane.resume();
     if (show.mayChange) void crew.open(show.feed);
-    const when = (act: () => void) => unlessTyping(act);
+    const when = (act: () => void) => unlessBusy(act);
     const stop = tinykeys(window, {
       Space: when(() => void (player.playing ? player.pause() : player.play())),
       ...(Object.fromEntries(

@@ -5,7 +5,7 @@ import type { Patch } from '$core/measure/plug';
 import { resolve } from '$core/plan/resolved';
 import type { Plan } from '$core/plan/schema';
 import { type Remote, wrap } from 'comlink';
-import type { MeasureApi } from './measure.worker';
+import type { Came, MeasureApi } from './measure.worker';
 import type { SoundPort } from './sound-port';
 
 /** Something of a show that can be measured. */
@@ -25,9 +25,10 @@ export function targetsOf(plan: Plan): Target[] {
   const seen = new Set<string>();
   return resolve(plan).lines.flatMap((line): Target[] => {
     const devices = line.devices.flatMap((device): Target[] => {
-      const { model } = plan.devices[device];
+      const { model, settings } = plan.devices[device];
       const kind = kindOf(model);
-      if (!kind || seen.has(device)) return [];
+      // Nothing is measured at a socket that gives phantom.
+      if (!kind || seen.has(device) || settings.phantom === 'on') return [];
       seen.add(device);
       return [{ key: `device ${device}`, kind, model, line: line.id, device, cable: null }];
     });
@@ -119,7 +120,7 @@ export class MeasureDesk {
       this.busy = false;
     }
   }
-  async #once(level: number, step: number): ReturnType<MeasureApi['hear']> extends infer R ? Promise<R> : never {
+  async #once(level: number, step: number): Promise<Came> {
     const samples = await this.#api.stimulus(level);
     const back = this.simulated
       ? await this.#api.playSimulated(samples, this.patches[step])

@@ -8,6 +8,12 @@ import { expose, transfer } from 'comlink';
 
 /** What came back is taken apart, and values are looked for, beside the page. The simulated interface lives here, too. */
 
+/** What came back of one sweep: how high, of full scale, or why it cannot be used. */
+export interface Came {
+  readonly trouble: Trouble | null;
+  readonly peak: number;
+}
+
 let standIn: StandIn | null = null;
 let kept: Heard[] = [];
 
@@ -30,7 +36,7 @@ const api = {
     return transfer(samples, [samples.buffer]);
   },
   /** Keeps what one way of plugging brought back; a quiet one is only looked at. @param at which of the ways */
-  hear(recorded: Float32Array, quiet: boolean, at: number): { trouble: Trouble | null; peak: number } {
+  hear(recorded: Float32Array, quiet: boolean, at: number): Came {
     const heard = hearSweep(recorded, quiet ? QUIET : MEASURING);
     if (typeof heard === 'string') return { trouble: heard, peak: 0 };
     if (!quiet) kept = [...kept.slice(0, at), heard];

@@ -42,9 +42,11 @@
   let size = $state<'A4' | 'LETTER'>('A4');
   let marks = $state(true);
   const ticked = untrack(() => new Ticks(show.id, ticks, show.rows));
+  /** Loads anew what was printed; where the network goes in the middle of it, what is shown stays. */
+  const again = (): Promise<void> => renew(() => true).catch(() => undefined);
   onMount(() => {
     void ticked.open(show.feed);
-    const stop = show.feed.on('prints', ({ show: id }) => id === show.id && void renew(() => true));
+    const stop = show.feed.on('prints', ({ show: id }) => id === show.id && void again());
     return () => {
       stop();
       ticked.close();
@@ -94,7 +96,7 @@
     else {
       const { revision: at } = (await answer.json()) as { revision: number };
       toast(says.revisionIsNotedAsPrintedWhat(at));
-      await renew(() => true);
+      await again();
     }
   }
 
