@@ -20,5 +20,17 @@ export const allRoutes = () =>
   });
 
 /** Where whoever comes has to be let in: they come with a secret or to give one, or for what is about nobody. */
-const DOORS = ['/healthz', '/metrics', '/learn', '/learn/', '/sign-in', '/invite/', '/join/', '/reset/', '/s/', '/api/auth/', '/api/crew/accept'];
+const DOORS = [
+  '/healthz',
+  '/metrics',
+  '/learn',
+  '/learn/',
+  '/sign-in',
+  '/invite/',
+  '/join/',
+  '/reset/',
+  '/s/',
+  '/api/auth/',
+  '/api/crew/accept'
+];
 export const isDoor = ({ path }) => DOORS.some((d) => path === d || (d.endsWith('/') && path.startsWith(d)));
