@@ -191,8 +191,7 @@ const VIEWS = [
     themes: ['day'],
     size: DESK,
     go: async (page, url) => {
-      await page.goto(`${url}/`);
-      await page.getByRole('link', { name: 'The Salt Road', exact: true }).click();
+      await lines(page, url);
       await page.getByRole('link', { name: 'Kit', exact: true }).click();
       await page.getByRole('link', { name: 'Measure', exact: true }).click();
       await page.getByLabel('What is measured').selectOption({ label: 'Electric bouzouki: single-coil pickup' });
