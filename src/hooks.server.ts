@@ -11,7 +11,7 @@ import { fillDemo } from '$lib/server/demo';
 import { log } from '$lib/server/log';
 import { observed } from '$lib/server/metrics';
 import { catchUpAll } from '$lib/server/show-log/writer';
-import { isLoopback, sameOrigin } from '$lib/server/http';
+import { isForThisMachine, sameOrigin } from '$lib/server/http';
 import { clientOf, isOwnHost, originForOthers } from '$lib/server/origin';
 import {
   error,
@@ -61,7 +61,7 @@ function outlive(error: unknown): void {
 async function inviteFirst(): Promise<void> {
   const first = await anybody();
   if (!first) return;
-  if (isLoopback(process.env.HOST ?? '') && !process.env.PUBLIC_ORIGIN) {
+  if (isForThisMachine()) {
     console.log(
       'No accounts yet: everybody at this machine is in without a password, and nothing outside it reaches it.'
     );

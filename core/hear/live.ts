@@ -2,6 +2,7 @@ import FFT from 'fft.js';
 import { weightOf } from './loudness';
 import type { Curve } from './rational';
 import { readCurve } from './read-curve';
+import { spectrumOf } from './spectrum';
 
 /**
  * A loop through a line while a value is being turned: its response over the loop's own spectrum, so that nothing has to be fitted
@@ -31,8 +32,6 @@ export class LiveLoop {
     this.#spectrum = spectrumOf(this.#fft, loop);
     this.#bands = bandsOf(this.#spectrum, rate);
     this.#loud = this.#power(first);
-    // The first time is the slowest: it is had before anybody turns.
-    this.piece(first, 0);
   }
 
   /** The whole loop through a response. */
@@ -103,14 +102,6 @@ function bandsOf(spectrum: readonly number[], rate: number): Band[] {
   }
   close();
   return bands;
-}
-
-function spectrumOf(fft: FFT, x: Float32Array): number[] {
-  const input = new Array<number>(fft.size).fill(0);
-  for (let n = 0; n < x.length; n++) input[n] = x[n];
-  const out = fft.createComplexArray();
-  fft.realTransform(out, input);
-  return out;
 }
 
 /** A spectrum times a response, back to samples (complex, the imaginary parts nothing). */

@@ -1,16 +1,26 @@
 import { PHANTOM_LEG_OHM } from '../gear/boxes';
 import { earthVolts, option, param } from './knobs';
-import { figure, gainAtHz, inputOf, isolatedBefore, last, ohmsAt, value } from './read';
+import {
+  arrives,
+  below,
+  figure,
+  gainAtHz,
+  headroom,
+  hum,
+  snr,
+  inputOf,
+  isolatedBefore,
+  last,
+  ohmsAt,
+  value
+} from './read';
 import { taughtHum } from './reference-hum';
 import { toDb, toDbu } from '../units/quantity';
-import type { At, LineLesson } from './types';
+import type { LineLesson } from './types';
 
 /** Lessons about balance, phantom, ground and noise. */
 
 const MAINS_UP = 1000;
-const below = ({ report }: At) => figure('below', 'dB', report.hum?.below ?? NaN);
-const hum = ({ report }: At) => figure('hum', 'dBu', report.hum?.dbu ?? NaN);
-const arrives = ({ report }: At) => figure('arrives', 'dBu', report.arrives ?? NaN);
 
 export const GROUND_LESSONS: readonly LineLesson[] = [
   {
@@ -61,7 +71,7 @@ export const GROUND_LESSONS: readonly LineLesson[] = [
       };
     },
     within: 0.5,
-    figures: (at) => [figure('headroom', 'dB', at.report.room ?? NaN)],
+    figures: (at) => [headroom(at)],
     sound: null,
     question: [
       'acoustic guitar piezo, 2 m, active DI 10m, 20 m, mic, phantom off',
@@ -139,7 +149,7 @@ export const GROUND_LESSONS: readonly LineLesson[] = [
       };
     },
     within: 0.05,
-    figures: ({ report }) => [figure('snr', 'dB', report.snr ?? NaN)],
+    figures: (at) => [snr(at)],
     sound: null,
     question: ['violin piezo, 3 m, active DI 10m, 20 m, mic', 'violin piezo, 3 m, line']
   },

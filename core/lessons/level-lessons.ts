@@ -1,16 +1,30 @@
 import { toDb, toDbu } from '../units/quantity';
 import { length, option, param } from './knobs';
-import { faradsOf, figure, first, gainAtHz, inputOf, last, lowCorner, nextOf, ohmsAt, peakHz, value } from './read';
+import {
+  arrives,
+  below,
+  faradsOf,
+  figure,
+  first,
+  gain,
+  headroom,
+  hum,
+  snr,
+  gainAtHz,
+  inputOf,
+  last,
+  lowCorner,
+  nextOf,
+  ohmsAt,
+  peakHz,
+  value
+} from './read';
 import type { At, LineLesson } from './types';
 
 /** Lessons about impedance, level and response. */
 
 const ONE_K = 1000;
 const TAU = 2 * Math.PI;
-const arrives = ({ report }: At) => figure('arrives', 'dBu', report.arrives ?? NaN);
-const snr = ({ report }: At) => figure('snr', 'dB', report.snr ?? NaN);
-const gain = ({ report }: At) => figure('gain', 'dB', report.gain ?? NaN);
-const headroom = ({ report }: At) => figure('headroom', 'dB', report.room ?? NaN);
 
 const load = (low: number, high: number) =>
   param('load', 'first-load', 'zin', { quantity: 'resistance', low, high, log: true });
@@ -250,10 +264,7 @@ export const LEVEL_LESSONS: readonly LineLesson[] = [
       };
     },
     within: 0.5,
-    figures: (at) => [
-      figure('hum', 'dBu', at.report.hum?.dbu ?? NaN),
-      figure('below', 'dB', at.report.hum?.below ?? NaN)
-    ],
+    figures: (at) => [hum(at), below(at)],
     sound: { id: 'programme', noises: false },
     question: [
       'keyboard wall-wart, 60 m, line',

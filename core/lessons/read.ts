@@ -8,6 +8,14 @@ import type { At, Figure, FigureName } from './types';
 
 export const figure = (name: FigureName, kind: Figure['kind'], value: number): Figure => ({ name, kind, value });
 
+/** What the judge says of the line, as lessons tell it beside what they read. */
+export const arrives = ({ report }: At) => figure('arrives', 'dBu', report.arrives ?? NaN);
+export const snr = ({ report }: At) => figure('snr', 'dB', report.snr ?? NaN);
+export const gain = ({ report }: At) => figure('gain', 'dB', report.gain ?? NaN);
+export const headroom = ({ report }: At) => figure('headroom', 'dB', report.room ?? NaN);
+export const hum = ({ report }: At) => figure('hum', 'dBu', report.hum?.dbu ?? NaN);
+export const below = ({ report }: At) => figure('below', 'dB', report.hum?.below ?? NaN);
+
 /** The cable where the line ends, and the one where it begins. */
 export const last = ({ solution }: At) => solution.spans[solution.spans.length - 1];
 export const first = ({ solution }: At) => solution.spans[0];

@@ -71,7 +71,7 @@ export interface At {
   readonly solution: LineSolution;
 }
 
-export type Measure = 'dB' | 'dBu' | 'Hz' | 'Ω' | 'V' | '×';
+export type Measure = 'dB' | 'dBu' | 'Hz' | 'Ω' | 'V';
 /** A number that went into a formula, or came out of one. `kind` tells how it is written. */
 export interface Figure {
   readonly name: FigureName;
@@ -93,7 +93,6 @@ export type FigureName =
   | 'corner'
   | 'first'
   | 'second'
-  | 'third'
   | 'rest'
   | 'imbalance'
   | 'draw'
@@ -109,7 +108,6 @@ export type FigureName =
   | 'snr'
   | 'gain'
   | 'arrives'
-  | 'touch'
   | 'sees'
   | 'quality';
 

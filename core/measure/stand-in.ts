@@ -1,8 +1,8 @@
 import FFT from 'fft.js';
 import { mulberry32 } from '../judge/tolerance';
 import { normalDraw } from '../linecheck/normal';
-import type { Complex } from '../solver/system';
-import { beside, over, plus, real, times } from './complex';
+import { type Complex, divide } from '../solver/system';
+import { beside, plus, real, times } from './complex';
 import { curveOf } from './devices';
 import { type MeasuredKind, soughtOf } from './kinds';
 import type { Patch } from './plug';
@@ -99,10 +99,10 @@ export class StandIn {
     return (k) => {
       const hz = k * step;
       const w = 2 * Math.PI * hz;
-      const into = over([this.#in, 0], [1, w * this.#in * this.#inFarad]);
+      const into = divide([this.#in, 0], [1, w * this.#in * this.#inFarad]);
       const out = real(this.#out);
       const at = device && between(points, device, hz);
-      const divided = (upper: Complex, lower: Complex): Complex => over(lower, plus(upper, lower));
+      const divided = (upper: Complex, lower: Complex): Complex => divide(lower, plus(upper, lower));
       const way =
         patch.is === 'loop'
           ? divided(out, into)
@@ -117,7 +117,7 @@ export class StandIn {
                   : times(divided(out, into), real(10 ** (-of.cmrr / 20)));
       // The converter: its corner below, a tilt, and its delay.
       const octaves = Math.log2(Math.max(hz, 20) / 1000);
-      const colour = times(over([0, hz], [this.#low, hz]), real(10 ** ((this.#tilt * octaves) / 3 / 20)));
+      const colour = times(divide([0, hz], [this.#low, hz]), real(10 ** ((this.#tilt * octaves) / 3 / 20)));
       const delay = -w * (this.#late / this.rate);
       return times(times(way, colour), [Math.cos(delay), Math.sin(delay)]);
     };

@@ -1,7 +1,7 @@
 // Measure: what a laptop, an interface and two resistors tell of a device. Knows samples and networks; plays and records nothing.
 import FFT from 'fft.js';
-import type { Complex } from '../solver/system';
-import { over } from './complex';
+import { spectrumOf } from '../hear/spectrum';
+import { type Complex, divide } from '../solver/system';
 
 /**
  * An exponential sine sweep and what comes back from it (A. Farina, “Simultaneous measurement of impulse response and distortion
@@ -75,7 +75,7 @@ export function takeApart(recorded: Float32Array, sweep: Sweep, level: number): 
     const hz = (k * rate) / size;
     const power = x[2 * k] ** 2 + x[2 * k + 1] ** 2;
     const floor = hz >= from && hz <= to ? 1e-9 * most : 1e-2 * most;
-    const [re, im] = over([y[2 * k], y[2 * k + 1]], [x[2 * k], x[2 * k + 1]]);
+    const [re, im] = divide([y[2 * k], y[2 * k + 1]], [x[2 * k], x[2 * k + 1]]);
     const keeps = power / (power + floor);
     h[2 * k] = Number.isFinite(re) ? re * keeps : 0;
     h[2 * k + 1] = Number.isFinite(im) ? im * keeps : 0;
@@ -135,11 +135,3 @@ const HALF_BAND = 1 / 48;
 export const GRID: readonly number[] = Array.from({ length: 60 }, (_, k) => 20 * 2 ** (k / 6)).filter(
   (f) => f <= 20_000
 );
-
-function spectrumOf(fft: FFT, samples: ArrayLike<number>): number[] {
-  const input = new Array<number>(fft.size).fill(0);
-  for (let n = 0; n < samples.length; n++) input[n] = samples[n];
-  const out = fft.createComplexArray();
-  fft.realTransform(out, input);
-  return out;
-}

@@ -1,5 +1,5 @@
-import type { Complex } from '../solver/system';
-import { beside, less, over, plus, real, times } from './complex';
+import { type Complex, divide, minus } from '../solver/system';
+import { beside, plus, real, times } from './complex';
 
 /** Impedances from what a divider with a known resistor makes of a level. Everything is what came back over what came back from the loop. */
 
@@ -25,24 +25,24 @@ export function benchOf(
   load: number
 ): Bench {
   // open = (into + out) ÷ (into + out + series)
-  const both = open.map((q) => over(times(real(series), q), less(real(1), q)));
+  const both = open.map((q) => divide(times(real(series), q), minus(real(1), q)));
   const out = loaded.map((g, k) => {
     const into = both[k];
     const beneath = beside(real(load), into);
-    return over(times(times(beneath, into), less(real(1), g)), less(times(g, into), beneath));
+    return divide(times(times(beneath, into), minus(real(1), g)), minus(times(g, into), beneath));
   });
-  return { hz, series, out, into: both.map((s, k) => less(s, out[k])) };
+  return { hz, series, out, into: both.map((s, k) => minus(s, out[k])) };
 }
 
 /** What hangs on the far end of the series resistor. @param across with it plugged, over the loop */
 export function impedanceOf({ series, out, into }: Bench, across: readonly Complex[]): Complex[] {
   return across.map((q, k) => {
     // The loop is into ÷ (into + out); what is read is that of a source of series + out into both beside each other.
-    const share = times(q, over(into[k], plus(into[k], out[k])));
+    const share = times(q, divide(into[k], plus(into[k], out[k])));
     const source = plus(real(series), out[k]);
-    const both = over(times(source, share), less(real(1), share));
+    const both = divide(times(source, share), minus(real(1), share));
     // 1 ÷ both = 1 ÷ into + 1 ÷ what is looked for
-    return over(times(both, into[k]), less(into[k], both));
+    return divide(times(both, into[k]), minus(into[k], both));
   });
 }
 

@@ -40,7 +40,6 @@ const FIGURE_NAMES: Readonly<Record<FigureName, string>> = {
   corner: 'corner',
   first: 'loudest',
   second: 'second',
-  third: 'third',
   rest: 'all others',
   imbalance: 'imbalance',
   draw: 'draws',
@@ -56,7 +55,6 @@ const FIGURE_NAMES: Readonly<Record<FigureName, string>> = {
   snr: 'S/N',
   gain: 'gain needed',
   arrives: 'level at the input',
-  touch: 'touch voltage',
   sees: 'source sees',
   quality: 'Q'
 };
@@ -147,8 +145,6 @@ export function readingText(lesson: LessonId, measure: Measure, value: number): 
       return formatQuantity('resistance', value, 3);
     case 'V':
       return formatQuantity('voltage', value, 3);
-    case '×':
-      return formatNumber(value);
   }
 }
 

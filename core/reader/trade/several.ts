@@ -82,14 +82,14 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   }));
 }
 
-/** Lines that each have a channel of their own, or an instrument for every channel. @param read reads one of them */
-export const eachOf = (...[text, pieces, options, read]: Parameters<Splitting>): TradeReading | null =>
-  joined(eachWithItsOwn(text, pieces), pieces, options, read);
-export const manyOf = (...[text, pieces, options, read]: Parameters<Splitting>): TradeReading | null =>
-  joined(asManyAs(text, pieces), pieces, options, read);
-
 type Reader = (one: string, options: Options) => TradeReading;
-type Splitting = (text: string, pieces: readonly Piece[], options: Options, read: Reader) => void;
+type Split = (text: string, pieces: readonly Piece[], options: Options, read: Reader) => TradeReading | null;
+
+/** Lines that each have a channel of their own. @param read reads one of them */
+export const eachOf: Split = (text, pieces, options, read) =>
+  joined(eachWithItsOwn(text, pieces), pieces, options, read);
+/** An instrument for every channel. @param read reads one of them */
+export const manyOf: Split = (text, pieces, options, read) => joined(asManyAs(text, pieces), pieces, options, read);
 
 /** Several as one reading; null where they are none, or one of them cannot be read. */
 function joined(

@@ -3,6 +3,7 @@
   import { chanceOf, HEARD, onceIn, wanted } from '$core/hear/chance';
   import { KNOB_NAMES, READS } from '$core/words/lesson-figures';
   import { formatNumber } from '$core/units/format';
+  import TurnSlider from './TurnSlider.svelte';
 
   /** What guessing would do: as many right or more, of so many trials. */
   let trials = $state(4);
@@ -24,29 +25,21 @@
 </script>
 
 <div class="grid gap-3">
-  <label class="grid grid-cols-[11rem_1fr_6.5rem] items-center gap-x-4 max-sm:grid-cols-[1fr_auto]">
-    <span>{KNOB_NAMES.trials}</span>
-    <input
-      type="range"
-      class="range w-full range-sm max-sm:order-last max-sm:col-span-2"
-      min={LEAST}
-      max={MOST}
-      bind:value={trials}
-      oninput={() => (right = Math.min(right, trials))}
-    />
-    <span class="num text-right">{trials}</span>
-  </label>
-  <label class="grid grid-cols-[11rem_1fr_6.5rem] items-center gap-x-4 max-sm:grid-cols-[1fr_auto]">
-    <span>{KNOB_NAMES.right}</span>
-    <input
-      type="range"
-      class="range w-full range-sm max-sm:order-last max-sm:col-span-2"
-      min="0"
-      max={trials}
-      bind:value={right}
-    />
-    <span class="num text-right">{right}</span>
-  </label>
+  <TurnSlider
+    name={KNOB_NAMES.trials}
+    told={formatNumber(trials)}
+    min={LEAST}
+    max={MOST}
+    value={trials}
+    onturn={(to) => ((trials = to), (right = Math.min(right, to)))}
+  />
+  <TurnSlider
+    name={KNOB_NAMES.right}
+    told={formatNumber(right)}
+    max={trials}
+    value={right}
+    onturn={(to) => (right = to)}
+  />
 </div>
 <div class="flex h-[140px] items-end gap-[2px] pt-4" role="img" aria-label={said} data-bars>
   {#each bars as height, k (k)}

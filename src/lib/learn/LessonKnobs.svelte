@@ -6,6 +6,7 @@
   import Mark from '$lib/ui/Mark.svelte';
   import type { LessonDesk } from './lesson-desk.svelte';
   import type { Begun } from './lesson.worker';
+  import TurnSlider from './TurnSlider.svelte';
 
   /** What may be turned in a lesson. */
   const { desk }: { desk: LessonDesk } = $props();
@@ -59,19 +60,13 @@
         {/each}
       </fieldset>
     {:else if typeof value === 'number'}
-      <label class="grid grid-cols-[11rem_1fr_6.5rem] items-center gap-x-4 max-sm:grid-cols-[1fr_auto]">
-        <span>{knobName(knob.id, knob.behind)}</span>
-        <input
-          type="range"
-          class="range w-full range-sm max-sm:order-last max-sm:col-span-2"
-          min="0"
-          max={STEPS}
-          value={at(knob, value)}
-          aria-valuetext={knobValue(knob.id, knob.quantity, value)}
-          oninput={(event) => desk.turn(knob.id, from(knob, event.currentTarget.valueAsNumber))}
-        />
-        <span class="num text-right">{knobValue(knob.id, knob.quantity, value)}</span>
-      </label>
+      <TurnSlider
+        name={knobName(knob.id, knob.behind)}
+        told={knobValue(knob.id, knob.quantity, value)}
+        max={STEPS}
+        value={at(knob, value)}
+        onturn={(step) => desk.turn(knob.id, from(knob, step))}
+      />
     {/if}
   {/each}
 </div>

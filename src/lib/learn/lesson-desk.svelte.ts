@@ -9,8 +9,6 @@ export class LessonDesk {
   begun = $state.raw<Begun | null>(null);
   turned = $state.raw<Turned>({});
   now = $state.raw<Taught | null>(null);
-  /** As it stood before anything was turned. */
-  before = $state.raw<Taught | null>(null);
   sweep = $state.raw<Sweep | null>(null);
   failed = $state(false);
   way = $state(0);
@@ -19,6 +17,8 @@ export class LessonDesk {
   readonly #worker: Worker;
   #turn = 0;
   #busy = false;
+  /** What else was turned when the curve was computed. */
+  #swept: string | null = null;
 
   constructor(
     readonly id: LessonId,
@@ -34,7 +34,7 @@ export class LessonDesk {
     this.turned = {};
     try {
       this.begun = await this.api.begin(this.id, own ? this.own : null, way);
-      this.before = await this.api.taught(this.id, {});
+      this.#swept = null;
       await this.#solve();
     } catch {
       this.failed = true;
@@ -63,7 +63,7 @@ export class LessonDesk {
       const now = await this.api.taught(this.id, turned);
       this.now = now;
       this.failed = now === null;
-      if (mine === this.#turn) this.sweep = await this.api.sweep(this.id, turned);
+      await this.#sweepOf(turned, mine);
       if (mine === this.#turn && this.player.playing) await this.#sound(turned);
     } catch {
       this.failed = true;
@@ -71,6 +71,15 @@ export class LessonDesk {
       this.#busy = false;
     }
     if (mine !== this.#turn) await this.#solve();
+  }
+
+  /** Its own knob moves the dot along the curve; only the others move the curve. */
+  async #sweepOf(turned: Turned, mine: number): Promise<void> {
+    const along = this.sweep?.knob;
+    const others = JSON.stringify(Object.entries(turned).filter(([knob]) => knob !== along));
+    if (mine !== this.#turn || others === this.#swept) return;
+    this.sweep = await this.api.sweep(this.id, turned);
+    this.#swept = others;
   }
 
   /** @returns false where nothing can be heard here */

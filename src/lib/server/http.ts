@@ -6,6 +6,9 @@ import type { z } from 'zod';
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]', '::1']);
 export const isLoopback = (host: string): boolean => LOOPBACK.has(host);
 
+/** Nothing but its own machine reaches this server: it listens there alone, and nothing in front of it lets others in. */
+export const isForThisMachine = (): boolean => isLoopback(process.env.HOST ?? '') && !process.env.PUBLIC_ORIGIN;
+
 /** Host name of a `Host` header, without its port. */
 export const hostName = (header: string): string => header.replace(/:\d+$/, '');
 

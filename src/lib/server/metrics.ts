@@ -1,6 +1,6 @@
 import { timingSafeEqual } from 'node:crypto';
 import { collectDefaultMetrics, Histogram, Registry } from 'prom-client';
-import { isLoopback } from './http';
+import { isForThisMachine } from './http';
 
 /** What a server tells of itself, as text that the usual collectors read: counts and times, no names, no addresses. */
 const registry = new Registry();
@@ -23,7 +23,7 @@ export const METRICS_TYPE = registry.contentType;
 /** Whoever has the token; without one, only on a server that nothing but its own machine reaches. */
 export function mayMeter(authorization: string | null): boolean {
   const token = process.env.METRICS_TOKEN;
-  if (!token) return isLoopback(process.env.HOST ?? '') && !process.env.PUBLIC_ORIGIN;
+  if (!token) return isForThisMachine();
   const [given, wanted] = [authorization ?? '', `Bearer ${token}`].map((text) => Buffer.from(text));
   return given.length === wanted.length && timingSafeEqual(given, wanted);
 }
