@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CODES, rank, type Code } from '../judge/types';
 import { problems } from '../judge/judge';
+import { planOf } from '../casebook/cases';
 import { resolve } from '../plan/resolved';
 import { LESSON_OF } from './lesson-of';
 import { lineLesson } from './lessons';
@@ -65,6 +66,24 @@ describe('lessons', () => {
     expect(canShow(lineLesson('transformer')!, plan, lineId)).toBe(false);
     expect(canShow(lineLesson('piezo')!, plan, 'nowhere')).toBe(false);
     expect(resolve(plan).line(lineId)).toBeDefined();
+  });
+  it('on a line where it does not hold a lesson is not shown, or says no formula', () => {
+    const of = (id: (typeof LESSON_IDS)[number], says: string) => {
+      const plan = planOf({ says });
+      return { shown: canShow(lineLesson(id)!, plan, 'in'), byHand: taught(lineLesson(id)!, plan, 'in', {})!.byHand };
+    };
+    // Behind a DI what is lost is mostly its turns, and a piezo is no resistance.
+    expect(of('bridging', 'keyboard wall-wart, 3 m, rca input').shown).toBe(true);
+    expect(of('bridging', 'keyboard wall-wart, 3 m, passive DI, 20 m, mic').shown).toBe(false);
+    expect(of('bridging', 'piezo, 3 m, instrument input').shown).toBe(false);
+    expect(of('piezo', 'keyboard wall-wart, 3 m, active DI, 20 m, mic').byHand).toBeNull();
+    expect(of('piezo', 'piezo, 3 m, active DI, 20 m, mic').byHand).not.toBeNull();
+    expect(of('scales', 'piezo, 3 m, instrument input').byHand).toBeNull();
+    // Into an unbalanced input all of its impedance is the load, not half of it.
+    const run = taught(lineLesson('long-runs')!, planOf({ says: 'keyboard wall-wart, 200 m, rca input' }), 'in', {
+      source: 10e3
+    })!;
+    expect(Math.abs(run.byHand!.result - run.reads)).toBeLessThan(0.5);
   });
   it.each(lessons.map((l) => [l.id, l] as const))('%s: one answer is right, and the judge tells which', (_, lesson) => {
     const { options, right } = answered(lesson);

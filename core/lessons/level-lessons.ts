@@ -1,4 +1,5 @@
 import { toDb, toDbu } from '../units/quantity';
+import { modelAt } from '../plan/devices';
 import { length, option, param } from './knobs';
 import {
   arrives,
@@ -12,6 +13,8 @@ import {
   snr,
   gainAtHz,
   inputOf,
+  isResistive,
+  isStraight,
   last,
   lowCorner,
   nextOf,
@@ -33,6 +36,8 @@ const load = (low: number, high: number) =>
 const MIDDLE = 300;
 /** High enough for a long run to take some of it, hertz. */
 const TREBLE = 15_000;
+/** The lowest that is solved, hertz. */
+const LOWEST = 20;
 
 /** Loss by a load: what an output gives with it, over what it gives with none. */
 function lossAt(at: At): number {
@@ -48,6 +53,7 @@ export const LEVEL_LESSONS: readonly LineLesson[] = [
     knobs: [load(50, 1e6), param('source', 'source', 'R', { quantity: 'resistance', low: 50, high: 10e3, log: true })],
     draws: 'load',
     measure: 'dB',
+    fits: isStraight,
     // A source that is nothing but a resistance gives its EMF into no load at all.
     reads: (at) => gainAtHz(at, ONE_K),
     byHand: (at) => {
@@ -120,7 +126,8 @@ export const LEVEL_LESSONS: readonly LineLesson[] = [
       const [source] = at.line.devices;
       const farad = value(at, source, 'C') + faradsOf(at, at.line.cables[0]) + value(at, nextOf(at), 'Cin');
       const ohm = value(at, nextOf(at), 'zin');
-      if (value(at, source, 'L') > 0 || ohm === 0) return null;
+      // A piezo, and nothing else, is a capacitor and makes its corner with the load.
+      if (modelAt(at.plan, source).signal?.nature !== 'capacitor' || ohm === 0) return null;
       return {
         inputs: [figure('load', 'resistance', ohm), figure('capacitance', 'capacitance', farad)],
         result: 1 / (TAU * ohm * farad)
@@ -143,6 +150,8 @@ export const LEVEL_LESSONS: readonly LineLesson[] = [
     measure: 'dBu',
     reads: ({ report }) => report.arrives ?? NaN,
     byHand: (at) => {
+      // Of what is not flat no one voltage is the level.
+      if (!isResistive(at.plan, at.line)) return null;
       const volts = value(at, at.line.devices[0], 'nominal') * 10 ** (gainAtHz(at, ONE_K) / 20);
       return { inputs: [figure('volts', 'volts', volts)], result: toDbu(volts) };
     },
@@ -247,10 +256,11 @@ export const LEVEL_LESSONS: readonly LineLesson[] = [
     measure: 'dB',
     reads: (at) => gainAtHz(at, TREBLE) - gainAtHz(at, ONE_K),
     byHand: (at) => {
-      const { cable, zout } = last(at);
-      if (at.line.devices.length > 2) return null;
+      const { cable, zin, zout } = last(at);
+      if (!isStraight(at)) return null;
       const farad = faradsOf(at, cable);
-      const [source, into] = [ohmsAt(at, zout, ONE_K), value(at, inputOf(at), 'zin') / 2];
+      // Low down the cable's capacitance is no load yet.
+      const [source, into] = [ohmsAt(at, zout, ONE_K), ohmsAt(at, zin, LOWEST)];
       const ohm = (source * into) / (source + into);
       const corner = 1 / (TAU * ohm * farad);
       const loss = (hz: number): number => -10 * Math.log10(1 + (hz / corner) ** 2);

@@ -66,3 +66,8 @@ export function lowCorner(at: At, to: number): number {
 /** Something between source and input that passes no direct current. */
 export const isolatedBefore = ({ plan, line }: At): boolean =>
   modelAt(plan, line.devices[line.devices.length - 2]).isolated === true;
+
+/** A source that is nothing but a resistance, plugged straight into an input: the two divide its voltage and nothing else does. */
+export const isStraight = ({ plan, line }: At): boolean => line.devices.length === 2 && isResistive(plan, line);
+export const isResistive = (plan: At['plan'], line: At['line']): boolean =>
+  modelAt(plan, line.devices[0]).signal?.nature === 'resistive';

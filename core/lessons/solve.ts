@@ -49,10 +49,12 @@ export function knobsOn(lesson: LineLesson, plan: Plan, lineId: string): Stands[
 }
 
 /** A line on which a lesson can be shown: it has what is turned first, and it can be solved. */
-export const canShow = (lesson: LineLesson, plan: Plan, lineId: string): boolean =>
-  lesson.ways.length === 1 &&
-  knobsOn(lesson, plan, lineId).some(({ knob }) => knob.id === lesson.knobs[0].id) &&
-  taught(lesson, plan, lineId, {}) !== null;
+export function canShow(lesson: LineLesson, plan: Plan, lineId: string): boolean {
+  if (lesson.ways.length > 1 || !knobsOn(lesson, plan, lineId).some(({ knob }) => knob.id === lesson.knobs[0].id))
+    return false;
+  const at = solvedAt(plan, lineId, new Map());
+  return at !== null && (lesson.fits?.(at) ?? true);
+}
 
 /** The plan with knobs turned. */
 export function turnedPlan(lesson: LineLesson, plan: Plan, lineId: string, turned: Turned): Plan {

@@ -123,6 +123,8 @@ export interface LineLesson {
   /** The made line in words, on the casebook's two supplies; or several ways of doing one thing, of which one is chosen. */
   readonly ways: readonly string[];
   readonly knobs: readonly Knob[];
+  /** Whether what it says holds on a line of somebody's own; of all that have its knob where it is left out. */
+  readonly fits?: (at: At) => boolean;
   /** What is drawn: its response, what it reads over the whole way of a knob, or nothing but what each of its ways comes to. */
   readonly draws: 'response' | 'ways' | KnobId;
   readonly measure: Measure;
