@@ -79,3 +79,26 @@ test('? helps in every view: what it is for, what its words and numbers mean', a
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Help: Paper' })).toBeVisible();
 });
+
+test('what is pressed or clicked before the page can answer is done once it can', async ({ page, app }) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  for (const early of [() => page.keyboard.press('w'), () => page.getByRole('button', { name: 'Convert' }).click()]) {
+    let open = (): void => undefined;
+    const gate = new Promise<void>((done) => (open = done));
+    await page.route('**/*.js', async (route) => {
+      if (!route.request().url().endsWith('/early.js')) await gate;
+      await route.continue();
+    });
+    await page.goto(`${app.url}/show/${id}`, { waitUntil: 'commit' });
+    await page.getByRole('button', { name: 'Upright bass', exact: true }).focus();
+    await early();
+    open();
+    await expect(
+      page
+        .getByRole('dialog')
+        .or(page.getByRole('heading', { name: /Upright bass/ }))
+        .first()
+    ).toBeVisible();
+    await page.unrouteAll({ behavior: 'wait' });
+  }
+});

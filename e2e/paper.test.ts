@@ -15,7 +15,7 @@ test('paper: sheets, ticks that stay, marks since a print, CSV, PDF, a label tha
   // What is ticked off stays so for whoever looks next.
   const sheet = (name: string) => page.getByRole('button', { name, exact: true }).click();
   await sheet('Packing');
-  const box = paper.getByRole('checkbox', { name: /^Done: .*passive DI/ });
+  const box = paper.getByRole('checkbox', { name: /^Done: .*passive DI/ }).first();
   await box.check();
   await expect(paper.locator('[data-ticked]')).toContainText('1 of');
   await page.reload();

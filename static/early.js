@@ -1,4 +1,5 @@
-// What is clicked before the page can answer is kept, and done once it can: nothing is lost, and no form is sent as an address.
+// What is clicked, or a key pressed, before the page can answer is kept, and done once it can: nothing is lost, and no form
+// is sent as an address.
 (() => {
   // A link works without the page's own code: it is not held for ever, should that not come, milliseconds.
   const LONGEST = 5000;
@@ -14,12 +15,23 @@
     kept = () => (event.type === 'submit' ? at.requestSubmit() : at.click());
     if (at.matches('a')) setTimeout(release, LONGEST);
   };
+  // A single key that stands for something. What is typed into a field is the browser's to keep.
+  const press = (event) => {
+    const { key, code, shiftKey, target } = event;
+    if (key.length > 1 || key === ' ' || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (target.closest('input, textarea, select, [contenteditable]')) return;
+    event.stopImmediatePropagation();
+    kept = () =>
+      target.dispatchEvent(new KeyboardEvent('keydown', { key, code, shiftKey, bubbles: true, cancelable: true }));
+  };
   const release = () => {
     for (const type of ['click', 'submit']) removeEventListener(type, hold, true);
+    removeEventListener('keydown', press, true);
     const now = kept;
     kept = null;
     now?.();
   };
   for (const type of ['click', 'submit']) addEventListener(type, hold, true);
+  addEventListener('keydown', press, true);
   addEventListener('page-ready', release, { once: true });
 })();

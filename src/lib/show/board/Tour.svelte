@@ -40,6 +40,6 @@
   data-tour={step}
 >
   <span class="text-quiet">{says.step(step + 1, says.steps.length)}</span>
-  <span role="status" class="font-semibold">{says.steps[step]}</span>
+  <span aria-live="polite" class="font-semibold">{says.steps[step]}</span>
   <button type="button" class="ml-auto link" onclick={leave}>{step === 3 ? says.done : says.leave}</button>
 </aside>
