@@ -44,6 +44,14 @@ const withMic = (said: string): string => {
   return said.replace(/\bmi(?:c|k|crophone)\b/i, kind ? 'dynamic mic' : 'condenser mic');
 };
 
+/** "…, 15 m each, phantom on both": what is said behind the second of both. */
+const ofEach = (behind: string): string =>
+  behind
+    .split(',')
+    .slice(1)
+    .filter((part) => /\b(?:each|both|all)\b/i.test(part))
+    .map((part) => `,${part}`)
+    .join('');
 /** Where a text falls into two takes, one of them by a microphone; null where it does not. */
 function splitOf(text: string, pieces: readonly Piece[]): Split | null {
   const prefix = /^[^:|]{1,60}?:\s/.exec(text)?.[0] ?? '';
@@ -74,9 +82,15 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
     const player = plays(before)?.text ?? /\b(?:gtr|guitar|bass)\b/i.exec(text.slice(0, from))?.[0];
     const whose = !prefix && player && !plays(after) ? `${player} ` : '';
     const half = (said: string, some: readonly Piece[], take: Take): string =>
-      (take === 'mic' && !told(some) && !MICS.has(usual(some)) ? withMic(said) : said).replace(/\bboth\b/gi, '');
+      (take === 'mic' && !told(some) && !MICS.has(usual(some)) ? withMic(said) : said)
+        .replace(/\bboth\b/gi, '')
+        // Of each half there is one.
+        .replace(/\b(?:two|2)\s*(?:ch(?:an(?:nel)?)?s?|lines?|inputs?)\b/gi, '');
     return {
-      halves: [half(text.slice(0, from), before, one), half(prefix + whose + text.slice(to), after, other)],
+      halves: [
+        half(text.slice(0, from) + ofEach(text.slice(to)), before, one),
+        half(prefix + whose + text.slice(to), after, other)
+      ],
       takes: [one, other]
     };
   }
@@ -97,6 +111,38 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
 
 const CALLED: Readonly<Record<Take, string>> = { mic: 'mic', di: 'DI', pickup: 'pickup' };
 
+/** "boundary under the lid + 2 condensers, 11-13": so many by each half that there is a channel for every one. */
+function severalIn(
+  { halves }: Split,
+  channels: readonly number[],
+  options: Options,
+  read: (half: string, options: Options) => TradeReading
+): TradeReading | null {
+  const readings = halves.map((half) => read(half.replace(CHANNELS_LAST, ''), options));
+  const specs = readings.flatMap((r) => r.specs);
+  if (specs.length !== channels.length || readings.some((r) => r.specs.length === 0)) return null;
+  // All of one thing are numbered through.
+  const base = specs.map((s) => s.name.replace(/\s\d+$/, ''));
+  const alike = base.every((name) => name === base[0]);
+  return {
+    ...readings[0],
+    specs: specs.map((s, k) => ({
+      ...s,
+      name: alike ? cutText(`${base[0]} ${k + 1}`, 80) : s.name,
+      channel: channels[k]
+    })),
+    assumed: [...new Set(readings.flatMap((r) => r.assumed))],
+    each: readings,
+    ignored: readings.flatMap((r) => r.ignored)
+  };
+}
+const CHANNELS_LAST = /[,\s]+\d{1,3}\s*[-–]\s*\d{1,3}\s*$/;
+
+/** "dynamic mic", or "gtr amp" beside a "gtr". */
+const isItsMic = (name: string, other: string): boolean =>
+  /^(?:dynamic|condenser) mic$/i.test(name) ||
+  (name.toLowerCase().startsWith(`${other.toLowerCase()} `) && /\s(?:amp|cab|cabinet|combo)$/i.test(name));
+
 /** @param read reads a half; @returns null where there are not two takes of one thing */
 export function bothOf(
   text: string,
@@ -108,13 +154,15 @@ export function bothOf(
   const split = splitOf(text, pieces) ?? twoOf(text, pieces);
   if (!split) return null;
   const channels = channelsSaid(pieces);
+  const several = channels.length > 2 ? severalIn(split, channels, options, read) : null;
+  if (several) return { ...several, pieces };
   const readings = split.halves.map((half, k) =>
     read(half, { ...options, ...(channels.length > 0 ? { channel: channels[k] ?? channels[0] + k } : {}) })
   );
   if (readings.some((r) => r.specs.length !== 1)) return null;
   const called = readings.map((r) => r.specs[0].name);
   // What is named by its microphone is what the other is.
-  const [first, second] = called.map((name, k) => (/^(?:dynamic|condenser) mic$/i.test(name) ? called[1 - k] : name));
+  const [first, second] = called.map((name, k) => (isItsMic(name, called[1 - k]) ? called[1 - k] : name));
   const same = first.toLowerCase() === second.toLowerCase();
   const names =
     !split.takes || split.takes[0] === split.takes[1]

@@ -2,6 +2,7 @@ import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
 import { beside, type Device, isOfDi, type Source } from './parts';
 import { isOutput } from './sides';
+import { isAtItsEnd, isOfDesk } from './where';
 
 /** What stands between: DIs by their kind and their number, boxes in the order in which they were said. */
 
@@ -17,6 +18,8 @@ export interface Boxes {
 function isPlace(pieces: readonly Piece[], k: number): boolean {
   const { part, read, text } = pieces[k];
   if (read.is !== 'box' || read.model !== 'small-mixer') return false;
+  // "to mixer line": of which it is said how it goes in.
+  if (pieces[k + 1]?.part === part && isLastWord(pieces, k + 1)) return true;
   // A bare "mixer" beside an input, or as the last thing before one, is the desk.
   const after = pieces.slice(k + 1);
   const last = !after.some((p) => p.read.is === 'box' || p.read.is === 'di' || p.read.is === 'length');
@@ -25,6 +28,9 @@ function isPlace(pieces: readonly Piece[], k: number): boolean {
     (/^mixer$/i.test(text) && last && after.some((p) => p.read.is === 'input'))
   );
 }
+
+const isLastWord = (pieces: readonly Piece[], k: number): boolean =>
+  /^(?:mic|line|instrument)$/i.test(pieces[k].text) && (isOfDesk(pieces, k) || isAtItsEnd(pieces, k));
 
 const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
 /** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
@@ -46,16 +52,24 @@ function isMedia(pieces: readonly Piece[], source: Source, di: Device): boolean 
 }
 
 /** "cello piezo, 4 m, active": of a line that says no box, what stands alone behind its lead is the kind of DI. */
-export function kindAlone(pieces: readonly Piece[]): readonly Piece[] {
+export function kindAlone(text: string, pieces: readonly Piece[]): readonly Piece[] {
   if (pieces.some(({ read }) => read.is === 'di' || read.is === 'box')) return pieces;
   return pieces.map((p): Piece => {
     if (p.read.is !== 'quality' || p.read.quality === 'balanced' || p.named) return p;
+    // "into 10 M active": an impedance right before it.
+    const [ohm] = pieces.filter((o) => o.to <= p.from && o.part === p.part).slice(-1);
+    if (ohm?.read.is === 'ohm') return { ...p, read: { is: 'di', model: `${p.read.quality}-di` } };
     const before = pieces.filter((o) => o.part === p.part - 1);
     const alone = pieces.filter((o) => o.part === p.part).length === 1;
     const lead = before.length > 0 && before.every(({ read }) => ['length', 'cable', 'filler'].includes(read.is));
-    return alone && lead ? { ...p, read: { is: 'di', model: `${p.read.quality}-di` } } : p;
+    // "stage piano -> passive -> SB 7": an arrow before it and one behind.
+    const way = ARROW_BEFORE.test(text.slice(0, p.from)) && ARROW_BEHIND.test(text.slice(p.to));
+    return alone && (lead || way) ? { ...p, read: { is: 'di', model: `${p.read.quality}-di` } } : p;
   });
 }
+
+const ARROW_BEFORE = /(?:>|→)\s*$/;
+const ARROW_BEHIND = /^\s*(?:[-=]?>|→)/;
 
 /** What stands between, in the order in which it was said. */
 export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {

@@ -6,6 +6,7 @@ import type { CableSpec } from '../../plan/spec';
 import type { Piece } from './pieces';
 import type { Source, Device } from './parts';
 import type { Assumed } from './reading';
+import { isOfLeads } from './sides';
 
 const DEFAULT_LEAD = 3;
 /** A turntable's own lead. */
@@ -14,12 +15,22 @@ const DEFAULT_RUN = 5;
 const DEFAULT_PATCH = 1;
 /** What an adapter, or the second plug of a lead that is read as one, sits on. */
 const DEFAULT_PLUG = 0.5;
+/** All metres of a length: "2x 3 m" of one line are six of them, of a pair three each. @param one it is one line */
+export function metresOf(pieces: readonly Piece[], piece: Piece, one: boolean): number {
+  if (piece.read.is !== 'length') return 0;
+  const times = pieces[pieces.indexOf(piece) - 1];
+  return one && times?.read.is === 'times' && isOfLeads(pieces, times)
+    ? times.read.count * piece.read.metres
+    : piece.read.metres;
+}
+
 /** Cables by what was said of each: its plugs tell lead from run, and so does its place among the boxes. */
 export function cablesOf(
   pieces: readonly Piece[],
   source: Source,
   boxes: readonly Device[],
-  input: Device
+  input: Device,
+  one: boolean
 ): { cables: CableSpec[]; assumed: Assumed[] } {
   const slots = boxes.length + 1;
   const metres: (number | undefined)[] = Array.from({ length: slots });
@@ -38,7 +49,7 @@ export function cablesOf(
       const free = metres.findIndex((m) => m === undefined);
       if (free >= 0) slot = free;
     }
-    metres[slot] = Math.min((metres[slot] ?? 0) + p.read.metres, MAX_METRES);
+    metres[slot] = Math.min((metres[slot] ?? 0) + metresOf(pieces, p, one), MAX_METRES);
     if (kind && kind !== 'multicore') kinds[slot] = kind;
   });
   // "jack lead" of no length.

@@ -37,6 +37,7 @@ import {
   TIMES,
   RATIO,
   UP,
+  UP_TO,
   DOWN,
   DB,
   FIVE,
@@ -45,7 +46,10 @@ import {
   LETTERED,
   NEXT,
   RANGE,
-  HASH
+  RANGE_OUT,
+  RANGE_WITHIN,
+  HASH,
+  OUTPUT_WORD
 } from './signs';
 import { phraseAt } from './words';
 
@@ -92,6 +96,12 @@ function voltsOf([, figure, unit, how, full]: RegExpExecArray): Read | null {
     : { is: 'volts', volts: volts * Math.SQRT2, peak: true };
 }
 
+/** "20-22": each of them, where they can be channels. */
+function rangeOf([text]: RegExpExecArray): Read | null {
+  const list = channelsOf(text);
+  return list.length > 1 && list.length < 17 ? { is: 'channels', list, loose: true } : null;
+}
+
 /** Figures and what is said by a sign of its own. */
 export function figure(place: Place): { length: number; read: Read } | null {
   const { lower, text, i, pieces } = place;
@@ -107,7 +117,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     /^\d{1,2}\s?meg/.test(lower.slice(i)) ||
     (/^10 M\b/.test(text.slice(i)) && !/,\s*$/.test(lower.slice(0, i)));
   const behind =
-    /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|ins\b|active di|di\b|inst\b|instrument|hi\b|high|buffer|preamp)/.test(
+    /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|ins\b|active di|di\b|inst\b|instrument|hi\b|high|buffer|preamp|active\b(?! bass))/.test(
       lower.slice(i)
     );
   const nearZin =
@@ -190,10 +200,11 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(NEXT), (m) =>
       Number(m[2]) === Number(m[1]) + 1 ? { is: 'channels', list: [Number(m[1]), Number(m[2])], loose: true } : null
     ) ??
-    of(match(RANGE), (m) => {
-      const list = channelsOf(m[0]);
-      return list.length > 1 && list.length < 17 ? { is: 'channels', list, loose: true } : null;
-    }) ??
+    of(match(RANGE), rangeOf) ??
+    of(last?.is === 'instrument' ? match(UP_TO) : null, (m) => ({ is: 'times', count: Number(m[1]) })) ??
+    // "tom 1-3" is so called.
+    of(last?.is === 'instrument' && /^1\b/.test(lower.slice(i)) ? null : match(RANGE_WITHIN), rangeOf) ??
+    of(OUTPUT_WORD.test(pieces[pieces.length - 1]?.text ?? '') ? match(RANGE_OUT) : null, rangeOf) ??
     of(match(HASH), (m) => ({ is: 'channels', list: channelsOf(m[0].slice(1)) })) ??
     of(match(LETTERED), (m) => ({ is: 'channels', list: channelsOf(m[0]), loose: true }))
   );

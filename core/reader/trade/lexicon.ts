@@ -81,7 +81,12 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     'acoustic'
   ),
   instrument('bouzouki', 'acoustic-preamp', 'bouzouki|zouk|bouzuki|saz|baglama|sitar', 'acoustic'),
-  instrument('mandolin', 'piezo', 'mandolin|mando|mandola|mandoline', 'acoustic'),
+  instrument(
+    'mandolin',
+    'piezo',
+    'mandolin|mando|mandola|mandoline|mandocello|octave mandolin|octave mando',
+    'acoustic'
+  ),
   instrument('banjo', 'dynamic-mic', 'banjo|tenor banjo|bjo', 'acoustic'),
   instrument(
     'violin',
@@ -114,7 +119,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'organ',
     'dynamic-mic',
-    'organ rotary|rotary|rotary speaker|rotary cab|rotary cabinet|organ rotary cab|organ cab|organ speaker|harmonium|accordion|accordeon|squeezebox|concertina|melodeon|bandoneon',
+    'organ rotary|rotary|rotary speaker|rotary cab|rotary cabinet|organ rotary cab|organ cab|organ speaker|harmonium|accordion|accordeon|squeezebox|concertina|melodeon|melodica|bandoneon',
     'cabinet'
   ),
   instrument(
@@ -127,7 +132,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'drums',
     'line-unbalanced',
-    'electronic drum kit|electric drum kit|batterie electronique|bateria electronica|batteria elettronica|e schlagzeug|elektronisches schlagzeug|elektronische drums|elektronisch drumstel|multi pad|trigger pad|pad module|drum pads|electronic kit|electric drums|digital drums|e drum brain|e kit brain|e drums|edrums|e drum|electronic drums|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
+    'electronic drum kit|electric drum kit|batterie electronique|bateria electronica|batteria elettronica|e schlagzeug|elektronisches schlagzeug|elektronische drums|elektronisch drumstel|multi pad|trigger pad|pad module|drum pads|electronic kit|electric drums|digital drums|e drum brain|e kit brain|e drums|edrums|e drum|electronic drums|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|drum sampler|drum synth|perc synth|percussion synth|sampler pad|sampler pads|trigger pads|pads drummer|multi pads|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
   ),
   // Drums and percussion
   instrument(
@@ -257,7 +262,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'condenser-mic',
     52,
-    'condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|condensador|condensatore|statico|condens|cnd|condenser pair|sd condenser|ld condenser|small diaphragm condenser|large diaphragm condenser|sdc pair|ldc pair|boundary plate|floor boundary|pencil|pencils|pencil mic|pencil mics|pencil pair|omni pair|omnis|cardioid condenser|choir mics|side fill mic|electret gooseneck|swan neck|swan neck mic|swanneck|stereo mic|ms mic|mid side mic|tube mic|valve mic|tube condenser|valve condenser|kugelmikro|grenzflache|grenzflachenmikrofon|schwanenhals|schwanenhalsmikrofon'
+    'condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|bdry|bdry mic|bndry|bndry mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|condensador|condensatore|statico|condens|cnd|condenser pair|sd condenser|ld condenser|small diaphragm condenser|large diaphragm condenser|sdc pair|ldc pair|boundary plate|floor boundary|pencil|pencils|pencil mic|pencil mics|pencil pair|omni pair|omnis|cardioid condenser|choir mics|side fill mic|electret gooseneck|swan neck|swan neck mic|swanneck|stereo mic|ms mic|mid side mic|tube mic|valve mic|tube condenser|valve condenser|kugelmikro|grenzflache|grenzflachenmikrofon|schwanenhals|schwanenhalsmikrofon'
   ),
   source('condenser-mic', 52, 'lectern mic|lectern microphone|podium mic|pulpit mic|lectern gooseneck', 'speech'),
   source(
@@ -293,7 +298,11 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     'high impedance dynamic microphone|high impedance dynamic mic|high impedance dynamic|high z dynamic|hi z dynamic mic|hi z dynamic|bullet mic|bullet|hi z mic|hi z bullet mic|high impedance mic|high impedance bullet mic|high z mic|crystal mic|harp mic|harmonica mic|old high impedance mic|hiz mic'
   ),
   // Outputs
-  source('line-hot', 45, 'modular|modular rack|modular synth|eurorack|euro rack|modular system|modular case'),
+  source(
+    'line-hot',
+    45,
+    'modular|modular rack|modular synth|semi modular|semimodular|semi modular synth|eurorack|euro rack|modular system|modular case'
+  ),
   source(
     'electric-piano',
     60,
@@ -302,7 +311,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'modeller',
     60,
-    'modeller|modeler|speaker emulated out|speaker emulated output|speaker simulated out|speaker sim out|speaker emulation out|cab sim|cab sim out|cab sim jack|cab simulator|cabinet simulator|cab emulator|cab emulated out|emulated out|emulated line out|emulated xlr out|simulated out|ir loader|ir box|ir pedal|impulse response loader|amp modeller|amp modeler|guitar modeller|guitar modeler|gtr modeller|gtr modeler|bass modeller|bass modeler|profiler|profiling amp|amp sim|ampsim|amp simulator|multi fx|multi effects|multi fx pedal|multieffects|floorboard|floor modeller|digital amp|amp profiler|modelling amp|modeling amp|modelling pedal',
+    'modeller|modeler|speaker emulated out|speaker emulated output|speaker simulated out|speaker sim out|speaker emulation out|cab sim|cab sim out|cab sim jack|cab simulator|cabinet simulator|cab emulator|cab emulated out|emulated out|emulated line out|emulated xlr out|simulated out|ir loader|ir box|ir pedal|impulse response loader|amp modeller|amp modeler|guitar modeller|guitar modeler|gtr modeller|gtr modeler|bass modeller|bass modeler|profiler|profiling amp|amp sim|ampsim|amp simulator|multi fx|multi effects|multi fx pedal|multieffects|floorboard|floor modeller|digital amp|amp profiler|modelling amp|modeling amp|modelling pedal|floor unit|guitar floor unit|fx floor unit|floor processor|guitar processor|amp and cab sim|speaker emulated|speaker simulated|speaker sim|cab emulated|ir guitar rig|ir rig|guitar ir|digital rig|guitar floor processor',
     'guitar'
   ),
   source(
@@ -355,7 +364,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'line-balanced',
     55,
-    'mixer master out|mixer line out|reverb unit|fx unit|effects unit|delay unit|effects rack|fx rack|reverb unit out|fx unit out|reverb unit rtn|fx rtn|reverb rtn|fx return|reverb unit return|reverb out|mixer aux out|mixer group out|mixer matrix out|mixer monitor out|dj mixer balanced master out|dj mixer master out|dj mixer balanced out|powered speaker thru|powered speaker thru out|powered speaker link|powered speaker link out|active speaker thru out|active speaker thru|active speaker out|active speaker link out|speaker thru|speaker link out|thru of a powered speaker|balanced xlr out|mixer main out|mixer main output|mixer output|mixer balanced main output|mixer balanced output|dj mixer balanced outputs|dj mixer output|desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|mixer master|desk master|master|masters|master lr|main lr|main mix|desk main|desk mains|desk lr|mixer lr|console lr|console master|console main|foh lr|lr mix|stereo bus|stereo mix out|mix out|mix bus|mix minus|group|groups|bus|mono bus|ob feed|press feed|broadcast feed|stream feed|record feed|rec feed|feed from desk|feed from foh|foh feed|pa feed|desk feed|mixer feed|zone out|processor|limiter out|limiter|crossover|cd recorder out|studio deck out|matrix feed|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|compressor out|djs mixer|djs own mixer|dj own mixer|dj desk|dj booth mixer|dj console|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
+    'mixer master out|mixer line out|reverb unit|fx unit|effects unit|delay unit|effects rack|fx rack|reverb unit out|fx unit out|reverb unit rtn|fx rtn|monitor mix|mon mix|wedge mix|iem mix|ear mix|cue mix|headphone mix|aux mix|intercom|intercom feed|comms|comms feed|intercom out|reverb rtn|fx return|reverb unit return|reverb out|mixer aux out|mixer group out|mixer matrix out|mixer monitor out|dj mixer balanced master out|dj mixer master out|dj mixer balanced out|powered speaker thru|powered speaker thru out|powered speaker link|powered speaker link out|active speaker thru out|active speaker thru|active speaker out|active speaker link out|speaker thru|speaker link out|thru of a powered speaker|balanced xlr out|mixer main out|mixer main output|mixer output|mixer balanced main output|mixer balanced output|dj mixer balanced outputs|dj mixer output|desk out|desk output|desk aux|desk aux send|aux bus|monitor send|mic pre out|mic preamp out|pre out|desk outs|desk pgm out|desk aux out|desk matrix out|matrix out|matrix|group out|main out|main outs|mixer out|mixer main out|mixer main outs|mixer direct out|direct out|desk direct out|mixer master|desk master|master|masters|master lr|main lr|main mix|desk main|desk mains|desk lr|mixer lr|console lr|console master|console main|foh lr|lr mix|stereo bus|stereo mix out|mix out|mix bus|mix minus|group|groups|bus|mono bus|ob feed|press feed|broadcast feed|stream feed|record feed|rec feed|feed from desk|feed from foh|foh feed|pa feed|desk feed|mixer feed|zone out|processor|limiter out|limiter|crossover|cd recorder out|studio deck out|matrix feed|out of desk|console out|console output|foh out|master out|monitor out|bus out|desk group out|dj mixer|dj mixer out|dj booth out|compressor out|djs mixer|djs own mixer|dj own mixer|dj desk|dj booth mixer|dj console|compressor|comp out|eq out|equaliser out|equalizer out|outboard out|outboard preamp|outboard preamp line out|outboard preamp out|outboard|preamp line out|preamp out|processor out|effects unit out|reverb return|rack cd player|studio tape machine|ob return|truck return|ob truck return|pro line out|professional line output|balanced line|truck out|pa out|mult box out|press box out|programme mix out|pgm out|programme out|desk send|monitor desk out|dsp out|converter out|da out|d a out|dac|tie line out|crossover out|video switcher out|vision mixer out|media server'
   ),
   // Whatever else is said tells more of it than this.
   source('line-balanced', 9, 'line out|line outs'),
@@ -372,8 +381,20 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'bass-amp-out',
     74,
-    'guitar amp di out|guitar amp line out|gtr amp line out|gtr amp di out|guitar head line out',
+    'guitar amp di out|guitar amp line out|gtr amp line out|gtr amp di out|guitar head line out|guitar combo di out|guitar combo line out',
     'guitar'
+  ),
+  source(
+    'bass-amp-out',
+    74,
+    'acoustic amp di out|acoustic amp di|acoustic amp line out|acoustic amp xlr out|acoustic amp xlr|acoustic combo di out',
+    'acoustic-guitar'
+  ),
+  source(
+    'bass-amp-out',
+    74,
+    'keyboard amp di out|keyboard amp di|keyboard amp line out|keyboard amp xlr out|keys amp di out|keys amp di|keys amp line out',
+    'keys'
   ),
   source('bass-amp-out', 72, 'amp line out'),
   source(
@@ -429,7 +450,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   di(
     'speaker-di',
-    'di with speaker pad|di with speaker level pad|speaker pad di|speaker di|speaker level di|speaker box di|speaker emulating di|amp di box|load di|cab sim di|speaker box|speaker level box|speaker tap di'
+    'di with speaker pad|di with speaker level pad|speaker pad di|speaker di|speaker level di|spk level di|spkr level di|spkr di|spk di|speaker lvl di|speaker box di|speaker emulating di|amp di box|load di|cab sim di|speaker box|speaker level box|speaker tap di'
   ),
   di('passive-di-economy', 'cheap di|cheap passive di|economy di|economy passive di|budget di|economy passive box'),
   [{ is: 'preamp' }, 'preamp|pre amp|vorverstarker|vorverstärker'],
@@ -460,7 +481,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   box(
     'splitter',
-    'splitter|mic splitter|transformer split|transformer splitter|1 2 transformer splitter|1 2 splitter|split|split box|mic split|splitter box|isolated split|press split|two way split|passive split|transformer isolated split'
+    'splitter|mic splitter|transformer split|transformer splitter|1 2 transformer splitter|1 2 splitter|split|split box|mic split|splitter box|isolated split|aby|aby box|aby pedal|a b y|press split|two way split|passive split|transformer isolated split'
   ),
   box('reamp-box', 'reamp box|re amp box|reamper|reamp|re amp|reamping box|reamp di'),
   box(
@@ -570,7 +591,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'iem-sender-in',
-    'iem sender|iem transmitter|iem transmitter in|iem tx|in ear sender|in ear transmitter|iem pack in|iem|iem rack|iems|in ears|in ear|iem in|ear sender|iem send'
+    'iem sender|iem transmitter|iem transmitter in|iem tx|in ear sender|in ear transmitter|iem pack in|iem|iem rack|iems|in ears|in ear|iem in|ear sender|iem send|tx rack|iem tx rack|in ear rack|ears rack|ear tx|iem packs|ear packs|in ears send|in ears tx|in ear tx|ears tx'
   ),
   input(
     'beltpack-in',
@@ -586,7 +607,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ],
   [
     { is: 'amp', model: 'amp-in' },
-    'guitar amp|guitar amp in|gtr amp|gtr amp in|amp|amp in|amp input|bass amp|bass amp in|bass rig|guitar combo|combo amp|guitar rig|backline amp|amplifier|guitar head|bass head|bass combo|amp head|verstarker|amp front|front of amp|combo amp in|pedal in|pedal input|pedalboard in|pedalboard input|fx pedal in|effects pedal in|effect pedal in|pedals in|guitar pedal in|guitar pedal input|guitar combo in|stage amp|amp on stage|backline amp|bass cab amp|amp onstage|players amp|own amp|his amp|her amp|their amp|bass stack|half stack|full stack|stack'
+    'guitar amp|guitar amp in|gtr amp|ampd|amped|gtr amp in|amp|amp in|amp input|bass amp|bass amp in|bass rig|guitar combo|combo amp|guitar rig|backline amp|amplifier|guitar head|bass head|bass combo|amp head|verstarker|amp front|front of amp|combo amp in|pedal in|pedal input|pedalboard in|pedalboard input|fx pedal in|effects pedal in|effect pedal in|pedals in|guitar pedal in|guitar pedal input|guitar combo in|stage amp|amp on stage|backline amp|bass cab amp|amp onstage|players amp|own amp|his amp|her amp|their amp|bass stack|half stack|full stack|stack'
   ],
   // Cables and plugs
   cable(
@@ -660,7 +681,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // What only joins the others together
   [
     { is: 'filler' },
-    'straight to|straight in|volume pedal|vol pedal|tremolo pedal|chorus pedal|delay pedal|reverb pedal|expression pedal|effects pedal|octave pedal|in foh rack|in the foh rack|in rack|in the rack|in a rack|foh rack|cord|cords|curly|coiled|curly cable|coiled cable|jacked|please|straight out|straight from|pedals|fx pedals|effect pedals|stomp boxes|need|needs|get|got|want|wants|would like|has to|have to|must|player|players|any problem|by mistake|no idea|if|own|combined|needed|plus|both on|both on the|both of them|both devices|both ends|both units|both fed|both powered|both plugged|was|were|had|been|made|so|but|because|tapped|battery|batteries|its own|one|bridged|bridge mode|in bridge mode|bridged mode|bridged mono|bridge mono|fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same|con|per|para|de|del|della|dal|al|aan|op|vom|von|ins|uber|dans|sur|depuis|salida|uscita|sortie|ausgang|eingang|entrada|ingresso|entree|uitgang|ingang|kabel|cavo|cavi|cable de|e|y|un|una|une|ein|eine|een|plugged into|plugged|going to|goes to|taken|taken from|coming from|comes from|comes on|arrives on|patched to|patched into|patched|landing on|lands on|on to|off to|feeding|feeds|fed|gets|has|have|he|she|they|we|uses|uses a|brings|on stage|onstage|upstage|downstage|upstage left|upstage right|downstage left|downstage right|first|second|third|main one|tbc|tba|if poss|if possible|preferably|pref|ideally|maybe|any|some|good|nice|simple|short lead|long lead|stays|already|same as above|dry|clean|wet|post|pre eq|post eq|post fader|pre fader'
+    'straight to|straight in|hard wired|hardwired|hung|hanging|flown|suspended|volume pedal|vol pedal|tremolo pedal|chorus pedal|delay pedal|reverb pedal|expression pedal|effects pedal|octave pedal|in foh rack|in the foh rack|in rack|in the rack|in a rack|foh rack|cord|cords|curly|coiled|curly cable|coiled cable|jacked|please|straight out|straight from|pedals|fx pedals|effect pedals|stomp boxes|need|needs|get|got|want|wants|would like|has to|have to|must|player|players|any problem|by mistake|no idea|if|own|combined|needed|plus|both on|both on the|both of them|both devices|both ends|both units|both fed|both powered|both plugged|was|were|had|been|made|so|but|because|tapped|battery|batteries|its own|one|bridged|bridge mode|in bridge mode|bridged mode|bridged mono|bridge mono|fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same|con|per|para|de|del|della|dal|al|aan|op|vom|von|ins|uber|dans|sur|depuis|salida|uscita|sortie|ausgang|eingang|entrada|ingresso|entree|uitgang|ingang|kabel|cavo|cavi|cable de|e|y|un|una|une|ein|eine|een|plugged into|plugged|going to|goes to|taken|taken from|coming from|comes from|comes on|arrives on|patched to|patched into|patched|landing on|lands on|on to|off to|feeding|feeds|fed|gets|has|have|he|she|they|we|uses|uses a|brings|on stage|onstage|upstage|downstage|upstage left|upstage right|downstage left|downstage right|first|second|third|main one|tbc|tba|if poss|if possible|preferably|pref|ideally|maybe|any|some|good|nice|simple|short lead|long lead|stays|already|same as above|dry|clean|wet|post|pre eq|post eq|post fader|pre fader'
   ]
 ];
 

@@ -1,10 +1,10 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
-import { type Device, isAdjective, type Source } from './parts';
-import { channelRun, counted } from './sides';
+import { type Device, isAdjective, MICS, type Source } from './parts';
+import { channelRun, counted, ofWhatKind } from './sides';
 
 export const sideName = (sides: number, count: number, k: number): string =>
-  sides > 1 && count <= 3 ? ['L', 'R', 'click'][k] : String(k + 1);
+  sides > 1 && count <= 3 && (k < 2 || sides === 3) ? ['L', 'R', 'click'][k] : String(k + 1);
 /** Words that make the name: those before a colon, or what is played with what nobody knows beside it. */
 export function namePieces(pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): Piece[] {
   const before = pieces.filter((p) => p.named);
@@ -35,7 +35,8 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
       !(p.read.is === 'number' && OUTPUTS.test(pieces[pieces.indexOf(p) + 1]?.text ?? '')) &&
       !(ends && p.from > ends.from) &&
       begins(p) &&
-      ['unknown', 'instrument', 'number', 'note'].includes(p.read.is) &&
+      (['unknown', 'instrument', 'number', 'note'].includes(p.read.is) ||
+        (p.read.is === 'times' && /^1\s?[-–]/.test(p.text))) &&
       !(p.read.is === 'number' && counted(pieces, p) && !isWhich(pieces, p))
   );
 }
@@ -44,6 +45,7 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
 function isWhich(pieces: readonly Piece[], number: Piece): boolean {
   const k = pieces.indexOf(number);
   const next = pieces[k + 1];
+  if (ofWhatKind(pieces, next) || /^(?:ohs?|overheads?)$/i.test(next.text)) return false;
   return next.read.is === 'instrument' || (pieces[k - 1]?.read.is === 'instrument' && !/[^s]s$/i.test(next.text));
 }
 
@@ -62,6 +64,18 @@ export function placeNames(text: string, name: string): readonly [string, string
   return bare === '' ? null : [`${bare} ${first.toLowerCase()}`, `${bare} ${second.toLowerCase()}`];
 }
 
+const FIRST = /\b(?:top|upper|in|inside|hi|high|front|near|inner)\b/i;
+const SECOND = /\b(?:bottom|btm|bot|lower|out|outside|lo|low|back|rear|far|outer)\b/i;
+/** Which of two places is named in the part of a piece: 0, 1, or null for neither or both. */
+export function placeBeside(pieces: readonly Piece[], piece: Piece): 0 | 1 | null {
+  const said = pieces
+    .filter((p) => p.part === piece.part && p !== piece)
+    .map((p) => p.text)
+    .join(' ');
+  const [first, second] = [FIRST.test(said), SECOND.test(said)];
+  return first === second ? null : first ? 0 : 1;
+}
+
 /** "8 outs" tells how many. */
 const OUTPUTS = /^(?:outs|outputs|ins|inputs|channels|chs?)$/i;
 const ENDS =
@@ -73,8 +87,11 @@ export function nameOf(text: string, pieces: readonly Piece[], source: Source, u
   const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());
   const told = words.join(' ');
   // A number alone, or a side, is which of several it is: "matrix 3", "loop station L".
-  const of = /^(?:\d*|[LR])$/.test(told) ? pieces.find((p) => p.from === source.at)?.text : undefined;
-  const name = [of, told].filter(Boolean).join(' ') || pieces.find((p) => p.from === source.at)?.text || 'Line';
+  const which = /^(?:\d*|[LR])$/.test(told);
+  // Before a cabinet it is the cabinet's: "gtr cab dyn".
+  const cabinet = MICS.has(source.model) ? pieces.find((p) => p.read.is === 'amp')?.text : undefined;
+  const of = which ? (cabinet ?? pieces.find((p) => p.from === source.at)?.text) : undefined;
+  const name = [of, told].filter(Boolean).join(' ') || 'Line';
   return name[0].toUpperCase() + name.slice(1);
 }
 

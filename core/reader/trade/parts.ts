@@ -37,6 +37,8 @@ const ACOUSTIC = new Set([
   'banjo'
 ]);
 
+/** What a microphone that stands before something counts more than the pickup that is heard through it. */
+const MIC_MEANT = 20;
 /** Weight of a television, whose RCA sockets are a player's. */
 const TELEVISION = 32;
 
@@ -105,7 +107,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   );
   // "mixer out" behind a small mixer is that mixer's.
   const behindMixer = (p: Piece): boolean =>
-    /^mixer/i.test(p.text) &&
+    /^(?:mixer|main|master)/i.test(p.text) &&
     pieces.some((o) => o.read.is === 'box' && o.read.model === 'small-mixer' && o.from < p.from);
   // "instrument input of an interface": the interface is where the input is.
   const where = (p: Piece): boolean =>
@@ -139,9 +141,12 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
         !behindMixer(p) && !where(p) && !inserted(p) && !before(p) && !isReamped(pieces, p) && !isWhereItGoes(pieces, p)
     );
   const mixed = mixerBehind(pieces);
+  // "humbuckers, mic'd, dyn": the pickup tells whose cabinet it is.
+  const micd = pieces.some((p) => MICD.test(p.text));
   const found = sources.map((p) => ({
     model: p.read.model as string,
-    weight: p === mixed ? MIXED : p.read.weight - (p.named ? NAMED : 0),
+    weight:
+      p === mixed ? MIXED : p.read.weight - (p.named ? NAMED : 0) + (micd && MICS.has(p.read.model) ? MIC_MEANT : 0),
     at: p.from,
     of: p.read.instrument ?? null
   }));
@@ -204,13 +209,16 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // Nothing but the plug is known of it; or it is the amplifier's own output.
   const rig = pieces.find((p) => p.read.is === 'amp' && /bass/i.test(p.text));
   if (model === null && rig && pieces.some((p) => p.read.is === 'di')) model = 'bass-amp-out';
+  // "speaker DI off the cab": what drives that cabinet.
+  const tapped = pieces.some((p) => p.read.is === 'di' && p.read.model?.startsWith('speaker-di'));
+  if (model === null && tapped) model = played === null ? 'valve-amp' : 'power-amp';
   const cabinet = pieces.find((p) => p.read.is === 'amp');
-  const micd = model === null && cabinet && pieces.some((p) => /^(?:close )?(?:mic'?d|miked)/i.test(p.text));
-  if (micd) model = 'dynamic-mic';
+  const alone = model === null && cabinet !== undefined && micd;
+  if (alone) model = 'dynamic-mic';
   // "organ, 2 mics": microphones stand before it, whatever it would be plugged in by.
   const stand = pieces.some((p, k) => MICROPHONES.test(p.text) && pieces[k - 1]?.read.is === 'number');
   const plugged = pieces.some((p) => p.read.is === 'di' || p.read.is === 'box');
-  if (stand && !plugged && model !== null && model === usual && !MICS.has(model)) model = 'dynamic-mic';
+  if ((stand || micd) && !plugged && model !== null && model === usual && !MICS.has(model)) model = 'dynamic-mic';
   const plug = pieces.find(isOf('cable'))?.read.kind;
   const unnamed =
     (instrument === null || (played === 'programme' && best === null)) && (best === null || best.weight < 10);
@@ -218,7 +226,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   if (unnamed && plug === 'rca') model = 'consumer-player';
   if (model === 'headphone' && best?.weight === TELEVISION && plug === 'rca') model = 'consumer-player';
   // What is clipped to strings or a wind instrument is a small condenser.
-  const clip = pieces.some((p) => p.read.is === 'note' && /^clip$/i.test(p.text));
+  const clip = pieces.some((p) => p.read.is === 'note' && /^clips?$/i.test(p.text));
   const taken = pieces.some((p) => p.read.is === 'di' || p.read.is === 'box' || p.read.is === 'amp');
   const winds = ['saxophone', 'brass', 'flute'].includes(played ?? '');
   if (clip && !taken && model !== null && model === usual && ((winds && !best) || !MICS.has(model)))
@@ -227,6 +235,19 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const itsMic = !taken && model === usual && instrument !== null && hasMicBehind(pieces, instrument);
   if (itsMic && model !== null && !MICS.has(model))
     model = CABINETS.has(played ?? '') ? 'dynamic-mic' : 'condenser-mic';
+  // "marimba 2 OH": overheads over whatever is said before them.
+  const over = pieces.some(
+    (p) => p.read.is === 'instrument' && OVER.test(p.text) && !p.named && p.from > (instrument?.from ?? Infinity)
+  );
+  if (over && !taken && model === usual && (best?.weight ?? 0) <= least) model = 'condenser-mic';
+  // A pickup on what one usually puts a microphone before.
+  const picked = pieces.some((p) => /^pick ?up$/i.test(p.text) && !p.named);
+  if (picked && model !== null && model === usual && MICS.has(model) && taken) model = 'piezo';
+  // "acoustic preamp pedal, XLR out" and no word of what is plugged into it.
+  const pedal = pieces.find((p) => p.read.is === 'di' && p.read.model === 'preamp-di');
+  const bassPedal = pedal !== undefined && /\bbass\b/i.test(pedal.text);
+  const onlyPedal = model === null && pedal !== undefined;
+  if (onlyPedal) model = bassPedal ? 'passive-bass' : 'piezo';
   // Without a preamp an acoustic instrument is what is glued under its saddle.
   if (model === 'acoustic-preamp' && pieces.some((p) => p.read.is === 'without' && p.read.what.is === 'preamp'))
     model = 'piezo';
@@ -273,6 +294,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const of =
     (assumed ? null : best?.of) ??
     played ??
+    (onlyPedal ? (bassPedal ? 'bass-guitar' : 'acoustic-guitar') : null) ??
     (cabinet && model !== null && MICS.has(model) && PLAYED_AMP.test(cabinet.text)
       ? /bass/i.test(cabinet.text)
         ? 'bass-guitar'
@@ -291,12 +313,15 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   return {
     model,
     settings,
-    at: best?.at ?? instrument?.from ?? (micd ? cabinet.from : (nameless?.from ?? null)),
+    at: best?.at ?? instrument?.from ?? (alone ? cabinet.from : (nameless?.from ?? (onlyPedal ? pedal.from : null))),
     instrument: of,
     assumed: unsaid
   };
 }
 
+const OVER = /^(?:oh|ohs|overheads?)$/i;
+/** "organ, mic'd top and bottom". */
+const MICD = /^(?:close )?(?:mic'?d|mic'?ed|miked)/i;
 /** What is heard through a cabinet. */
 const CABINETS: ReadonlySet<string> = new Set(['guitar', 'bass-guitar', 'five-string-bass', 'organ']);
 /** A bare "mic" right behind what is played, which says no more of where it goes. */
@@ -316,11 +341,17 @@ function mixerBehind(pieces: readonly Piece[]): Piece | undefined {
       p.read.model === 'line-balanced' &&
       /\bmixer\b/i.test(p.text) &&
       !p.named &&
-      pieces.some((o) => o.part < p.part && o.read.is === 'source' && !o.named) &&
+      pieces.some(
+        (o) =>
+          (o.part < p.part || (o.from < p.from && THROUGH.test(pieces[pieces.indexOf(p) - 1]?.text ?? ''))) &&
+          o.read.is === 'source' &&
+          !o.named
+      ) &&
       pieces.some((o) => o.part > p.part && ['source', 'box', 'di', 'input', 'length'].includes(o.read.is))
   );
 }
 
+const THROUGH = /^(?:through|thru|via|into|over|uber|par|por)$/i;
 const A_DESK = /^(?:desk|mixer|console|mixing desk|foh desk|pult|mischpult|mengtafel|mengpaneel|mesa)$/i;
 const TOWARDS = /^(?:to|into|in|in the|to the|then|zu|zum|naar|vers|al|a la)$/i;
 /** "… 45 m to desk": a desk at the end, towards which one goes, is no source of what was said before it. */

@@ -103,6 +103,62 @@ describe('what the screens call a thing', () => {
   });
 });
 
+describe('what stands between the words', () => {
+  const told = (text: string): string =>
+    readTrade(text)
+      .specs.map((l) =>
+        [l.name, l.channel ?? '-', l.source.model, ...boxesOfSpec(l).map((b) => b.model), l.input.model].join(' ')
+      )
+      .join(', ');
+  it.each([
+    // A kind of DI between two arrows, or behind an impedance.
+    ['stage piano mono out -> passive -> ch 7', 'Stage piano 7 line-unbalanced passive-di mic-in'],
+    ['oud under-saddle, no preamp, into 10M active, ch 18', 'Oud 18 piezo active-di-10m mic-in'],
+    // Numbers as a part of their own are channels; "1-3" behind many tells how many.
+    ['snare top and btm, dyn, 10 m, 2 and 3, LC', 'Snare top 2 dynamic-mic mic-in, Snare btm 3 dynamic-mic mic-in'],
+    ['toms 1-2 dyn, 4 5', 'Toms 1 4 dynamic-mic mic-in, Toms 2 5 dynamic-mic mic-in'],
+    ['Tom 1-2, dyn', 'Tom 1-2 - dynamic-mic mic-in'],
+    [
+      'choir 2 hung condensers 25-26 100 m multicore',
+      'Choir 1 25 condenser-mic mic-in, Choir 2 26 condenser-mic mic-in'
+    ],
+    ['viola, cello all clip condensers 9-10', 'Viola 9 condenser-mic mic-in, Cello 10 condenser-mic mic-in'],
+    ['trumpet + sax, dyn, 20-21, horn section', 'Trumpet 20 dynamic-mic mic-in, Sax 21 dynamic-mic mic-in'],
+    [
+      'piano: boundary under lid + 2 cond, 11-13',
+      'Piano 1 11 condenser-mic mic-in, Piano 2 12 condenser-mic mic-in, Piano 3 13 condenser-mic mic-in'
+    ],
+    // Where it comes from is not where it goes.
+    ['speaker level DI off cab, ch 13', 'Line 13 valve-amp speaker-di mic-in'],
+    ['turntables through dj mixer, XLR out, line in 3', 'Dj mixer 3 line-balanced line-in'],
+    [
+      'sub mixer keys main outs XLR L R to SB 3/4',
+      'Keys L 3 line-unbalanced small-mixer mic-in, Keys R 4 line-unbalanced small-mixer mic-in'
+    ],
+    ['intercom feed to mixer line', 'Intercom feed - line-balanced line-in'],
+    ["bari gtr humbuckers, mic'd dyn, SB 14", 'Bari gtr 14 dynamic-mic mic-in'],
+    ['marimba 2 OH', 'Marimba OH 1 - condenser-mic mic-in, Marimba OH 2 - condenser-mic mic-in'],
+    ['bagpipes dyn overhead', 'Bagpipes overhead - dynamic-mic mic-in']
+  ])('%s', (text, lines) => {
+    expect(told(text)).toBe(lines);
+  });
+  it('a bottom that is flipped is the bottom alone; leads one behind the other are one line; each has what both have', () => {
+    const [top, bottom] = readTrade('snare top and btm, dyn, 2 and 3, btm polarity flipped').specs;
+    expect([top.input.settings.polarity, bottom.input.settings.polarity]).toEqual([undefined, 'inverted']);
+    const both = readTrade('snare top and btm, dyn, 2 and 3, polarity flipped').specs;
+    expect(both.map((l) => l.input.settings.polarity)).toEqual(['inverted', 'inverted']);
+    const bass = readTrade('passive bass, tuner pedal, 2x 3 m, active DI, SB 3');
+    expect([bass.specs.length, bass.specs[0].lead.metres, bass.metres]).toEqual([1, 6, 6]);
+    const pair = readTrade('keys L/R, 2x 3 m, DI');
+    expect(pair.specs.map((l) => l.lead.metres)).toEqual([3, 3]);
+    const cab = readTrade('guitar cab ribbon + dynamic, 15 m each, 13 & 14').specs;
+    expect(cab.map((l) => [l.source.model, l.lead.metres])).toEqual([
+      ['ribbon', 15],
+      ['dynamic-mic', 15]
+    ]);
+  });
+});
+
 describe('what is left out or unclear', () => {
   it('is told: assumed, taken for another word, not understood', () => {
     const { assumed, ignored, guessed, specs } = readTrade('basss gitar, DI, ch 5, wobble');

@@ -6,10 +6,10 @@ import type { Piece } from './pieces';
 import { boxesOf, kindAlone } from './boxes';
 import { type Device, MICS, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
-import { cablesOf } from './cables';
+import { cablesOf, metresOf } from './cables';
 import { fromAux } from './aux';
 import { bothOf } from './both';
-import { nameOf, namePieces, placeNames, plain, sideName } from './names';
+import { nameOf, namePieces, placeBeside, placeNames, plain, sideName } from './names';
 import { applySettings } from './settings';
 import type { Assumed, TradeReading } from './reading';
 import { eachOf, manyOf } from './several';
@@ -54,7 +54,7 @@ function turned(text: string, pieces: readonly Piece[], options: Options): Trade
 
 /** Reads what an engineer types: any order, the trade's short forms, left out what goes without saying. Never throws. */
 export function readTrade(text: string, options: Options = {}): TradeReading {
-  const pieces = kindAlone(fromAux(text, cut(text, options.row)));
+  const pieces = kindAlone(text, fromAux(text, cut(text, options.row)));
   const other = turned(text, pieces, options);
   if (other) return other;
   const thru = thruOf(text, pieces);
@@ -116,10 +116,10 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
       assumed.add('phantom');
     }
   }
+  const one = sides === 1 && channels.length < 2 && (boxes.dis ?? 1) < 2;
   const lengths = pieces.filter((p) => p.read.is === 'length');
-  const metres =
-    lengths.length === 0 ? null : lengths.reduce((sum, p) => sum + (p.read.is === 'length' ? p.read.metres : 0), 0);
-  const { cables, assumed: cablesAssumed } = cablesOf(pieces, source, list, input);
+  const metres = lengths.length === 0 ? null : lengths.reduce((sum, p) => sum + metresOf(pieces, p, one), 0);
+  const { cables, assumed: cablesAssumed } = cablesOf(pieces, source, list, input, one);
   cablesAssumed.forEach((a) => assumed.add(a));
   const called = options.name ?? nameOf(text, pieces, source, unknown);
   const elsewhere = pieces.some((p) => p.read.is === 'elsewhere');
@@ -128,8 +128,15 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
   // "2 overheads" are two of them, each by its own number.
   const [, many, rest] = /^(\d+)(?:\s*x)?\s+(.+)$/i.exec(called) ?? [];
-  const name = count > 1 && Number(many) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
+  const bare = count > 1 && Number(many) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
+  // "Toms 1-3" are numbered one by one.
+  const name = count > 1 ? bare.replace(new RegExp(`\\s+1\\s*[-–]\\s*${String(count)}$`), '') : bare;
   const places = count === 2 && sides === 1 ? placeNames(text, name) : null;
+  // "bottom polarity flipped": of the one that was named beside it.
+  const flipped = places && pieces.find((p) => p.read.is === 'polarity');
+  const ofOne = flipped ? placeBeside(pieces, flipped) : null;
+  const plainInput = (device: Device): LineSpec['input'] =>
+    standsAlone && elsewhere ? { ...plain(device), elsewhere: true } : plain(device);
   const specs = Array.from({ length: count }, (_, k): LineSpec => {
     const side = sideName(sides, count, k);
     return {
@@ -145,7 +152,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
       box: list[0] ? plain(list[0]) : null,
       run: list.length > 0 ? cables[1] : null,
       ...(list.length > 1 ? { more: list.slice(1).map((box, n) => ({ box: plain(box), run: cables[n + 2] })) } : {}),
-      input: standsAlone && elsewhere ? { ...plain(input), elsewhere: true } : plain(input)
+      input: plainInput(ofOne === null || ofOne === k ? input : without(input, 'polarity'))
     };
   });
   const named = new Set(namePieces(pieces, source, unknown));
@@ -167,6 +174,11 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   ];
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };
 }
+
+const without = (device: Device, key: string): Device => ({
+  ...device,
+  settings: Object.fromEntries(Object.entries(device.settings).filter(([k]) => k !== key))
+});
 
 /** "kick in, snare top": drums and voices that stand in parts of their own and are not what the line became; they want lines of their own. */
 function others(pieces: readonly Piece[], source: Pick<Device, 'at' | 'model'>, named: ReadonlySet<Piece>): Piece[] {

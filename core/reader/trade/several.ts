@@ -60,7 +60,13 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   if (channels.length < 2 || pieces.some((p) => p.named)) return null;
   const isChannel = ({ read }: Piece): boolean =>
     read.is === 'channels' || read.is === 'channel' || (read.is === 'number' && channels.includes(read.value));
-  const parts = partsOf(pieces);
+  // "violin, viola, cello all clip condensers": said in the last of them, of all.
+  const parts = partsOf(pieces).flatMap((part) => {
+    const all = part.findIndex(
+      ({ read, text: said }) => ALL.test(said) || (read.is === 'source' && /[^s]s$/i.test(said))
+    );
+    return all > 0 && part.slice(0, all).some(tells) ? [part.slice(0, all), part.slice(all)] : [part];
+  });
   const plays = (part: readonly Piece[]): boolean =>
     part.filter((p) => p.read.is === 'instrument').length === 1 &&
     !part.some((p) =>
@@ -71,16 +77,28 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   if (many !== channels.length) return null;
   const first = parts.slice(0, many);
   // Drums and voices, or things of one kind: "guitar, single coil, 5/6" is one guitar.
-  const names = first.map((part) => part.find((p) => p.read.is === 'instrument')!.text.toLowerCase());
+  const names = first.map((part) =>
+    part
+      .filter((p) => p.read.is === 'instrument' || p.read.is === 'number')
+      .map((p) => p.text.toLowerCase())
+      .join(' ')
+  );
   if (new Set(names).size !== many) return null;
-  const rest = parts.slice(many).flat();
-  if (rest.some((p) => p.read.is === 'instrument')) return null;
-  const behind = textOf(text, rest, new Set(rest.filter(isChannel)));
+  const rest = parts
+    .slice(many)
+    .flat()
+    .filter((p) => !ALL.test(p.text));
+  // "horn section" is all of them.
+  if (rest.some((p) => p.read.is === 'instrument' && !SECTION.test(p.text))) return null;
+  const behind = textOf(text, rest, new Set(rest.filter((p) => isChannel(p) || SECTION.test(p.text))));
   return first.map((part, k) => ({
     text: `${textOf(text, part)}${behind.trim() ? `, ${behind}` : ''}`,
     channel: channels[k]
   }));
 }
+
+const ALL = /^(?:all|each|both)$/i;
+const SECTION = /\b(?:section|horns|brass|strings|winds)$/i;
 
 type Reader = (one: string, options: Options) => TradeReading;
 type Split = (text: string, pieces: readonly Piece[], options: Options, read: Reader) => TradeReading | null;

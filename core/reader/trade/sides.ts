@@ -1,6 +1,7 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
 import type { Options } from './read';
+import { OUTPUT_WORD } from './signs';
 
 /** How many sides of one thing were said: two of a pair, three with a click beside them. */
 export function sidesOf(pieces: readonly Piece[]): number {
@@ -41,12 +42,24 @@ export function channelsSaid(pieces: readonly Piece[]): number[] {
     : [];
 }
 
-/** "29 30", "7, 8", "7 and 8" at the very end: numbers that follow on each other are channels. */
+/** "29 30", "7, 8", "7 and 8" at the very end, or as a part of their own: numbers that follow on each other are channels. */
 export function channelRun(pieces: readonly Piece[]): Piece[] {
+  const run = runUpTo(pieces, pieces.length - 1);
+  if (run.length > 0) return run;
+  for (let k = pieces.length - 2; k > 0; k--) {
+    const { part } = pieces[k];
+    if (pieces[k + 1].part === part) continue;
+    const here = runUpTo(pieces, k);
+    if (here.length > 0 && pieces.every((p) => p.part !== part || AND.test(p.text) || here.includes(p))) return here;
+  }
+  return [];
+}
+const AND = /^(?:and|&|y|e|und|et)$/i;
+function runUpTo(pieces: readonly Piece[], end: number): Piece[] {
   const run: Piece[] = [];
-  for (let k = pieces.length - 1; k >= 0; k--) {
+  for (let k = end; k >= 0; k--) {
     const { read, text } = pieces[k];
-    if (run.length > 0 && read.is === 'filler' && /^(?:and|&|y|e|und|et)$/i.test(text)) continue;
+    if (run.length > 0 && read.is === 'filler' && AND.test(text)) continue;
     const [next] = run;
     if (read.is !== 'number' || (next?.read.is === 'number' && read.value !== next.read.value - 1)) break;
     run.unshift(pieces[k]);
@@ -58,14 +71,13 @@ export function channelRun(pieces: readonly Piece[]): Piece[] {
 export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
   const before = pieces[pieces.indexOf(piece) - 1];
   return (
-    before !== undefined &&
-    before.part === piece.part &&
-    before.read.is !== 'input' &&
-    /(?:^|\s)(?:outs?|outputs?|aux(?:es)?|sends?|bus(?:es)?|matrix|mtx|groups?|grps?|mix(?:es)?|return)$/i.test(
-      before.text
-    )
+    before !== undefined && before.part === piece.part && before.read.is !== 'input' && OUTPUT_WORD.test(before.text)
   );
 }
+
+/** "2x 3 m jack": leads of one line, one behind the other. */
+export const isOfLeads = (pieces: readonly Piece[], piece: Piece): boolean =>
+  piece.read.is === 'times' && pieces[pieces.indexOf(piece) + 1]?.read.is === 'length';
 
 /** "2 mics": so many stand before it. */
 export const MICROPHONES = /^(?:mics|microphones|mikes|mikros)$/i;
@@ -77,9 +89,23 @@ export const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
     next !== undefined &&
     // However many pedals stand in a row, it is one guitar.
     !/^pedals?$/i.test(next.text) &&
-    (['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is) || MICROPHONES.test(next.text))
+    (['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is) ||
+      MICROPHONES.test(next.text) ||
+      ofWhatKind(pieces, next))
   );
 };
+
+/** "4 hung condensers": a word between a number and what there is so many of. */
+export function ofWhatKind(pieces: readonly Piece[], word: Piece): boolean {
+  const next = pieces[pieces.indexOf(word) + 1];
+  return (
+    ['unknown', 'note', 'filler'].includes(word.read.is) &&
+    /^\p{L}+$/u.test(word.text) &&
+    next !== undefined &&
+    next.part === word.part &&
+    ((next.read.is === 'source' && /[^s]s$/i.test(next.text)) || MICROPHONES.test(next.text))
+  );
+}
 
 export function countOf(
   pieces: readonly Piece[],
@@ -93,6 +119,8 @@ export function countOf(
   const times = pieces.flatMap((p, k) => {
     // "to two mono jacks" counts plugs.
     if (p.read.is === 'count' && ['cable', 'mono'].includes(pieces[k + 1]?.read.is ?? '')) return [];
+    // "2x 3 m" counts leads.
+    if (p.read.is === 'times' && isOfLeads(pieces, p)) return [];
     // "interface outs 3/4": two of them.
     if (p.read.is === 'channels' && isOutput(pieces, p)) return [p.read.list.length];
     if (p.read.is === 'times' || p.read.is === 'count') return [p.read.count];
@@ -101,7 +129,10 @@ export function countOf(
       p.read.value > 1 &&
       p.read.value <= 16 &&
       counted(pieces, p) &&
-      (pieces[k - 1]?.read.is !== 'instrument' || /[^s]s$/i.test(pieces[k + 1].text))
+      (pieces[k - 1]?.named ||
+        pieces[k - 1]?.read.is !== 'instrument' ||
+        /(?:[^s]s|^oh)$/i.test(pieces[k + 1].text) ||
+        ofWhatKind(pieces, pieces[k + 1]))
     )
       return [p.read.value];
     return [];

@@ -56,7 +56,7 @@ export const BATTERY_LOW = at(
 );
 /** What a DI or a source runs on, where it is not the battery's state that is told. */
 export const ON_BATTERY = at(
-  String.raw`(?:(?:running|run|runs|powered|works?|working|fed)\s+)?(?:on|by|from|off|with)\s+(?:its|his|her|the|an?|own|internal|fresh|new|good|full|9\s*v(?:olt)?|\s)*\bbatter(?:y|ies)(?:\s+power(?:ed)?)?(?!\s+(?:low|flat|dead|dying|nearly|down|is|at|preamp|powered preamp))|(?:fresh|own|internal|new)\s+batter(?:y|ies)(?:\s+(?:fitted|in))?|batter(?:y|ies)[\s-](?:powered|operated|fed|run|driven|power)(?!\s+preamp)|batts?(?![a-z]|\s+(?:low|flat|dead))`
+  String.raw`(?:(?:running|run|runs|powered|works?|working|fed)\s+)?(?:on|by|from|off|with)\s+(?:its|his|her|the|an?|own|internal|fresh|new|good|full|9\s*v(?:olt)?|\s)*\bbatter(?:y|ies)(?:\s+power(?:ed)?)?(?!\s+(?:low|flat|dead|dying|nearly|down|is|at|preamp|powered preamp))|(?:fresh|own|internal|new)\s+batter(?:y|ies)(?:\s+(?:fitted|in))?|batter(?:y|ies)[\s-](?:powered|operated|fed|run|driven|power)(?!\s+preamp)|batt?s?(?:[\s-](?:powered|operated|fed|run|driven))?(?![a-z]|\s+(?:low|flat|dead))`
 );
 /** How it is plugged into the wall. */
 export const ON_MAINS = at(
@@ -126,6 +126,17 @@ export const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})
 export const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
 /** "3 DI 20-22" at the end of all that was typed, but for the phantom on them. */
 export const RANGE = at(String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*(?:(?:\+?48\s?v?|p48|(?:ph|f)antom)(?:\s+on)?)?\s*$)`);
+/** "…, 20-22, …", "four condensers 25-28 100 m multicore": in the middle, where nothing makes a measure of it. */
+export const RANGE_WITHIN = at(
+  String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*[,;)]|\s+${NUMBER}\s*(?:m|ft|feet|metres?|meters?)\b)`
+);
+/** "outs 1-2": which of its outputs. */
+export const RANGE_OUT = at(String.raw`\d{1,2}\s?[-–]\s?\d{1,2}(?![\d.,]*\d|\s*(?:m|ft|v|k)\b)`);
+/** What a number behind it is the number of. */
+export const OUTPUT_WORD =
+  /(?:^|\s)(?:outs?|outputs?|aux(?:es)?|sends?|bus(?:es)?|matrix|mtx|groups?|grps?|mix(?:es)?|return)$/i;
+/** "toms 1-3": so many of them. */
+export const UP_TO = at(String.raw`(?<=s\s)1\s?[-–]\s?([2-8])(?![\d.,]*\d|\s*(?:m|ft|v|k)\b)(?!\s*$)`);
 export const HASH = at(String.raw`#\s*(\d{1,3})(?:\s*[\/+-]\s*(\d{1,3}))?`);
 export const LEADING =
   /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|\t|\s+(?:[-–—|]+|\/\/)(?=\s)|$)/i;

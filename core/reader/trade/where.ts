@@ -30,8 +30,9 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     // "mic" and nothing beside it is where it goes.
     const alone = read.is === 'filler' && !p.named && pieces.filter((o) => o.part === p.part).length === 1;
     const goes = read.is === 'filler' && !p.named && isAtItsEnd(pieces, k);
+    const own = read.is === 'filler' && !p.named && isOfDesk(pieces, k);
     const bareInput =
-      (alone || goes) && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;
+      (alone || goes || own) && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;
     if (bareInput) return [{ model: bareInput, at: p.from, weight: alone ? 1 : 1.2 }];
     // "to desk jack": a jack of a desk takes lines.
     const socket = read.is === 'cable' && /^(?:trs|ts|jacks?)$/i.test(p.text) && DESK.test(pieces[k - 1]?.text ?? '');
@@ -40,7 +41,8 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     if (read.is === 'amp' && read.model === 'amp-in' && source.model === 'line-balanced' && DESK_AMP.test(p.text))
       return boxes.some((b) => b.model === 'reamp-box') ? [] : [{ model: 'power-amp-in', at: p.from, weight: 2 }];
     // An amplifier is what a microphone stands before; for all else it is where it goes.
-    if (read.is === 'amp' && !mic && !p.named && p.from > (source.at ?? -1))
+    // "off the cab" is where it comes from.
+    if (read.is === 'amp' && !mic && !p.named && p.from > (source.at ?? -1) && !OFF.test(pieces[k - 1]?.text ?? ''))
       return [{ model: read.model, at: p.from, weight: read.model === 'cabinet' && !speaker ? 0.5 : 2 }];
     return [];
   });
@@ -53,9 +55,21 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     best.model = 'amp-in';
   return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
 }
+/** "… > mixer line 3": a part of its own, behind all that is said. */
+export function isOfDesk(pieces: readonly Piece[], k: number): boolean {
+  const { part } = pieces[k];
+  const [first, ...rest] = pieces.filter((p) => p.part === part);
+  return (
+    part > 0 &&
+    DESK.test(first.text) &&
+    rest.every((p) => p === pieces[k] || ['channels', 'channel', 'number'].includes(p.read.is)) &&
+    pieces.every((p) => p.part <= part || ['channels', 'channel', 'number'].includes(p.read.is))
+  );
+}
+const OFF = /^(?:off(?: the)?|from(?: the)?|of|tapped)$/i;
 const DESK = /^(?:desk|mixer|console|board|foh)$/i;
 /** "… to line", "… then line 11/12", "… to desk line": where one goes at last, with nothing but its number behind. */
-function isAtItsEnd(pieces: readonly Piece[], k: number): boolean {
+export function isAtItsEnd(pieces: readonly Piece[], k: number): boolean {
   const { part } = pieces[k];
   const before = pieces.slice(0, k).filter((p) => p.part === part);
   const behind = pieces.slice(k + 1).filter((p) => p.part === part);
