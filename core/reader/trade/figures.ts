@@ -152,7 +152,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     })) ??
     of(match(UP), () => ({ is: 'box', model: 'converter-up' })) ??
     of(match(DOWN), () => ({ is: 'box', model: 'converter-down' })) ??
-    of(match(PHANTOM), (m) => ({ is: 'phantom', on: m[1] === undefined && m[2] !== 'off' && m[2] !== 'no' })) ??
+    of(match(PHANTOM), (m) => ({ is: 'phantom', on: m[1] === undefined && (m[2] === undefined || m[2] === 'on') })) ??
     of(pieces.some((p) => p.read.is === 'source' && p.read.model === 'condenser-mic') ? match(BARE_48) : null, () => ({
       is: 'phantom',
       on: true

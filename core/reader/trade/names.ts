@@ -12,8 +12,13 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
   const called = before.some((p) => p.read.is === 'amp') && source.at !== null && source.at > before.at(-1)!.to;
   if (called || before.some((p) => ['unknown', 'instrument', 'source', 'note', 'number'].includes(p.read.is)))
     return before.filter((p) => !['input', 'channel', 'sides'].includes(p.read.is));
+  // Behind "for" or "into" it is no name.
+  const isBehind = (p: Piece): boolean =>
+    pieces.some((o) => o.part === p.part && o.from < p.from && o.read.is === 'filler' && ENDS.test(o.text));
   // What nobody knows is a name where a line begins, or where it is written like one; elsewhere it is a word not yet learnt.
-  const said = unknown.find((p) => begins(p) && !/^[LR]$/.test(p.text) && (p.part === 0 || /^\p{Lu}/u.test(p.text)));
+  const said = unknown.find(
+    (p) => begins(p) && !/^[LR]$/.test(p.text) && (p.part === 0 || /^\p{Lu}/u.test(p.text)) && !isBehind(p)
+  );
   const first =
     pieces.find((p) => p.read.is === 'instrument' && !isAdjective(pieces, p)) ??
     said ??
@@ -79,7 +84,7 @@ export function placeBeside(pieces: readonly Piece[], piece: Piece): 0 | 1 | nul
 /** "8 outs" tells how many. */
 const OUTPUTS = /^(?:outs|outputs|ins|inputs|channels|chs?)$/i;
 const ENDS =
-  /^(?:to|into|in|on|from|with|w\/?|without|through|via|at|by|used|wired|it|which|that|straight|direct(?:ly)?|goes|going|being)\b/i;
+  /^(?:to|into|in|on|from|with|w\/?|without|through|via|at|by|for|used|wired|it|which|that|straight|direct(?:ly)?|goes|going|being)\b/i;
 /** A name begins with a letter or a figure: the rest of a word that was cut at its hyphen is none. */
 const begins = (p: Piece): boolean => /^[\p{L}\d]/u.test(p.text);
 
@@ -91,7 +96,7 @@ export function nameOf(text: string, pieces: readonly Piece[], source: Source, u
   // Before a cabinet it is the cabinet's: "gtr cab dyn".
   const cabinet = MICS.has(source.model) ? pieces.find((p) => p.read.is === 'amp')?.text : undefined;
   const of = which ? (cabinet ?? pieces.find((p) => p.from === source.at)?.text) : undefined;
-  const name = [of, told].filter(Boolean).join(' ') || 'Line';
+  const name = ([of, told].filter(Boolean).join(' ') || 'Line').replace(/['’]s$/i, '');
   return name[0].toUpperCase() + name.slice(1);
 }
 

@@ -275,10 +275,15 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     model = 'electric-piano';
   if (text && model === 'consumer-player') model = 'line-balanced';
   if (qualities.includes('balanced') && model === 'line-unbalanced') model = 'line-impedance-balanced';
+  // What is said beside a length is said of a cable.
+  const ofCable = new Set(pieces.filter((p) => p.read.is === 'length').map((p) => p.part));
+  const ofOutput = pieces.flatMap((p) => (ofCable.has(p.part) ? [] : [p.text.toLowerCase()])).join(' ');
   // The plug or a word tells which of a desk's outputs it is.
   if (model === 'line-balanced' && !qualities.includes('balanced')) {
-    if (/\b(?:rca|phono) out(?:put)?s?\b/.test(told)) model = 'consumer-player';
-    else if (/\bunbalanced (?:jack )?out|\bout(?:put)?s? unbalanced|\bunbalanced jack\b(?! (?:lead|cable))/.test(told))
+    if (/\b(?:rca|phono) out(?:put)?s?\b/.test(ofOutput)) model = 'consumer-player';
+    else if (
+      /\bunbalanced (?:jack )?out|\bout(?:put)?s? unbalanced|\bunbalanced jack\b(?! (?:lead|cable))/.test(ofOutput)
+    )
       model = 'line-unbalanced';
   }
   if (model === 'valve-amp' && /\b(?:solid.state|transistor|class d)\b/.test(told)) model = 'power-amp';

@@ -142,6 +142,24 @@ describe('what stands between the words', () => {
   ])('%s', (text, lines) => {
     expect(told(text)).toBe(lines);
   });
+  it.each([
+    ['condenser, 80 m, phantom switched off', 'off'],
+    ['condenser, 80 m, 48V is off', 'off'],
+    ['condenser, 80 m, phantom not on', 'off'],
+    ['condenser, 80 m, no 48v', 'off'],
+    ['condenser, 80 m, phantom switched on', 'on'],
+    ['condenser, 80 m, 48V on', 'on'],
+    ['condenser, 80 m, phantom', 'on']
+  ])('%s', (text, phantom) => {
+    const [{ input }] = readTrade(text).specs;
+    expect(input.settings.phantom ?? 'off').toBe(phantom);
+  });
+  it('what is said of a cable is not said of the output, and whose it is does not end the name', () => {
+    const [desk] = readTrade("powered speaker fed by the desk's main output over 60 m unbalanced jack").specs;
+    expect([desk.source.model, desk.input.model, desk.lead.metres]).toEqual(['line-balanced', 'speaker-in', 60]);
+    expect(readTrade('DJ mixer unbalanced jack out, 60 m').specs[0].source.model).toBe('line-unbalanced');
+    expect(readTrade("keyboard's output, 5 m, line in").specs[0].name).toBe('Keyboard');
+  });
   it('a bottom that is flipped is the bottom alone; leads one behind the other are one line; each has what both have', () => {
     const [top, bottom] = readTrade('snare top and btm, dyn, 2 and 3, btm polarity flipped').specs;
     expect([top.input.settings.polarity, bottom.input.settings.polarity]).toEqual([undefined, 'inverted']);

@@ -8,7 +8,7 @@ export function sidesOf(pieces: readonly Piece[]): number {
   const mono = pieces.some((p) => p.read.is === 'mono');
   // A stereo jack is a plug with three contacts; it may carry one balanced line.
   const plug = ({ read, text }: Piece): boolean =>
-    (read.is === 'cable' && (read.kind !== 'mini' || /^stereo .* to (?!two|twin|dual|2)/i.test(text))) ||
+    (read.is === 'cable' && (read.kind !== 'mini' || /stereo.* to (?!two|twin|dual|2)/i.test(text))) ||
     (read.is === 'box' && modelOf(read.model).family === 'joint');
   const both = pieces.some((p) => p.read.is === 'sides' || (/stereo|\blr\b/i.test(p.text) && !plug(p)));
   const click = pieces.some(
