@@ -1,7 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CODES, type Code, type Fact, type Finding, fact, type Severity } from '../judge/types';
 import { editFaultText, editText, loadFaultText, unitFaultText } from './faults';
 import { measure, sentence, short, verdict } from './findings';
+import { beside } from './findings/parts';
 import { HUM_KINDS } from '../rig/hum-domain';
 import { WIRINGS } from '../plan/schema';
 import { codeName } from './codes';
@@ -389,6 +391,29 @@ describe('findings in words', () => {
     const inputs = why(SAID.loads[0]).inputs.map((i) => `${i.name} ${plain(i.value)}`);
     expect(inputs).toEqual(['load 2 kΩ', 'source 700 Ω', 'loss −2.6 dB']);
     expect(why(SAID.loop[0]).reason).toContain('Mains earths stay connected');
+  });
+});
+
+describe('a figure beside its limit', () => {
+  it('is never rounded onto it', () => {
+    const say = (v: number, decimals: number): string => v.toFixed(decimals);
+    expect([54.4, 55, 55.4, 55.04, 55.0001, 54.9999].map((v) => beside(v, 55, say))).toEqual([
+      '54',
+      '55',
+      '55.4',
+      '55.04',
+      'just over 55',
+      'just under 55'
+    ]);
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 200, noNaN: true }), fc.integer({ min: 1, max: 200 }), (value, limit) => {
+        const said = beside(value, limit, say);
+        const read = Number(said.replace(/^just (?:over|under) /, ''));
+        expect(value === limit || said.startsWith('just') || Math.sign(read - limit) === Math.sign(value - limit)).toBe(
+          true
+        );
+      })
+    );
   });
 });
 

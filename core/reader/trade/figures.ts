@@ -12,6 +12,8 @@ import {
   PAD,
   PAD_OUT,
   CABINET,
+  CABINET_TAPPED,
+  SPEAKER_DI,
   JOINED,
   LIFT,
   POLARITY,
@@ -163,7 +165,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(LEVEL), (m) => ({ is: 'level', text: m[0] })) ??
     of(match(VOLTS), (m) => voltsOf(m)) ??
     of(match(PAD_OUT), () => ({ is: 'without', what: { is: 'pad', db: 20, inline: false } })) ??
-    of(match(CABINET), () => ({ is: 'cabinet-on' })) ??
+    of(match(CABINET) ?? (SPEAKER_DI.test(lower) ? match(CABINET_TAPPED) : null), () => ({ is: 'cabinet-on' })) ??
     of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
     of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
     of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? m[2] ?? 80) })) ??

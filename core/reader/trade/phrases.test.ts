@@ -154,6 +154,20 @@ describe('what stands between the words', () => {
     const [{ input }] = readTrade(text).specs;
     expect(input.settings.phantom ?? 'off').toBe(phantom);
   });
+  it('a speaker DI across a cabinet leaves that plugged', () => {
+    for (const text of [
+      'valve head, speaker DI across his cab, 25 m, mic in',
+      'speaker level DI off the 4x12 cab, ch 3'
+    ]) {
+      const [{ source, box }] = readTrade(text).specs;
+      expect([source.model, source.settings.cabinet, box?.model]).toEqual(['valve-amp', 'connected', 'speaker-di']);
+    }
+    expect(readTrade('valve combo 16 ohm speaker out, load box, DI').specs[0].source.settings).toMatchObject({
+      load: 16
+    });
+    expect(readTrade('synth, 220 ohm out, 5 m, line in').specs[0].source.settings).toMatchObject({ R: 220 });
+    expect(readTrade('dyn mic off the cab, 10 m').specs[0].source.model).toBe('dynamic-mic');
+  });
   it('what is said of a cable is not said of the output, and whose it is does not end the name', () => {
     const [desk] = readTrade("powered speaker fed by the desk's main output over 60 m unbalanced jack").specs;
     expect([desk.source.model, desk.input.model, desk.lead.metres]).toEqual(['line-balanced', 'speaker-in', 60]);

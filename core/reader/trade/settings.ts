@@ -5,6 +5,8 @@ import type { Device, Source } from './parts';
 
 /** Switches, levels and what feeds a thing: each said value to the device that has it. */
 
+/** Impedance of the heaviest load that a loudspeaker is, and a tap for it is called by, ohms. */
+const MOST_SPEAKER_OHM = 32;
 /** Volts for a pascal of a microphone of which nobody said so: the middle of what data sheets give. */
 const USUAL_SENSITIVITY: Readonly<Record<string, number>> = {
   'dynamic-mic': 1.8e-3,
@@ -132,7 +134,10 @@ export function applySettings(
         named || before?.read.is === 'input' || before?.read.is === 'amp' || pieces[k + 1]?.read.is === 'input'
           ? input
           : source;
-      put(piece, near, near === input ? 'zin' : 'R', read.ohm);
+      // "16 ohm speaker out" is made for 16 ohm.
+      const made =
+        near === source && read.ohm <= MOST_SPEAKER_OHM && !checkSetting(modelOf(source.model), 'load', read.ohm);
+      put(piece, near, near === input ? 'zin' : made ? 'load' : 'R', read.ohm);
     }
   });
   return done;

@@ -31,6 +31,12 @@ export const PAD_OUT = at(
 export const CABINET = at(
   String.raw`(?:with\s+)?(?:its|the|an?)?\s*(?:speaker\s+)?(?:cabinet|cab|speaker|[124]x1[025])\s+(?:still\s+|also\s+)?(?:connected|plugged(?:\s+in)?|attached|in\s+parallel)`
 );
+/** "speaker DI across the cab", "tapped off his cabinet": it stays plugged. */
+export const CABINET_TAPPED = at(
+  String.raw`(?:off|across|from|tapping|tapped\s+(?:off|from)|(?:in\s+)?parallel(?:ed)?\s+(?:to|with))\s+(?:the\s+|his\s+|her\s+|their\s+|its\s+|an?\s+)?(?:guitar\s+|gtr\s+|bass\s+|speaker\s+|[124]x1[025]\s+)?(?:cabinet|cab|speaker)(?![a-z])(?!\s+(?:out|line|socket|jack|level|emul|sim))`
+);
+/** A DI that is made for a loudspeaker's level. */
+export const SPEAKER_DI = /\b(?:speaker|spkr?|spk)[\s-]*(?:level|lvl)?[\s-]*di\b/;
 export const PAD = at(
   String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?(?:speaker\s+)?pads?\b|(?:speaker(?:\s+(?:in(?:put)?|level))?\s+)?pad(?:ded|s)?(?![a-z])(?:\s*(?:on|in|at|=|:))?\s*[-−]?\s*(\d{2})?(?!\d)\s*(?:db\b)?)`
 );

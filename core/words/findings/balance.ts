@@ -1,4 +1,4 @@
-import { metres, many } from './parts';
+import { metres, metresBeside, many } from './parts';
 import type { Said } from './said';
 
 /** What the check of balance says, a code at a time. */
@@ -22,7 +22,7 @@ export const BALANCE: Said<'balance'> = {
   },
   'long-unbalanced': {
     sentence: (f) =>
-      `${metres(f.value)} unbalanced. The rule of thumb is ${metres(f.limit ?? 0)} at most, for the risk of radio.`,
+      `${metresBeside(f)} unbalanced. The rule of thumb is ${metres(f.limit ?? 0)} at most, for the risk of radio.`,
     short: (f) => `${metres(f.value)} unbalanced`,
     formula: FORMULA_BALANCED,
     reason: REASON_SHORT_UNBALANCED

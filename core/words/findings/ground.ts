@@ -2,7 +2,7 @@ import { article } from '../article';
 import { modelOf } from '../../gear/catalogue';
 import type { Finding } from '../../judge/types';
 import { formatNumber, formatQuantity } from '../../units/format';
-import { id, model, hum, heard, loopThrough, CAUSES } from './parts';
+import { id, model, hum, heard, milliampsBeside, loopThrough, CAUSES } from './parts';
 import type { Said } from './said';
 
 /** What the check of ground says, a code at a time. */
@@ -105,14 +105,14 @@ export const GROUND: Said<'ground'> = {
   },
   'phantom-enough': {
     sentence: (f) =>
-      `All phantom of ${id(f, 'names')} together is ${formatNumber(f.value)}\u202FmA of ${formatNumber(f.limit ?? 0)}.`,
+      `All phantom of ${id(f, 'names')} together is ${milliampsBeside(f)} of ${formatNumber(f.limit ?? 0)}.`,
     short: (f) => `phantom ${formatNumber(f.value)}\u202FmA`,
     formula: FORMULA_PHANTOM_ENOUGH,
     reason: REASON_PHANTOM_ENOUGH
   },
   'phantom-spent': {
     sentence: (f) =>
-      `All phantom of ${id(f, 'names')} together would be ${formatNumber(f.value)}\u202FmA; it gives ${formatNumber(f.limit ?? 0)}.`,
+      `All phantom of ${id(f, 'names')} together would be ${milliampsBeside(f)}; it gives ${formatNumber(f.limit ?? 0)}.`,
     short: (f) => `phantom ${formatNumber(f.value)}\u202FmA`,
     formula: FORMULA_PHANTOM_ENOUGH,
     reason: REASON_PHANTOM_ENOUGH

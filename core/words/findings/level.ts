@@ -1,5 +1,5 @@
 import { formatHz, formatNumber, formatQuantity } from '../../units/format';
-import { num, model, source, db, heard, signedDb, dbu, roomLeft } from './parts';
+import { num, model, source, db, dbBeside, heard, signedDb, dbu, roomLeft } from './parts';
 import type { Said } from './said';
 
 /** What the check of level says, a code at a time. */
@@ -58,7 +58,7 @@ export const LEVEL: Said<'level'> = {
     reason: REASON_GAIN
   },
   'much-gain': {
-    sentence: (f) => `Needs ${db(f.value)} of gain, which is a lot: the rule of thumb is ${db(f.limit ?? 0)} at most.`,
+    sentence: (f) => `Needs ${dbBeside(f)} of gain, which is a lot: the rule of thumb is ${db(f.limit ?? 0)} at most.`,
     short: (f) => `${formatNumber(f.value)}\u202FdB gain`,
     formula: FORMULA_GAIN,
     reason: REASON_GAIN
@@ -115,7 +115,7 @@ export const LEVEL: Said<'level'> = {
   },
   'double-stops': {
     sentence: (f) =>
-      `Single notes leave ${db(f.value)} of headroom at the ${model(f)}; leave ${db(f.limit ?? 6)} for chords.`,
+      `Single notes leave ${dbBeside(f, 6)} of headroom at the ${model(f)}; leave ${db(f.limit ?? 6)} for chords.`,
     short: () => 'chord headroom',
     measure: roomLeft,
     formula: 'two strings in phase: 2 × voltage = +6 dB; headroom = clip level − peak',

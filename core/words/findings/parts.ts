@@ -22,6 +22,16 @@ export const source = <C extends Code>(f: Finding<C>, name: FactName<C>): string
 /** Levels, gains, S/N and hum as the trade rounds them: to one decibel. */
 export const db = (value: number): string =>
   Math.abs(value) < 0.5 ? 'less than 1\u202FdB' : formatDb(Math.abs(value), 0);
+/** A figure that stands beside its limit: rounded, but never onto the other side of it. @param say how both are said, with so many decimals */
+export function beside(value: number, limit: number, say: (v: number, decimals: number) => string): string {
+  for (const decimals of [0, 1, 2]) if (say(value, decimals) !== say(limit, decimals)) return say(value, decimals);
+  return value === limit ? say(limit, 0) : `just ${value > limit ? 'over' : 'under'} ${say(limit, 0)}`;
+}
+const inDb = (v: number, decimals: number): string => (decimals === 0 ? db(v) : formatDb(Math.abs(v), decimals));
+export const dbBeside = (f: Finding, otherwise = 0): string => beside(f.value, f.limit ?? otherwise, inDb);
+export const metresBeside = (f: Finding): string => beside(f.value, f.limit ?? 0, metres);
+const inMilliamps = (v: number, decimals: number): string => `${formatNumber(v, decimals)}\u202FmA`;
+export const milliampsBeside = (f: Finding): string => beside(f.value, f.limit ?? 0, inMilliamps);
 /** Errors of a response: to half a decibel. */
 export const halfDb = (value: number): string =>
   Math.abs(value) < 0.25 ? 'less than 0.5\u202FdB' : `${formatHalf(Math.abs(value))}\u202FdB`;
