@@ -1,3 +1,5 @@
+import { CORE_LEVELS, coreTone, saturationOf, thirdOf, unfilledTo } from '../core/measure/core-tone';
+import { outputFull } from '../core/measure/known';
 import { hearSweep, measured, stimulus } from '../core/measure/measure';
 import { MEASURING, patchesFor, RESISTORS, seriesFor } from '../core/measure/plug';
 import { curveOf } from '../core/measure/devices';
@@ -21,6 +23,7 @@ const KINDS: readonly (readonly [MeasuredKind, string])[] = [
   ['di', 'isolator']
 ];
 const COUNT = 200;
+const CORES = 40;
 interface Off {
   value: number[];
   response: number[];
@@ -53,3 +56,17 @@ for (const [kind, { value, response, curves }] of by)
   console.log(
     `${kind.padEnd(10)} ${String(curves).padStart(8)}   ${(100 * median(value)).toFixed(2).padStart(10)} % ${(100 * most(value)).toFixed(2).padStart(8)} %   ${median(response).toFixed(3).padStart(10)} dB ${most(response).toFixed(3).padStart(8)} dB`
   );
+
+// Cores, by one known voltage: what is found, and of what is not found whether that is told rightly.
+const cores = Array.from({ length: CORES }, (_, k) => {
+  const standIn = new StandIn(5000 + k, 'di', k % 2 ? 'isolator' : 'passive-di');
+  const thirds = CORE_LEVELS.map((l) => thirdOf(standIn.play(coreTone(l, standIn.rate), { is: 'core' }), standIn.rate));
+  const full = outputFull(standIn.multimeter(MEASURING), MEASURING);
+  const really = standIn.hidden.saturation!;
+  return { found: saturationOf(thirds, full), to: unfilledTo(thirds.length, full), really };
+});
+const off = cores.flatMap(({ found, really }) => (found === null ? [] : [Math.abs(20 * Math.log10(found / really))]));
+const wrong = cores.filter(({ found, to, really }) => found === null && really < to).length;
+console.log(
+  `cores: ${off.length} of ${CORES} found, off by ${median(off).toFixed(2)} dB, ${most(off).toFixed(2)} dB at the worst; of the others ${wrong} said to be clean above where they are full`
+);

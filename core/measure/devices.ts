@@ -44,6 +44,8 @@ export function curveOf(
   metres = 1
 ): readonly Complex[] {
   if (kind === 'cable') return hz.map((f) => [0, -1 / (2 * Math.PI * f * values.cShield * metres)] as const);
+  // An interface alone is its own leads.
+  if (kind === 'interface') return hz.map(() => [1, 0] as const);
   const plan = alone(kind, model, values);
   const [line] = resolve(plan).lines;
   const { out, zout, input } = met(plan, line, hz);

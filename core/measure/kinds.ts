@@ -3,7 +3,7 @@ import { modelOf } from '../gear/catalogue';
 
 /** What can be measured, each with the values of its class that a measurement tells, and its network from them. */
 
-export const MEASURED = ['coil', 'piezo', 'output', 'input', 'cable', 'di'] as const;
+export const MEASURED = ['coil', 'piezo', 'output', 'input', 'cable', 'di', 'interface'] as const;
 export type MeasuredKind = (typeof MEASURED)[number];
 
 /** A value that is looked for: of the device's model, or what a metre of cable has. */
@@ -13,7 +13,7 @@ export interface Sought {
 }
 
 /** Values of a class that its impedance, or of a DI its response, tells. */
-const TOLD: Readonly<Record<Exclude<MeasuredKind, 'cable'>, readonly string[]>> = {
+const TOLD: Readonly<Record<Exclude<MeasuredKind, 'cable' | 'interface'>, readonly string[]>> = {
   coil: ['R', 'L', 'C', 'loss'],
   piezo: ['C'],
   output: ['R'],
@@ -23,9 +23,15 @@ const TOLD: Readonly<Record<Exclude<MeasuredKind, 'cable'>, readonly string[]>> 
 
 export function soughtOf(kind: MeasuredKind, model: string): readonly Sought[] {
   if (kind === 'cable') return [{ param: 'cShield', typ: CABLES.instrument.params.cShield.typ }];
+  // An interface is no device of a plan.
+  if (kind === 'interface') return [];
   const { params } = modelOf(model);
   return TOLD[kind].filter((param) => param in params).map((param) => ({ param, typ: params[param].typ }));
 }
+
+/** Whether a class has a core that can be filled. */
+export const hasCore = (kind: MeasuredKind, model: string): boolean =>
+  kind === 'di' && 'saturation' in modelOf(model).params;
 
 /** Loudspeaker level kills an interface, and a sweep a ribbon; other microphones want phantom, which is off. */
 const NEVER: ReadonlySet<string> = new Set(['speaker', 'microphone']);

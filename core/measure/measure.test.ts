@@ -1,19 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { MODELS } from '../gear/catalogue';
-import { CORE_LEVELS, coreTone, saturationOf, thirdOf } from './core-tone';
+import { CORE_LEVELS, coreTone, saturationOf, thirdOf, unfilledTo } from './core-tone';
 import { apart } from './compare';
+import { BRIDGES, interfaceFrom, middleAt } from './interface';
+import { outputFull } from './known';
 import { curveOf } from './devices';
 import { kindOf, MEASURED, type MeasuredKind, soughtOf } from './kinds';
 import { fit } from './fit';
 import { CLIPPED, hearSweep, measured, stimulus } from './measure';
-import { MEASURING, patchesFor, RESISTORS, seriesFor } from './plug';
+import { isFaint, MEASURING, patchesFor, RESISTORS, seriesFor } from './plug';
 import { type Patch } from './plug';
 import { StandIn } from './stand-in';
-import { type Heard, SWEEP, sweepSound, takeApart } from './sweep';
+import { averaged, type Heard, ratioOf, SWEEP, sweepSound, takeApart } from './sweep';
 import { fromSeries, fromTwoLoads } from './two-loads';
 
 const heardOf = (standIn: StandIn, patch: Patch): Heard => {
-  const heard = hearSweep(standIn.play(stimulus(MEASURING), patch), MEASURING, patch.is === 'common');
+  const heard = hearSweep(standIn.play(stimulus(MEASURING), patch), MEASURING, isFaint(patch));
   if (typeof heard === 'string') throw new Error(heard);
   return heard;
 };
@@ -82,6 +84,55 @@ describe('measured on a stand-in with noise at −80 dB', () => {
     const clean = CORE_LEVELS.map((level) => thirdOf(coreTone(level, 48_000), 48_000));
     expect(saturationOf(clean, full)).toBeNull();
   });
+  it('a core is found on the stand-in by one known voltage, or it is said up to where none is heard', () => {
+    const found = [1, 2, 3, 4, 5, 6, 7, 8].map((seed) => {
+      const standIn = new StandIn(seed, 'di', 'isolator');
+      const thirds = CORE_LEVELS.map((level) =>
+        thirdOf(standIn.play(coreTone(level, standIn.rate), { is: 'core' }), standIn.rate)
+      );
+      const full = outputFull(standIn.multimeter(MEASURING), MEASURING);
+      return { standIn, filled: { thirds, full }, really: standIn.hidden.saturation! };
+    });
+    const told = found.map(({ filled, really }) => ({ really, core: saturationOf(filled.thirds, filled.full) }));
+    expect(told.filter((f) => f.core).length).toBeGreaterThan(3);
+    // A tenth, as is said, at the most three of them.
+    for (const { core, really } of told) if (core) expect(share(core, really)).toBeLessThan(0.3);
+    // Of what makes no sign of it, it is not said that it is full below.
+    for (const { filled, really } of found.filter((_, k) => told[k].core === null))
+      expect(really).toBeGreaterThan(unfilledTo(filled.thirds.length, filled.full));
+    const [{ standIn, filled }] = found;
+    const heard = patchesFor('di', RESISTORS).map((patch) => heardOf(standIn, patch));
+    const values = (some: typeof filled | null) => measured('di', 'isolator', heard, RESISTORS, 1, some).values;
+    expect(values(null).map((v) => v.param)).not.toContain('saturation');
+    expect(values(filled).find((v) => v.param === 'saturation')?.value).toBe(told[0].core);
+    const silent = measured('di', 'isolator', heard, RESISTORS, 1, { thirds: [0, 0, 0], full: 2 });
+    expect([silent.values.length, silent.unfilled]).toEqual([values(null).length, unfilledTo(3, 2)]);
+  });
+  it('an interface by itself: impedances, noise, full scale, rejection, crosstalk', () => {
+    for (const seed of [1, 2]) {
+      const standIn = new StandIn(seed, 'interface', '');
+      const resistors = { ...RESISTORS, series: 100e3 };
+      const heard = patchesFor('interface', resistors).map((patch) => heardOf(standIn, patch));
+      const { cmrr, crosstalk, full } = standIn.hidden;
+      const is = interfaceFrom(heard, resistors, outputFull(standIn.multimeter(MEASURING), MEASURING));
+      expect([is.out > 38 && is.out < 255, is.into / is.out > BRIDGES]).toEqual([true, true]);
+      expect(Math.abs(is.noiseDb + 80)).toBeLessThan(0.5);
+      expect(share(is.outFull!, full)).toBeLessThan(1e-9);
+      // Converters of the stand-in are as high as each other, but for colour.
+      expect(share(is.inFull!, full)).toBeLessThan(0.06);
+      expect(Math.abs(middleAt(is.hz, is.rejection, 1000) - cmrr)).toBeLessThan(2);
+      expect(Math.abs(middleAt(is.hz, is.crosstalk, 1000) - crosstalk)).toBeLessThan(1.5);
+      expect(middleAt(is.hz, is.crosstalk, 1000) - middleAt(is.hz, is.crosstalk, 10_000)).toBeCloseTo(20, -1);
+      expect(interfaceFrom(heard, resistors, null)).toMatchObject({ outFull: null, inFull: null });
+    }
+  });
+  it('averaged sweeps: noise falls by the root of how many, the response stays', () => {
+    const standIn = new StandIn(5, 'output', 'line-unbalanced');
+    const sweeps = Array.from({ length: 16 }, () => standIn.play(stimulus(MEASURING), { is: 'loop' }));
+    const [one, many] = [sweeps.slice(0, 1), sweeps].map((some) => hearSweep(averaged(some), MEASURING) as Heard);
+    expect(Math.abs(20 * Math.log10(one.noise / many.noise) - 12)).toBeLessThan(1);
+    expect(share(ratioOf(one, 1000), ratioOf(many, 1000))).toBeLessThan(0.002);
+  });
   it('what clips, or does not come back, is told and not measured', () => {
     const loud = stimulus(MEASURING).map((v) => Math.max(-1, Math.min(1, 3 * v)));
     expect(hearSweep(loud, MEASURING)).toBe('clipped');
@@ -115,7 +166,7 @@ describe('by a multimeter and two resistors', () => {
 describe('what may be measured', () => {
   it('every kind has models, and every value that is looked for is one of the model’s', () => {
     const kinds = new Set(MODELS.map((m) => kindOf(m.id)));
-    for (const kind of MEASURED.filter((k) => k !== 'cable')) expect(kinds).toContain(kind);
+    for (const kind of MEASURED.filter((k) => k !== 'cable' && k !== 'interface')) expect(kinds).toContain(kind);
     // Nothing at loudspeaker level, no ribbon, nothing that wants phantom is driven by a sweep.
     for (const id of ['power-amp', 'valve-amp', 'ribbon', 'condenser-mic', 'dynamic-mic', 'cabinet'])
       expect([id, kindOf(id)]).toEqual([id, null]);

@@ -1,4 +1,6 @@
 import type { Complex } from '../solver/system';
+import { modelOf } from '../gear/catalogue';
+import { saturationOf, unfilledTo } from './core-tone';
 import { curveOf } from './devices';
 import { type MeasuredKind, soughtOf } from './kinds';
 import type { Resistors } from './plug';
@@ -12,6 +14,8 @@ import { type Bench, benchOf, impedanceOf } from './two-loads';
 export const CLIPPED = 0.98;
 /** The loop comes back weaker than this: nothing is plugged, dB below what was played. */
 const NOTHING_DB = -50;
+/** A core's level is told so well: no core is a cubic, and a multimeter is off by a per cent or two. */
+const CORE_SPREAD = 0.1;
 
 export interface Measured {
   readonly hz: readonly number[];
@@ -29,6 +33,18 @@ export interface Measured {
   readonly inverted: boolean;
   /** Second and third harmonic over the fundamental, dB; of a DI. */
   readonly harmonics: Heard['harmonics'] | null;
+  /** Noise of the interface, dB of full scale. */
+  readonly noiseDb: number;
+  /** Of a DI that was played until its core is full: up to which level nothing of that was heard, volts RMS at 20 Hz; null where it was found, or not looked for. */
+  readonly unfilled: number | null;
+}
+
+/** What a core did to a tone. */
+export interface Filled {
+  /** Third over the fundamental, by `CORE_LEVELS`, as many as came back unclipped. */
+  readonly thirds: readonly number[];
+  /** A full-scale sine at the interface's output, volts RMS. */
+  readonly full: number;
 }
 
 export type Trouble = 'nothing' | 'clipped';
@@ -43,14 +59,15 @@ export function hearSweep(recorded: Float32Array, level: number, faint = false):
 
 /**
  * @param heard what came back from each patch, in the order of `patchesFor`
- * @param metres of a cable
+ * @param metres of a cable @param filled of a DI, where that was looked for
  */
 export function measured(
   kind: MeasuredKind,
   model: string,
   heard: readonly Heard[],
   resistors: Resistors,
-  metres = 1
+  metres = 1,
+  filled: Filled | null = null
 ): Measured {
   const [loop] = heard;
   const hz = GRID.filter((f) => kind !== 'di' || f <= 18_000);
@@ -71,10 +88,16 @@ export function measured(
     curve = impedanceOf(bench, across);
   }
   const found: Fitted = fit(curve, of, start);
+  // Of a core peak and RMS are one as the other: both volts and full scale are a sine's.
+  const core = filled && saturationOf(filled.thirds, filled.full);
+  const values = sought.map(({ param, typ }, k) => ({ param, typ, value: found.values[k], spread: found.spread[k] }));
+  if (core !== null)
+    values.push({ param: 'saturation', typ: modelOf(model).params.saturation.typ, value: core, spread: CORE_SPREAD });
   return {
-    ...{ hz, curve, fitted: of(found.values), misfit: found.misfit, inverted },
-    values: sought.map(({ param, typ }, k) => ({ param, typ, value: found.values[k], spread: found.spread[k] })),
-    harmonics: kind === 'di' ? heard[1].harmonics : null
+    ...{ hz, curve, fitted: of(found.values), misfit: found.misfit, inverted, values },
+    harmonics: kind === 'di' ? heard[1].harmonics : null,
+    noiseDb: 20 * Math.log10(loop.noise),
+    unfilled: filled && core === null ? unfilledTo(filled.thirds.length, filled.full) : null
   };
 }
 

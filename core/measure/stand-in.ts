@@ -4,7 +4,9 @@ import { normalDraw } from '../linecheck/normal';
 import { type Complex, divide } from '../solver/system';
 import { beside, plus, real, times } from './complex';
 import { curveOf } from './devices';
-import { type MeasuredKind, soughtOf } from './kinds';
+import { modelOf } from '../gear/catalogue';
+import { CORE_HZ } from './core-tone';
+import { hasCore, type MeasuredKind, soughtOf } from './kinds';
 import type { Patch } from './plug';
 import { SWEEP, TAIL } from './sweep';
 
@@ -24,6 +26,12 @@ export interface Hidden {
   readonly third: number;
   /** Rejection of what both legs carry, dB. */
   readonly cmrr: number;
+  /** What comes over from the input beside at 1 kHz, dB below it; it rises with frequency. */
+  readonly crosstalk: number;
+  /** A full-scale sine at its output, volts RMS. */
+  readonly full: number;
+  /** Level that fills the core of the device at 20 Hz, volts RMS; null where it has none. */
+  readonly saturation: number | null;
 }
 
 /** Noise below full scale, dB. */
@@ -33,6 +41,7 @@ const APART = 1.6;
 
 export class StandIn {
   readonly hidden: Hidden;
+  readonly seed: number;
   readonly rate = SWEEP.rate;
   readonly #out: number;
   readonly #in: number;
@@ -43,14 +52,15 @@ export class StandIn {
   readonly #random: () => number;
 
   constructor(seed: number, kind: MeasuredKind, model: string) {
+    this.seed = seed;
     const random = (this.#random = mulberry32(seed * 7919 + 17));
     const between = (low: number, high: number): number => low * (high / low) ** random();
     const values = Object.fromEntries(
       soughtOf(kind, model).map(({ param, typ }) => [param, typ * between(1 / APART, APART)])
     );
-    this.hidden = {
+    const told = {
       ...{ kind, model, values, metres: between(2, 20) },
-      ...{ sign: random() < 0.3 ? -1 : 1, third: between(1e-4, 3e-3), cmrr: 40 + 40 * random() }
+      ...{ sign: random() < 0.3 ? (-1 as const) : (1 as const), third: between(1e-4, 3e-3), cmrr: 40 + 40 * random() }
     };
     this.#out = between(40, 250);
     this.#in = between(0.6e6, 2e6);
@@ -58,13 +68,16 @@ export class StandIn {
     this.#late = 200 + 900 * random();
     this.#low = between(1.5, 6);
     this.#tilt = 0.3 * (2 * random() - 1);
+    const core = hasCore(kind, model) ? modelOf(model).params.saturation.typ * between(1 / APART, APART) : null;
+    this.hidden = { ...told, saturation: core, crosstalk: 55 + 15 * random(), full: between(1.2, 7) };
   }
 
   /** Noise and all; as long as what was played. */
   play(played: Float32Array, patch: Patch): Float32Array {
     const size = 2 ** Math.ceil(Math.log2(played.length + TAIL * this.rate));
     const fft = new FFT(size);
-    const bent = patch.is === 'through' ? this.#bent(played) : played;
+    const bent =
+      patch.is === 'through' ? this.#bent(played) : patch.is === 'core' ? this.#filled(played, CORE_HZ) : played;
     const input = new Array<number>(size).fill(0);
     bent.forEach((v, n) => (input[n] = v));
     const x = fft.createComplexArray();
@@ -88,6 +101,18 @@ export class StandIn {
     return played.map((v) => v + 4 * this.hidden.third * v ** 3);
   }
 
+  /** A core that fills by a low tone: a cubic up to where it is full, and flat from there. */
+  #filled(played: Float32Array, hz: number): Float32Array {
+    const { saturation, full } = this.hidden;
+    // Of full scale, peak: flux falls with frequency.
+    const c = ((saturation ?? Infinity) / full) * (hz / 20);
+    return played.map((v) => (Math.abs(v) < c ? v - v ** 3 / (3 * c * c) : Math.sign(v) * c * (2 / 3)));
+  }
+  /** What a multimeter at its output reads of a tone, volts RMS. @param level peak, of full scale */
+  multimeter(level: number): number {
+    return this.hidden.full * level;
+  }
+
   /** Of the whole way, by bins. */
   #response(patch: Patch, size: number): (k: number) => Complex {
     const step = this.rate / size;
@@ -95,7 +120,9 @@ export class StandIn {
     const points = Array.from({ length: 181 }, (_, k) => 5 * (24_000 / 5) ** (k / 180));
     const of = this.hidden;
     const device =
-      patch.is === 'across' || patch.is === 'through' ? curveOf(of.kind, of.model, of.values, points, of.metres) : null;
+      patch.is === 'across' || patch.is === 'through' || patch.is === 'core'
+        ? curveOf(of.kind, of.model, of.values, points, of.metres)
+        : null;
     return (k) => {
       const hz = k * step;
       const w = 2 * Math.PI * hz;
@@ -112,9 +139,12 @@ export class StandIn {
               ? divided(plus(out, real(patch.series)), into)
               : patch.is === 'across'
                 ? divided(plus(out, real(patch.series)), beside(into, at!))
-                : patch.is === 'through'
+                : patch.is === 'through' || patch.is === 'core'
                   ? times(at!, real(of.sign))
-                  : times(divided(out, into), real(10 ** (-of.cmrr / 20)));
+                  : times(
+                      divided(out, into),
+                      real(patch.is === 'common' ? 10 ** (-of.cmrr / 20) : (hz / 1000) * 10 ** (-of.crosstalk / 20))
+                    );
       // The converter: its corner below, a tilt, and its delay.
       const octaves = Math.log2(Math.max(hz, 20) / 1000);
       const colour = times(divide([0, hz], [this.#low, hz]), real(10 ** ((this.#tilt * octaves) / 3 / 20)));

@@ -58,7 +58,26 @@ export interface Heard {
   readonly harmonics: readonly [second: number | null, third: number | null];
   /** The loudest sample that came back, of full scale. */
   readonly peak: number;
+  /** What is there when nothing plays, RMS, of full scale. */
+  readonly noise: number;
 }
+
+/** At the very end nothing plays and nothing rings any more, seconds. */
+const STILL = 0.1;
+function noiseOf(still: Float32Array): number {
+  const mean = still.reduce((sum, v) => sum + v, 0) / still.length;
+  return Math.sqrt(still.reduce((sum, v) => sum + (v - mean) ** 2, 0) / still.length);
+}
+
+/** How much of what was played came back at a frequency. @returns a ratio */
+export function ratioOf({ size, rate, spectrum }: Heard, hz: number): number {
+  const k = Math.round((hz * size) / rate);
+  return Math.hypot(spectrum[2 * k], spectrum[2 * k + 1]);
+}
+
+/** Recordings of the same sweep as one: what is the same in all stays, noise falls by the root of how many. */
+export const averaged = (recordings: readonly Float32Array[]): Float32Array =>
+  recordings[0].map((_, k) => recordings.reduce((sum, r) => sum + r[k], 0) / recordings.length);
 
 /** Takes a recording apart. @param level the sweep’s, as it was played @throws RangeError for a recording shorter than the sweep */
 export function takeApart(recorded: Float32Array, sweep: Sweep, level: number): Heard {
@@ -107,7 +126,8 @@ export function takeApart(recorded: Float32Array, sweep: Sweep, level: number): 
   };
   return {
     ...{ rate, size, spectrum: spectrumOf(fft, own), late, sign: at(late) < 0 ? -1 : 1 },
-    ...{ harmonics: [db(2), db(3)] as const, peak: recorded.reduce((a, v) => Math.max(a, Math.abs(v)), 0) }
+    ...{ harmonics: [db(2), db(3)] as const, peak: recorded.reduce((a, v) => Math.max(a, Math.abs(v)), 0) },
+    noise: noiseOf(recorded.subarray(stimulus.length - Math.round(STILL * rate), stimulus.length))
   };
 }
 

@@ -20,7 +20,11 @@ export function patchText(patch: Patch, kind: MeasuredKind): string {
     case 'through':
       return 'Take the loop apart: output into the DI, the DI into the input. The gain stays as it was.';
     case 'common':
-      return 'Feed both legs of the input from the output.';
+      return 'Take the resistors off. Feed both legs of the input alike: the output’s tip to pins 2 and 3, its sleeve to pin 1.';
+    case 'core':
+      return 'Leave it. A low tone gets louder, until the DI’s core is full or the output is.';
+    case 'next':
+      return 'Plug the output into the input beside, straight; nothing stays in this one.';
   }
 }
 
@@ -31,5 +35,6 @@ export const KIND_NAMES: Readonly<Record<MeasuredKind, string>> = {
   output: 'output',
   input: 'input',
   cable: 'lead',
-  di: 'DI'
+  di: 'DI',
+  interface: 'this interface itself'
 };

@@ -170,7 +170,7 @@ describe('what stands between the words', () => {
   });
   it('what is said of a cable is not said of the output, and whose it is does not end the name', () => {
     const [desk] = readTrade("powered speaker fed by the desk's main output over 60 m unbalanced jack").specs;
-    expect([desk.source.model, desk.input.model, desk.lead.metres]).toEqual(['line-balanced', 'speaker-in', 60]);
+    expect([desk.source.model, desk.input.model, desk.lead?.metres]).toEqual(['line-balanced', 'speaker-in', 60]);
     expect(readTrade('DJ mixer unbalanced jack out, 60 m').specs[0].source.model).toBe('line-unbalanced');
     expect(readTrade("keyboard's output, 5 m, line in").specs[0].name).toBe('Keyboard');
   });
@@ -180,11 +180,11 @@ describe('what stands between the words', () => {
     const both = readTrade('snare top and btm, dyn, 2 and 3, polarity flipped').specs;
     expect(both.map((l) => l.input.settings.polarity)).toEqual(['inverted', 'inverted']);
     const bass = readTrade('passive bass, tuner pedal, 2x 3 m, active DI, SB 3');
-    expect([bass.specs.length, bass.specs[0].lead.metres, bass.metres]).toEqual([1, 6, 6]);
+    expect([bass.specs.length, bass.specs[0].lead?.metres, bass.metres]).toEqual([1, 6, 6]);
     const pair = readTrade('keys L/R, 2x 3 m, DI');
-    expect(pair.specs.map((l) => l.lead.metres)).toEqual([3, 3]);
+    expect(pair.specs.map((l) => l.lead?.metres)).toEqual([3, 3]);
     const cab = readTrade('guitar cab ribbon + dynamic, 15 m each, 13 & 14').specs;
-    expect(cab.map((l) => [l.source.model, l.lead.metres])).toEqual([
+    expect(cab.map((l) => [l.source.model, l.lead?.metres])).toEqual([
       ['ribbon', 15],
       ['dynamic-mic', 15]
     ]);

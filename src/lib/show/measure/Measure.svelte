@@ -9,6 +9,7 @@
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import { onMount, untrack } from 'svelte';
   import { MeasureDesk, type Target, targetsOf } from './measure-desk.svelte';
+  import KnownVoltage from './KnownVoltage.svelte';
   import Multimeter from './Multimeter.svelte';
 
   /** Something of a show is measured: what, with what, gates, step by step, and what was found. */
@@ -17,8 +18,10 @@
   const targets = $derived(targetsOf(plan));
   let desk = $state.raw<MeasureDesk | null>(null);
   const gates = $state<boolean[]>(says.gates.map(() => false));
+  const AVERAGES = [1, 4, 16];
   const ready = $derived(!desk || desk.simulated || gates.every(Boolean));
   const name = ({ line, kind, model }: Target): string => {
+    if (kind === 'interface') return says.itself;
     const of = resolve(plan).line(line);
     return `${of ? lineName(of) : line}: ${kind === 'cable' ? KIND_NAMES.cable : modelName(model)}`;
   };
@@ -36,29 +39,29 @@
   }
 </script>
 
-<main class="mx-auto grid max-w-5xl gap-5 px-5 py-5 max-sm:px-3.5">
+<main class="mx-auto grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-5 px-5 py-5 max-sm:px-3.5">
   <header>
     <h1 class="text-[1.8em] leading-tight font-bold">{says.title}</h1>
     <p class="max-w-[70ch] pt-1 text-quiet">{says.intro}</p>
   </header>
-  {#if targets.length === 0}
-    <p>{says.nothing}</p>
-  {:else if desk?.target}
+  {#if targets.length === 1}<p>{says.nothing}</p>{/if}
+  {#if desk?.target}
     {@const { target, patches, step } = desk}
-    <section class="grid gap-4 rounded-[7px] border border-base-300 bg-card p-4">
+    {@const done = desk.result !== null || desk.found !== null}
+    <section class="grid grid-cols-[minmax(0,1fr)] gap-4 rounded-[7px] border border-base-300 bg-card p-4">
       <div class="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
         <label class="grid gap-1">
           <span class="text-quiet">{says.what}</span>
           <select
             class="select w-full"
             value={target.key}
-            disabled={step !== null && !desk.result}
+            disabled={step !== null && !done}
             onchange={(event) => choose(event.currentTarget.value)}
           >
             {#each targets as t (t.key)}<option value={t.key}>{name(t)}</option>{/each}
           </select>
         </label>
-        <fieldset class="grid gap-1" disabled={step !== null && !desk.result}>
+        <fieldset class="grid gap-1" disabled={step !== null && !done}>
           <legend class="text-quiet">{says.with}</legend>
           <label class="flex items-center gap-2"
             ><input
@@ -66,7 +69,7 @@
               class="radio radio-sm"
               name="with"
               checked={desk.simulated}
-              onchange={() => desk && (desk.simulated = true)}
+              onchange={() => desk?.use(true)}
             />{says.simulated}</label
           >
           <label class="flex items-center gap-2"
@@ -75,7 +78,7 @@
               class="radio radio-sm"
               name="with"
               checked={!desk.simulated}
-              onchange={() => desk && (desk.simulated = false)}
+              onchange={() => desk?.use(false)}
             />{says.real}</label
           >
         </fieldset>
@@ -113,6 +116,14 @@
             {/if}
           </div>
         {/if}
+        <label class="flex max-w-md items-center justify-between gap-3"
+          >{says.averages}<select
+            class="select w-[9.5rem]"
+            value={String(desk.averages)}
+            onchange={(event) => desk && (desk.averages = Number(event.currentTarget.value))}
+            >{#each AVERAGES as n (n)}<option value={String(n)}>{n}</option>{/each}</select
+          ></label
+        >
         {#if !desk.simulated}
           <fieldset class="rounded-[7px] border-2 border-danger px-3 py-2" data-gates>
             <legend class="px-1 font-semibold text-danger">{says.before}</legend>
@@ -123,14 +134,18 @@
             {/each}
           </fieldset>
         {/if}
+        <KnownVoltage {desk} {ready} />
         <p class="flex flex-wrap items-center gap-4">
-          <button type="button" class="btn btn-primary" disabled={!ready} onclick={() => void desk?.start()}
-            >{says.start}</button
+          <button
+            type="button"
+            class="btn btn-primary"
+            disabled={!ready || desk.toneOn}
+            onclick={() => void desk?.start()}>{says.start}</button
           >
           <span class="text-quiet">{says.quietFirst}</span>
         </p>
         {#if desk.refused}<p role="alert" class="text-error">{desk.refused}</p>{/if}
-      {:else if !desk.result}
+      {:else if !done}
         <div class="grid gap-2" data-step={step}>
           <p class="text-quiet">{says.step(Math.min(step + 1, patches.length), patches.length)}</p>
           {#if step < patches.length}
@@ -150,11 +165,17 @@
           </p>
         </div>
       {:else}
-        {#await import('./MeasureResult.svelte') then { default: MeasureResult }}<MeasureResult
-            result={desk.result}
-            {target}
-            truth={desk.truth}
-          />{/await}
+        {#if desk.found}
+          {#await import('./InterfaceResult.svelte') then { default: InterfaceResult }}<InterfaceResult
+              found={desk.found}
+            />{/await}
+        {:else if desk.result}
+          {#await import('./MeasureResult.svelte') then { default: MeasureResult }}<MeasureResult
+              result={desk.result}
+              {target}
+              truth={desk.truth}
+            />{/await}
+        {/if}
         <p class="flex flex-wrap gap-3">
           <button type="button" class="btn" onclick={() => desk?.choose(target, metresOf(target))}>{says.again}</button>
           {#if target.kind === 'cable'}<span class="self-center text-quiet"

@@ -5,7 +5,7 @@
   import { CABLES } from '$core/gear/cables';
   import { modelOf } from '$core/gear/catalogue';
   import { resolve } from '$core/plan/resolved';
-  import { formatNumber, formatQuantity } from '$core/units/format';
+  import { formatDb, formatDbu, formatNumber, formatQuantity } from '$core/units/format';
   import type { Kind } from '$core/units/quantity';
   import { CrewPlayers } from '$lib/players/crew-players.svelte';
   import { useShow } from '$lib/show/session/context';
@@ -40,6 +40,9 @@
   };
   const quantity = (param: string): Kind =>
     target.cable ? CABLES.instrument.params.cShield.quantity : modelOf(target.model).params[param].quantity;
+  const spreadOf = (kind: Kind, spread: number): string =>
+    kind === 'level' ? formatDb(20 * Math.log10(1 + spread), 0) : `${formatNumber(Math.max(spread * 100, 0.1), 1)} %`;
+  const figure = (kind: Kind, v: number): string => (kind === 'level' ? formatDbu(v, 1) : formatQuantity(kind, v, 3));
   /** What the curve tells well enough to be used. */
   const told = $derived(result.values.filter((v) => v.spread < SURE));
 
@@ -84,7 +87,7 @@
   }
 </script>
 
-<div class="grid gap-4" data-result={target.kind}>
+<div class="grid grid-cols-[minmax(0,1fr)] gap-4" data-result={target.kind}>
   <ChartCanvas
     load={async () => (await import('./curve-view')).CurveView}
     draw={(view) => view.draw(result, ohms)}
@@ -111,17 +114,19 @@
         <tr class="border-b border-base-300" data-found={param} data-value={value}>
           <th class="py-1.5 font-normal" scope="row">{settingName(param)}</th>
           <td class="num">
-            {#if spread < SURE}<strong>{formatQuantity(kind, value, 3)}</strong>
-              <span class="text-quiet">{says.sure(`${formatNumber(Math.max(spread * 100, 0.1), 1)} %`)}</span>
+            {#if spread < SURE}<strong>{figure(kind, value)}</strong>
+              <span class="text-quiet">{says.sure(spreadOf(kind, spread))}</span>
             {:else}<span class="text-quiet">{says.notTold}</span>{/if}
           </td>
-          <td class="num text-quiet">{formatQuantity(kind, truth?.[param] ?? planned(param) ?? typ, 3)}</td>
-          <td class="num text-quiet">{formatQuantity(kind, typ, 3)}</td>
+          <td class="num text-quiet">{figure(kind, truth?.[param] ?? planned(param) ?? typ)}</td>
+          <td class="num text-quiet">{figure(kind, typ)}</td>
         </tr>
       {/each}
     </tbody>
   </table>
   {#if polarity}<p>{polarity}</p>{/if}
+  {#if result.unfilled !== null}<p>{says.unfilled(formatDbu(result.unfilled, 0))}</p>{/if}
+  <p class="text-quiet">{says.noise(formatDb(result.noiseDb, 0))}</p>
   {#if show.mayChange}
     <p class="flex flex-wrap gap-3">
       <button type="button" class="btn {truth ? '' : 'btn-primary'}" disabled={told.length === 0} onclick={use}

@@ -10,27 +10,38 @@ export class CurveView {
     this.#chart = new FrequencyChart(canvas);
   }
   draw({ hz, curve, fitted }: Pick<Measured, 'hz' | 'curve' | 'fitted'>, ohms: boolean): void {
-    const db = (c: readonly [number, number]): number => 20 * Math.log10(Math.hypot(...c));
-    const points = (some: Measured['curve']) => hz.map((x, k) => ({ x, y: db(some[k]) }));
-    const all = [...points(curve), ...points(fitted)].map((p) => p.y);
+    const db = (some: Measured['curve']): number[] => some.map((c) => 20 * Math.log10(Math.hypot(...c)));
+    const told = ohms ? { told: (y: number) => formatQuantity('resistance', 10 ** (y / 20), 2) } : {};
+    this.lines(
+      hz,
+      [
+        [says.measured, db(curve)],
+        [says.fitted, db(fitted)]
+      ],
+      told
+    );
+  }
+  /** Two curves of decibels. */
+  lines(
+    hz: readonly number[],
+    [first, second]: readonly (readonly [label: string, db: readonly number[]])[],
+    told: { readonly told?: (y: number) => string } = {}
+  ): void {
+    const points = (db: readonly number[]) => hz.map((x, k) => ({ x, y: db[k] }));
+    const all = [...first[1], ...second[1]];
     const [low, high] = [Math.min(...all), Math.max(...all)];
     this.#chart.draw(
       [
-        { label: says.measured, data: points(curve), borderColor: token('--color-primary'), borderWidth: 2.6 },
+        { label: first[0], data: points(first[1]), borderColor: token('--color-primary'), borderWidth: 2.6 },
         {
-          label: says.fitted,
-          data: points(fitted),
+          label: second[0],
+          data: points(second[1]),
           borderColor: token('--color-warning'),
           borderWidth: 1.4,
           borderDash: [5, 4]
         }
       ],
-      {
-        low: Math.floor((low - 3) / 10) * 10,
-        high: Math.ceil((high + 3) / 10) * 10,
-        band: null,
-        ...(ohms ? { told: (y: number) => formatQuantity('resistance', 10 ** (y / 20), 2) } : {})
-      }
+      { low: Math.floor((low - 3) / 10) * 10, high: Math.ceil((high + 3) / 10) * 10, band: null, ...told }
     );
   }
   destroy(): void {

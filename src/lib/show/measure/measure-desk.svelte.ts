@@ -1,6 +1,9 @@
-import { kindOf, type MeasuredKind } from '$core/measure/kinds';
+import { CORE_LEVELS } from '$core/measure/core-tone';
+import type { InterfaceFound } from '$core/measure/interface';
+import { hasCore, kindOf, type MeasuredKind } from '$core/measure/kinds';
+import { outputFull } from '$core/measure/known';
 import { type Measured, type Trouble } from '$core/measure/measure';
-import { MEASURING, patchesFor, QUIET, RESISTORS, type Resistors, seriesFor } from '$core/measure/plug';
+import { isFaint, MEASURING, patchesFor, QUIET, RESISTORS, type Resistors, seriesFor } from '$core/measure/plug';
 import type { Patch } from '$core/measure/plug';
 import { resolve } from '$core/plan/resolved';
 import type { Plan } from '$core/plan/schema';
@@ -23,7 +26,7 @@ export interface Target {
 /** Everything of a show's lines that can be measured: sources, passive DIs, inputs, and the leads of instruments. */
 export function targetsOf(plan: Plan): Target[] {
   const seen = new Set<string>();
-  return resolve(plan).lines.flatMap((line): Target[] => {
+  const found = resolve(plan).lines.flatMap((line): Target[] => {
     const devices = line.devices.flatMap((device): Target[] => {
       const { model, settings } = plan.devices[device];
       const kind = kindOf(model);
@@ -39,7 +42,11 @@ export function targetsOf(plan: Plan): Target[] {
       { key: `cable ${cable}`, kind: 'cable', model: 'instrument', line: line.id, device: null, cable }
     ];
   });
+  return [...found, ITSELF];
 }
+
+/** The interface by itself stands beside all that. */
+const ITSELF: Target = { key: 'interface', kind: 'interface', model: '', line: '', device: null, cable: null };
 
 /** A measurement while it is made: what is plugged next, what came back, what was found. */
 export class MeasureDesk {
@@ -56,7 +63,13 @@ export class MeasureDesk {
   result = $state.raw<Measured | null>(null);
   /** What the simulated device really has, for afterwards; null for a real one. */
   truth = $state.raw<Readonly<Record<string, number>> | null>(null);
+  found = $state.raw<InterfaceFound | null>(null);
   target = $state.raw<Target | null>(null);
+  /** How many sweeps are averaged for each step. */
+  averages = $state(1);
+  /** What the multimeter reads of the tone, volts RMS. */
+  volts = $state<number | null>(null);
+  toneOn = $state(false);
   readonly #worker: Worker;
   readonly #api: Remote<MeasureApi>;
   #port: SoundPort | null = null;
@@ -67,13 +80,26 @@ export class MeasureDesk {
     this.#api = wrap<MeasureApi>(this.#worker);
   }
 
+  /** A full-scale sine at the output, volts RMS; null where nobody has read it. */
+  readonly full = $derived(this.volts === null ? null : outputFull(this.volts, MEASURING));
+  /** The DI is played until its core is full: how loud that is has to be known. */
+  readonly fillsCore = $derived(
+    this.full !== null && this.target !== null && hasCore(this.target.kind, this.target.model)
+  );
   readonly patches = $derived.by((): readonly Patch[] =>
-    this.target ? patchesFor(this.target.kind, this.resistors) : []
+    this.target ? patchesFor(this.target.kind, this.resistors, this.fillsCore) : []
   );
 
+  /** Another gear with other gains: what was read of one tells nothing of the other. */
+  use(simulated: boolean): void {
+    if (simulated === this.simulated) return;
+    [this.simulated, this.volts] = [simulated, null];
+  }
   choose(target: Target | null, metres: number): void {
     this.stop();
+    if (this.simulated) this.volts = null;
     this.target = target;
+    this.#seed++;
     this.metres = metres;
     if (target) this.resistors = { ...RESISTORS, series: seriesFor(target.kind) };
   }
@@ -81,21 +107,42 @@ export class MeasureDesk {
     const { target } = this;
     if (!target) return;
     this.#clear();
-    this.#seed++;
     await this.#api.begin();
     this.truth = null;
     if (this.simulated) {
-      const hidden = await this.#api.simulate(this.#seed, target.kind, target.model);
+      const hidden = await this.#simulate(target);
       [this.metres, this.truth] = [hidden.metres, hidden.values];
-    } else {
-      try {
-        this.#port ??= await (await import('./sound-port')).SoundPort.open();
-      } catch (error) {
-        this.refused = error instanceof Error ? error.message : String(error);
-        return;
-      }
-    }
+    } else if (!(await this.#opened())) return;
     this.step = 0;
+  }
+  #simulate(target: Target) {
+    return this.#api.simulate(this.#seed, target.kind, target.model);
+  }
+  async #opened(): Promise<boolean> {
+    try {
+      this.#port ??= await (await import('./sound-port')).SoundPort.open();
+      return true;
+    } catch (error) {
+      this.refused = error instanceof Error ? error.message : String(error);
+      return false;
+    }
+  }
+  /** A tone for a multimeter at the output. */
+  async playTone(): Promise<void> {
+    this.refused = null;
+    if (this.toneOn || !(await this.#opened())) return;
+    this.toneOn = true;
+    try {
+      await this.#port!.play(await this.#api.tone(MEASURING));
+    } finally {
+      this.toneOn = false;
+    }
+  }
+  async readSimulated(): Promise<void> {
+    if (!this.target) return;
+    await this.#simulate(this.target);
+    // A multimeter has four figures.
+    this.volts = Number((await this.#api.multimeter(MEASURING)).toPrecision(4));
   }
 
   /** Plays the step that is plugged: quietly, and once that came back well as loud as it is measured. */
@@ -105,9 +152,12 @@ export class MeasureDesk {
     this.busy = true;
     this.trouble = null;
     try {
-      for (const level of [QUIET, MEASURING]) {
-        const { trouble, peak } = await this.#once(level, step);
+      const core = this.patches[step].is === 'core';
+      for (const level of core ? CORE_LEVELS : [QUIET, MEASURING]) {
+        const { trouble, peak } = core ? await this.#core(level) : await this.#once(level, step);
         this.peak = peak;
+        // Louder than full scale nothing is told by it.
+        if (core && peak >= 1 && !trouble) break;
         if (!trouble) continue;
         this.trouble = trouble;
         return;
@@ -121,20 +171,28 @@ export class MeasureDesk {
     }
   }
   async #once(level: number, step: number): Promise<Came> {
-    const samples = await this.#api.stimulus(level);
-    const back = this.simulated
-      ? await this.#api.playSimulated(samples, this.patches[step])
-      : await this.#port!.play(samples);
-    return this.#api.hear(back, level === QUIET, step);
+    const quiet = level === QUIET;
+    const back: Float32Array[] = [];
+    for (let n = 0; n < (quiet ? 1 : this.averages); n++)
+      back.push(await this.#sound(await this.#api.stimulus(level), this.patches[step]));
+    return this.#api.hear(back, quiet, step, isFaint(this.patches[step]));
+  }
+  async #core(level: number): Promise<Came> {
+    return this.#api.hearCore(await this.#sound(await this.#api.core(level), { is: 'core' }));
+  }
+  #sound(samples: Float32Array, patch: Patch): Promise<Float32Array> {
+    return this.simulated ? this.#api.playSimulated(samples, patch) : this.#port!.play(samples);
   }
   async #find(): Promise<void> {
     const { kind, model } = this.target!;
     this.step = this.patches.length;
-    this.result = await this.#api.result(kind, model, this.resistors, this.metres);
+    if (kind === 'interface') this.found = await this.#api.interfaceResult(this.resistors, this.full);
+    else this.result = await this.#api.result(kind, model, this.resistors, this.metres, this.full);
   }
 
   #clear(): void {
-    [this.step, this.trouble, this.refused, this.result, this.peak] = [null, null, null, null, 0];
+    [this.step, this.trouble, this.refused, this.peak] = [null, null, null, 0];
+    [this.result, this.found] = [null, null];
   }
   stop(): void {
     this.#clear();
