@@ -80,7 +80,7 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
       return read?.is === 'instrument' ? read.model : '';
     };
     const player = plays(before)?.text ?? /\b(?:gtr|guitar|bass)\b/i.exec(text.slice(0, from))?.[0];
-    const whose = !prefix && player && !plays(after) ? `${player} ` : '';
+    const whose = (!prefix || plays(before)) && player && !plays(after) ? `${player} ` : '';
     const half = (said: string, some: readonly Piece[], take: Take): string =>
       (take === 'mic' && !told(some) && !MICS.has(usual(some)) ? withMic(said) : said)
         .replace(/\bboth\b/gi, '')
@@ -132,7 +132,7 @@ function severalIn(
       channel: channels[k]
     })),
     assumed: [...new Set(readings.flatMap((r) => r.assumed))],
-    each: readings,
+    each: readings.flatMap((r) => r.specs.map(() => r)),
     ignored: readings.flatMap((r) => r.ignored)
   };
 }
@@ -174,6 +174,7 @@ export function bothOf(
     ...readings[0],
     pieces,
     specs: readings.map((r, k) => ({ ...r.specs[0], name: cutText(names[k], 80) })),
+    each: readings,
     assumed: [...new Set(readings.flatMap((r) => r.assumed))],
     ignored: readings
       .flatMap((r) => r.ignored)

@@ -116,4 +116,11 @@ describe('a show as an input list', () => {
       readList('Ch;Source;Mic/DI;Notes\n1;Laptop;mono media DI;HDMI as backup').rows[0].reading.specs[0].note
     ).toBe('HDMI as backup');
   });
+  it('two numbered rows in one line are two, where the second follows the first', () => {
+    const text = '1. Kick\n2. Snare top / 3. Snare bottom\n4) Rack, 5) Floor - clip dynamic\n6. Vox 1 / 9. Vox 2\n';
+    expect(said(text).map(([channel, name]) => `${channel} ${name}`)).toEqual(
+      expect.arrayContaining(['1 Kick', '2 Snare top', '3 Snare bottom', '4 Rack', '5 Floor'])
+    );
+    expect(said(text).some(([channel]) => channel === 9)).toBe(false);
+  });
 });

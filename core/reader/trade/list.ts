@@ -37,6 +37,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   const rows: ListRow[] = [];
   const unread: { row: number; text: string; why: string }[] = [];
   const lines = text.replace(/\r\n?/g, '\n').split('\n');
+  const parts = lines.map(partsOf);
   const as = (found: Table | null): Table | null =>
     found && given ? { ...found, columns: found.columns.map((c, k) => given[k] ?? c) } : found;
   const heads = lines.map(headingOf);
@@ -61,13 +62,27 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
     }
     const named = /^[=\s*#-]*(?:act|set|band|part|block|teil)\s*(\d*)\s*[:.-]?\s*(.*?)[=\s]*$/i.exec(body);
     if (named && !CHANNEL.test(body)) act = cutText(body.replace(/^[=\s*#-]+|[=\s*-]+$/g, ''), 80);
-    const found = table && table.by !== '  ' ? fromTable(line, table) : fromText(line, numbered);
-    if (!found || found.rest === '') return;
-    const reading = withPlace(found, input, found.act || act);
-    if (reading.specs.length > 0) rows.push({ row: k + 1, text: line, reading });
-    else if (found.channels.length > 0) unread.push({ row: k + 1, text: line, why: 'no source' });
+    for (const part of table && table.by !== '  ' ? [line] : parts[k]) {
+      const found = table && table.by !== '  ' ? fromTable(part, table) : fromText(part, numbered);
+      if (!found || found.rest === '') continue;
+      const reading = withPlace(found, input, found.act || act);
+      if (reading.specs.length > 0) rows.push({ row: k + 1, text: part, reading });
+      else if (found.channels.length > 0) unread.push({ row: k + 1, text: part, why: 'no source' });
+    }
   });
   return { rows: paired(rows), unread, table: as(first ?? guessed) };
+}
+
+/** "3. Snare top / 4. Snare bottom": two numbered rows in one line, the second by the number that follows. */
+function partsOf(line: string): string[] {
+  const first = /^\s*(\d{1,3})[.)]\s/.exec(line);
+  if (!first) return [line];
+  for (const next of line.matchAll(/\s*[,/;&+]\s*(?=(\d{1,3})[.)]\s)/g))
+    if (Number(next[1]) === Number(first[1]) + 1) {
+      const rest = line.slice(next.index + next[0].length);
+      return [line.slice(0, next.index), ...partsOf(rest)];
+    }
+  return [line];
 }
 
 /** "OH L" and "OH R" under each other are the two sides of a pair. */

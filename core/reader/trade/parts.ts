@@ -60,6 +60,8 @@ export function beside(pieces: readonly Piece[], k: number, step: 1 | -1): Piece
 
 /** Whether "active" or "passive" is said of a DI: the one right behind it, or else right before it. */
 export function isOfDi(pieces: readonly Piece[], k: number): boolean {
+  // "passive pickup, DI".
+  if (PICKUP.test(pieces[k + 1]?.text ?? '') && pieces[k + 1].part === pieces[k].part) return false;
   const next = beside(pieces, k, 1);
   if (next?.read.is === 'di') return true;
   const before = beside(pieces, k, -1);
@@ -241,8 +243,11 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   );
   if (over && !taken && model === usual && (best?.weight ?? 0) <= least) model = 'condenser-mic';
   // A pickup on what one usually puts a microphone before.
-  const picked = pieces.some((p) => /^pick ?up$/i.test(p.text) && !p.named);
+  const picked = pieces.some((p) => PICKUP.test(p.text) && !p.named);
   if (picked && model !== null && model === usual && MICS.has(model) && taken) model = 'piezo';
+  // "passive pickup" of what sounds by itself has nothing built in behind it.
+  const passive = pieces.some((p, k) => isPassive(p) && PICKUP.test(pieces[k + 1]?.text ?? ''));
+  if (passive && model === 'acoustic-preamp' && model === usual) model = 'piezo';
   // "acoustic preamp pedal, XLR out" and no word of what is plugged into it.
   const pedal = pieces.find((p) => p.read.is === 'di' && p.read.model === 'preamp-di');
   const bassPedal = pedal !== undefined && /\bbass\b/i.test(pedal.text);
@@ -324,6 +329,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   };
 }
 
+/** A pickup of which no kind was said. */
+export const PICKUP = /^(?:pick ?ups?|pu|pup)$/i;
 const OVER = /^(?:oh|ohs|overheads?)$/i;
 /** "organ, mic'd top and bottom". */
 const MICD = /^(?:close )?(?:mic'?d|mic'?ed|miked)/i;
@@ -370,6 +377,8 @@ function isWhereItGoes(pieces: readonly Piece[], p: Piece): boolean {
     pieces.slice(k + 1).every((o) => ['channels', 'channel', 'number', 'filler', 'length'].includes(o.read.is))
   );
 }
+
+const isPassive = ({ read }: Piece): boolean => read.is === 'quality' && read.quality === 'passive';
 
 /** An amplifier that tells what is played through it. */
 const PLAYED_AMP = /^(?:bass|guitar|gtr|git|gitarre|guitare)\b|^(?:amp|cab|combo|cabinet)/i;

@@ -128,6 +128,11 @@ describe('what stands between the words', () => {
       'piano: boundary under lid + 2 cond, 11-13',
       'Piano 1 11 condenser-mic mic-in, Piano 2 12 condenser-mic mic-in, Piano 3 13 condenser-mic mic-in'
     ],
+    // What "passive" and "own" are said of.
+    ['bouzouki, passive pickup DI 10M, ch 7', 'Bouzouki 7 piezo active-di-10m mic-in'],
+    ['cello, passive DI, ch 7', 'Cello 7 piezo passive-di mic-in'],
+    ['fiddle, piezo -> own preamp DI, 3 m', 'Fiddle - piezo preamp-di mic-in'],
+    ['Fay: harp, pickup + cond, ch 8 9', 'Fay pickup 8 piezo mic-in, Fay mic 9 condenser-mic mic-in'],
     // Where it comes from is not where it goes.
     ['speaker level DI off cab, ch 13', 'Line 13 valve-amp speaker-di mic-in'],
     ['turntables through dj mixer, XLR out, line in 3', 'Dj mixer 3 line-balanced line-in'],

@@ -172,7 +172,10 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         !specs.some((s) => p.read.is === 'number' && s.channel === p.read.value)
     )
   ];
-  return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres };
+  const own = (k: number): TradeReading['said'] =>
+    Object.fromEntries(Object.entries(saidSettings).filter(([key]) => k === ofOne || key !== 'polarity'));
+  const each = ofOne === null ? {} : { each: specs.map((_, k) => ({ said: own(k), metres })) };
+  return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres, ...each };
 }
 
 const without = (device: Device, key: string): Device => ({

@@ -118,7 +118,9 @@ export const HELP: Readonly<Record<HelpView, Help>> = {
     what: 'What a device really is, by a sweep through two resistors, or by a multimeter.',
     words: [
       ['±', 'how sure a value is: it lies within that in two of three cases'],
-      ['its class', 'the network that the judge works with, with the values that were found']
+      ['its class', 'the network that the judge works with, with the values that were found'],
+      ['full scale', 'the most that the interface takes or gives; in dBu once one voltage is known'],
+      ['saturates at 20 Hz', 'the level that fills the core of a DI; twice the frequency takes twice the level']
     ]
   },
   paper: {
