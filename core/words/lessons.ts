@@ -140,7 +140,7 @@ export const LESSON_TEXTS: Readonly<Record<LessonId, Told>> = {
       'Two supplies have earths that are not at the same voltage. A cable’s shield that joins them carries current, and what falls off along it is in series with the signal.',
       'A ground lift opens the shield at the DI, and the current has no way any more. Where no loop goes through that DI, a lift changes nothing, or makes it worse.'
     ],
-    turn: 'Turn up the voltage between the earths: hum follows it decibel by decibel. Then flip the lift.',
+    turn: 'Turn up the voltage between the earths: hum follows it decibel for decibel. Then flip the lift.',
     said: 'Hum? Flip the lift.',
     so: 'A lift helps against a loop that goes through this DI, and against nothing else. Pickups, broken shields, chargers and dimmers hum on.',
     asks: 'A keyboard on the stage’s supply, the desk on another one.',
@@ -149,7 +149,7 @@ export const LESSON_TEXTS: Readonly<Record<LessonId, Told>> = {
   },
   earth: {
     idea: [
-      'The earth in a mains plug is there for one moment: when something inside lets go and touches the case. Then it takes the current until the breaker falls.',
+      'The earth in a mains plug is there for one moment: when something inside lets go and touches the case. Then it takes the current until the breaker trips.',
       'Taking it away may end a hum, since it opens the same loop. The next fault then goes through the person who holds the strings.'
     ],
     turn: 'Choose between the ways. All three can be quiet, and one of them can kill.',
@@ -244,6 +244,6 @@ export const LESSON_TEXTS: Readonly<Record<LessonId, Told>> = {
     so: 'Guessing does that well often enough. With more trials the same share means something.',
     asks: 'You want to know whether one DI sounds better than another. What comes first?',
     options: ['Bring them to the same loudness', 'Ask the player which is which', 'Listen until one is better'],
-    because: 'A tenth of a decibel is enough to tip a choice. Everything else comes after that.'
+    because: 'A few tenths of a decibel are enough to tip a choice. Everything else comes after that.'
   }
 };

@@ -1,6 +1,6 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
-import { beside, type Device, isOfDi, type Source } from './parts';
+import { beside, type Device, isMixerItself, isOfDi, type Source } from './parts';
 import { isOutput } from './sides';
 import { isAtItsEnd, isOfDesk } from './where';
 
@@ -94,7 +94,8 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     if (
       read.is === 'box' &&
       !(p.named && pieces.some((o) => !o.named && (o.read.is === 'box' || o.read.is === 'di'))) &&
-      !isPlace(pieces, k)
+      !isPlace(pieces, k) &&
+      !isMixerItself(pieces, p)
     ) {
       // "mixer out" behind a small mixer is the same one.
       if (!list.some((b) => b.model === read.model)) list.push({ model: read.model, settings: {}, at: p.from });

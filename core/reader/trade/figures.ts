@@ -6,6 +6,7 @@ import {
   BARE_48,
   BARE_M,
   LEVEL,
+  BARE_LEVEL,
   PHANTOM,
   CUT,
   INLINE,
@@ -104,6 +105,9 @@ function rangeOf([text]: RegExpExecArray): Read | null {
   return list.length > 1 && list.length < 17 ? { is: 'channels', list, loose: true } : null;
 }
 
+const isAsMany = (pieces: readonly Piece[], many: number): boolean =>
+  many > 1 && pieces.some(({ read }) => (read.is === 'times' || read.is === 'count') && read.count === many);
+
 /** Figures and what is said by a sign of its own. */
 export function figure(place: Place): { length: number; read: Read } | null {
   const { lower, text, i, pieces } = place;
@@ -163,6 +167,11 @@ export function figure(place: Place): { length: number; read: Read } | null {
       [1, 2, 3, 5, 10, 20].includes(Number(m[1])) ? { is: 'ohm', ohm: Number(m[1]) * 1e6 } : null
     ) ??
     of(match(LEVEL), (m) => ({ is: 'level', text: m[0] })) ??
+    // Behind a number it is one of a row of channels.
+    of(last?.is === 'number' || last?.is === 'channels' ? null : match(BARE_LEVEL), (m) => ({
+      is: 'level',
+      text: m[0].startsWith('+') ? '+4 dBu' : '-10 dBV'
+    })) ??
     of(match(VOLTS), (m) => voltsOf(m)) ??
     of(match(PAD_OUT), () => ({ is: 'without', what: { is: 'pad', db: 20, inline: false } })) ??
     of(match(CABINET) ?? (SPEAKER_DI.test(lower) ? match(CABINET_TAPPED) : null), () => ({ is: 'cabinet-on' })) ??
@@ -206,6 +215,8 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(last?.is === 'instrument' ? match(UP_TO) : null, (m) => ({ is: 'times', count: Number(m[1]) })) ??
     // "tom 1-3" is so called.
     of(last?.is === 'instrument' && /^1\b/.test(lower.slice(i)) ? null : match(RANGE_WITHIN), rangeOf) ??
+    // "4 x gooseneck 48V 1-4 HPF": as many as were said.
+    of(match(RANGE_OUT), (m) => (isAsMany(pieces, channelsOf(m[0]).length) ? rangeOf(m) : null)) ??
     of(OUTPUT_WORD.test(pieces[pieces.length - 1]?.text ?? '') ? match(RANGE_OUT) : null, rangeOf) ??
     of(match(HASH), (m) => ({ is: 'channels', list: channelsOf(m[0].slice(1)) })) ??
     of(match(LETTERED), (m) => ({ is: 'channels', list: channelsOf(m[0]), loose: true }))

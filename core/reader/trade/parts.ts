@@ -110,6 +110,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // "mixer out" behind a small mixer is that mixer's.
   const behindMixer = (p: Piece): boolean =>
     /^(?:mixer|main|master)/i.test(p.text) &&
+    !pieces.some((o) => isMixerItself(pieces, o)) &&
     pieces.some((o) => o.read.is === 'box' && o.read.model === 'small-mixer' && o.from < p.from);
   // "instrument input of an interface": the interface is where the input is.
   const where = (p: Piece): boolean =>
@@ -379,6 +380,20 @@ function isWhereItGoes(pieces: readonly Piece[], p: Piece): boolean {
 }
 
 const isPassive = ({ read }: Piece): boolean => read.is === 'quality' && read.quality === 'passive';
+
+/** "DJ: mixer master out": with nothing before it the mixer is where it comes from. */
+export function isMixerItself(pieces: readonly Piece[], p: Piece): boolean {
+  if (p.read.is !== 'box' || p.read.model !== 'small-mixer' || p.named) return false;
+  const tells = ({ read, named }: Piece): boolean =>
+    !named && (read.is === 'source' || (read.is === 'instrument' && read.instrument !== 'programme'));
+  return (
+    !pieces.some((o) => o.to <= p.from && tells(o)) &&
+    pieces.some(
+      (o) => o.from > p.from && o.part === p.part && o.read.is === 'source' && /\bouts?\b|output/i.test(o.text)
+    ) &&
+    !pieces.some((o) => o.from > p.from && !o.named && o.read.is === 'instrument' && o.read.instrument !== 'programme')
+  );
+}
 
 /** An amplifier that tells what is played through it. */
 const PLAYED_AMP = /^(?:bass|guitar|gtr|git|gitarre|guitare)\b|^(?:amp|cab|combo|cabinet)/i;

@@ -140,6 +140,14 @@ describe('what stands between the words', () => {
       'sub mixer keys main outs XLR L R to SB 3/4',
       'Keys L 3 line-unbalanced small-mixer mic-in, Keys R 4 line-unbalanced small-mixer mic-in'
     ],
+    ['DJ: mixer XLR master out, 10 m, SB 27', 'DJ 27 line-balanced mic-in'],
+    ['synth -> mixer -> main out -> DI ch 3', 'Synth 3 line-unbalanced small-mixer passive-di mic-in'],
+    ['guitar straight into hi z of stage box, 6m', 'Guitar - single-coil instrument-in'],
+    ['e-bass passive, 5 m, amp head with DI post', 'E-bass - bass-amp-out mic-in'],
+    ['panel 2 x gooseneck 48V 1-2 HPF 120', 'Panel 1 1 condenser-mic mic-in, Panel 2 2 condenser-mic mic-in'],
+    // "+4" without its unit makes a line of it.
+    ['tape machine +4 XLR out, 5 m, line in 1', 'Tape machine 1 line-balanced line-in'],
+    ['tape machine out, 5 m, line in 1', 'Tape machine 1 consumer-player line-in'],
     ['intercom feed to mixer line', 'Intercom feed - line-balanced line-in'],
     ["bari gtr humbuckers, mic'd dyn, SB 14", 'Bari gtr 14 dynamic-mic mic-in'],
     ['marimba 2 OH', 'Marimba OH 1 - condenser-mic mic-in, Marimba OH 2 - condenser-mic mic-in'],

@@ -19,6 +19,8 @@ export const PHANTOM = at(
 );
 /** "48" and no more, said of a microphone that wants it. */
 export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
+/** "+4" and "-10" of a line, without their unit. */
+export const BARE_LEVEL = at(String.raw`(?:\+\s?4|[-−]10)(?![\d.,]*\d|\s*(?:db|%|v\b|m\b|pad|hz|to\s*\+?4|[/-]))`);
 export const CUT = at(
   String.raw`(?:(\d{2,3})\s*hz[\s-]*)?(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
 );

@@ -18,7 +18,13 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
       return [];
     if (isReamped(pieces, p)) return [{ model: 'amp-in', at: p.from, weight: 2 }];
     if (read.is === 'input')
-      return [{ model: read.model, at: p.from, weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) }];
+      return [
+        {
+          model: read.model,
+          at: p.from,
+          weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) + (isOfAnother(pieces, k) ? 1 : 0)
+        }
+      ];
     if (read.is === 'preamp' && !boxes.some((b) => b.model === 'preamp-di') && source.model !== 'acoustic-preamp')
       return [{ model: 'mic-in', at: p.from, weight: 2 }];
     // "input 1 Mohm": what kind it is follows from its impedance.
@@ -66,6 +72,10 @@ export function isOfDesk(pieces: readonly Piece[], k: number): boolean {
     pieces.every((p) => p.part <= part || ['channels', 'channel', 'number'].includes(p.read.is))
   );
 }
+/** "hi-z of the stage box": the one that is said of the other. */
+const isOfAnother = (pieces: readonly Piece[], k: number): boolean =>
+  /^(?:of|on)(?: the| a| an)?$/i.test(pieces[k + 1]?.text ?? '') &&
+  pieces.slice(k + 2, k + 4).some(({ read, part }) => read.is === 'input' && part === pieces[k].part);
 const OFF = /^(?:off(?: the)?|from(?: the)?|of|tapped)$/i;
 const DESK = /^(?:desk|mixer|console|board|foh)$/i;
 /** "… to line", "… then line 11/12", "… to desk line": where one goes at last, with nothing but its number behind. */
