@@ -31,7 +31,7 @@
     toast.error(sent.message);
     return null;
   }
-  const refresh = (): Promise<void> => renew('app:shows');
+  const refresh = (): Promise<boolean> => renew('app:shows');
   /** Looked for in vain, with the network gone: once more then. */
   let again = $state(0);
   // What is still being computed is there in a moment; what somebody is changing, in two.
@@ -39,7 +39,7 @@
     const wait = (s: (typeof data.shows)[number]): number => (s.look === 'computing' ? 1200 : s.old ? 2200 : Infinity);
     const soonest = Math.min(...data.shows.map(wait)) * (again > 0 ? 2 : 1);
     if (soonest === Infinity) return;
-    const soon = setTimeout(() => void refresh().catch(() => again++), soonest);
+    const soon = setTimeout(() => void refresh().then((came) => came || again++), soonest);
     return () => clearTimeout(soon);
   });
 

@@ -36,8 +36,7 @@
     busy = true;
     const sent = await send<T>(method, path, body);
     busy = false;
-    // Where the network went in the middle of it, what is shown stays.
-    await renew('app:crew').catch(() => undefined);
+    await renew('app:crew');
     if (sent.ok) return sent.answer;
     toast.error(sent.message);
     return null;

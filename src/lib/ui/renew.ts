@@ -3,9 +3,13 @@ import { navigating } from '$app/state';
 
 /**
  * Loads anew what the page shows. Whoever is just leaving the page is left to go first: loading anew in the middle of it would take the click back without
- * a word. `what` as `invalidate` takes it.
+ * a word. Where the network went in the middle of it, what is shown stays. `what` as `invalidate` takes it.
+ * @returns whether it came
  */
-export async function renew(what: Parameters<typeof invalidate>[0]): Promise<void> {
+export async function renew(what: Parameters<typeof invalidate>[0]): Promise<boolean> {
   await navigating.complete?.catch(() => undefined);
-  await invalidate(what);
+  return invalidate(what).then(
+    () => true,
+    () => false
+  );
 }

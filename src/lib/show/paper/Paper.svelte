@@ -43,7 +43,7 @@
   let marks = $state(true);
   const ticked = untrack(() => new Ticks(show.id, ticks, show.rows));
   /** Loads anew what was printed; where the network goes in the middle of it, what is shown stays. */
-  const again = (): Promise<void> => renew(() => true).catch(() => undefined);
+  const again = (): Promise<boolean> => renew(() => true);
   onMount(() => {
     void ticked.open(show.feed);
     const stop = show.feed.on('prints', ({ show: id }) => id === show.id && void again());
