@@ -12,8 +12,11 @@ const journal = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) a
 const renamed = journal.entries.find((e) => e.tag === '0008_model_ids')!;
 
 test('a file and a database of version 1 open: plans, what was printed, edits that can still be taken back, the kit', async ({
-  device
+  device,
+  meant
 }) => {
+  // The server is stopped under an open page, which may be looking for its shows just then.
+  meant(/Failed to fetch|ERR_CONNECTION/);
   // A server of its own is started, filled, ended and started again.
   test.setTimeout(90_000);
   const { app, sql, end } = await ownApp();
