@@ -1,5 +1,4 @@
-import { ratioOf } from './sweep';
-import type { Heard } from './sweep';
+import { type Heard, ratioOf } from './sweep';
 
 /** What is full scale, in volts: by one voltage that somebody has read. */
 

@@ -2,7 +2,7 @@ import { cutText } from '../../text/well-formed';
 import { MICS } from './parts';
 import type { Piece } from './pieces';
 import type { Options } from './read';
-import type { TradeReading } from './reading';
+import { together, type TradeReading } from './reading';
 import { channelsSaid, sidesOf } from './sides';
 
 /** Two ways of taking one thing, each a line of its own: "dyn + ribbon", "bass DI + bass mic", "upright, piezo and mic, 19+20". */
@@ -114,6 +114,7 @@ const CALLED: Readonly<Record<Take, string>> = { mic: 'mic', di: 'DI', pickup: '
 /** "boundary under the lid + 2 condensers, 11-13": so many by each half that there is a channel for every one. */
 function severalIn(
   { halves }: Split,
+  pieces: readonly Piece[],
   channels: readonly number[],
   options: Options,
   read: (half: string, options: Options) => TradeReading
@@ -124,17 +125,12 @@ function severalIn(
   // All of one thing are numbered through.
   const base = specs.map((s) => s.name.replace(/\s\d+$/, ''));
   const alike = base.every((name) => name === base[0]);
-  return {
-    ...readings[0],
-    specs: specs.map((s, k) => ({
-      ...s,
-      name: alike ? cutText(`${base[0]} ${k + 1}`, 80) : s.name,
-      channel: channels[k]
-    })),
-    assumed: [...new Set(readings.flatMap((r) => r.assumed))],
-    each: readings.flatMap((r) => r.specs.map(() => r)),
-    ignored: readings.flatMap((r) => r.ignored)
-  };
+  const named = specs.map((s, k) => ({
+    ...s,
+    name: alike ? cutText(`${base[0]} ${k + 1}`, 80) : s.name,
+    channel: channels[k]
+  }));
+  return { ...together(readings, pieces, named), ignored: readings.flatMap((r) => r.ignored) };
 }
 const CHANNELS_LAST = /[,\s]+\d{1,3}\s*[-–]\s*\d{1,3}\s*$/;
 
@@ -154,8 +150,8 @@ export function bothOf(
   const split = splitOf(text, pieces) ?? twoOf(text, pieces);
   if (!split) return null;
   const channels = channelsSaid(pieces);
-  const several = channels.length > 2 ? severalIn(split, channels, options, read) : null;
-  if (several) return { ...several, pieces };
+  const several = channels.length > 2 ? severalIn(split, pieces, channels, options, read) : null;
+  if (several) return several;
   const readings = split.halves.map((half, k) =>
     read(half, { ...options, ...(channels.length > 0 ? { channel: channels[k] ?? channels[0] + k } : {}) })
   );
@@ -170,12 +166,9 @@ export function bothOf(
       : same
         ? split.takes.map((take: Take) => `${first} ${CALLED[take]}`)
         : [first, second];
+  const specs = readings.map((r, k) => ({ ...r.specs[0], name: cutText(names[k], 80) }));
   return {
-    ...readings[0],
-    pieces,
-    specs: readings.map((r, k) => ({ ...r.specs[0], name: cutText(names[k], 80) })),
-    each: readings,
-    assumed: [...new Set(readings.flatMap((r) => r.assumed))],
+    ...together(readings, pieces, specs),
     ignored: readings
       .flatMap((r) => r.ignored)
       .filter((p) => p.read.is !== 'number' || !channels.includes(p.read.value))

@@ -2,7 +2,7 @@ import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
 import { beside, type Device, isMixerItself, isOfDi, type Source } from './parts';
 import { isOutput } from './sides';
-import { isAtItsEnd, isOfDesk } from './where';
+import { isWayIn } from './where';
 
 /** What stands between: DIs by their kind and their number, boxes in the order in which they were said. */
 
@@ -19,7 +19,7 @@ function isPlace(pieces: readonly Piece[], k: number): boolean {
   const { part, read, text } = pieces[k];
   if (read.is !== 'box' || read.model !== 'small-mixer') return false;
   // "to mixer line": of which it is said how it goes in.
-  if (pieces[k + 1]?.part === part && isLastWord(pieces, k + 1)) return true;
+  if (pieces[k + 1]?.part === part && isWayIn(pieces, k + 1)) return true;
   // A bare "mixer" beside an input, or as the last thing before one, is the desk.
   const after = pieces.slice(k + 1);
   const last = !after.some((p) => p.read.is === 'box' || p.read.is === 'di' || p.read.is === 'length');
@@ -28,9 +28,6 @@ function isPlace(pieces: readonly Piece[], k: number): boolean {
     (/^mixer$/i.test(text) && last && after.some((p) => p.read.is === 'input'))
   );
 }
-
-const isLastWord = (pieces: readonly Piece[], k: number): boolean =>
-  /^(?:mic|line|instrument)$/i.test(pieces[k].text) && (isOfDesk(pieces, k) || isAtItsEnd(pieces, k));
 
 const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
 /** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
@@ -54,17 +51,16 @@ function isMedia(pieces: readonly Piece[], source: Source, di: Device): boolean 
 /** "cello piezo, 4 m, active": of a line that says no box, what stands alone behind its lead is the kind of DI. */
 export function kindAlone(text: string, pieces: readonly Piece[]): readonly Piece[] {
   if (pieces.some(({ read }) => read.is === 'di' || read.is === 'box')) return pieces;
-  return pieces.map((p): Piece => {
+  return pieces.map((p, k): Piece => {
     if (p.read.is !== 'quality' || p.read.quality === 'balanced' || p.named) return p;
     // "into 10 M active": an impedance right before it.
-    const [ohm] = pieces.filter((o) => o.to <= p.from && o.part === p.part).slice(-1);
-    if (ohm?.read.is === 'ohm') return { ...p, read: { is: 'di', model: `${p.read.quality}-di` } };
+    const ohm = pieces[k - 1]?.read.is === 'ohm' && pieces[k - 1].part === p.part;
     const before = pieces.filter((o) => o.part === p.part - 1);
     const alone = pieces.filter((o) => o.part === p.part).length === 1;
     const lead = before.length > 0 && before.every(({ read }) => ['length', 'cable', 'filler'].includes(read.is));
     // "stage piano -> passive -> SB 7": an arrow before it and one behind.
     const way = ARROW_BEFORE.test(text.slice(0, p.from)) && ARROW_BEHIND.test(text.slice(p.to));
-    return alone && (lead || way) ? { ...p, read: { is: 'di', model: `${p.read.quality}-di` } } : p;
+    return ohm || (alone && (lead || way)) ? { ...p, read: { is: 'di', model: `${p.read.quality}-di` } } : p;
   });
 }
 

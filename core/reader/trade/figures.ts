@@ -105,6 +105,7 @@ function rangeOf([text]: RegExpExecArray): Read | null {
   return list.length > 1 && list.length < 17 ? { is: 'channels', list, loose: true } : null;
 }
 
+/** So many were said to be there. */
 const isAsMany = (pieces: readonly Piece[], many: number): boolean =>
   many > 1 && pieces.some(({ read }) => (read.is === 'times' || read.is === 'count') && read.count === many);
 
@@ -123,7 +124,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     /^\d{1,2}\s?meg/.test(lower.slice(i)) ||
     (/^10 M\b/.test(text.slice(i)) && !/,\s*$/.test(lower.slice(0, i)));
   const behind =
-    /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|ins\b|active di|di\b|inst\b|instrument|hi\b|high|buffer|preamp|active\b(?! bass))/.test(
+    /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|ins\b|di\b|inst\b|instrument|hi\b|high|buffer|preamp|active\b(?! bass))/.test(
       lower.slice(i)
     );
   const nearZin =

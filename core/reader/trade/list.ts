@@ -37,7 +37,6 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   const rows: ListRow[] = [];
   const unread: { row: number; text: string; why: string }[] = [];
   const lines = text.replace(/\r\n?/g, '\n').split('\n');
-  const parts = lines.map(partsOf);
   const as = (found: Table | null): Table | null =>
     found && given ? { ...found, columns: found.columns.map((c, k) => given[k] ?? c) } : found;
   const heads = lines.map(headingOf);
@@ -62,8 +61,9 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
     }
     const named = /^[=\s*#-]*(?:act|set|band|part|block|teil)\s*(\d*)\s*[:.-]?\s*(.*?)[=\s]*$/i.exec(body);
     if (named && !CHANNEL.test(body)) act = cutText(body.replace(/^[=\s*#-]+|[=\s*-]+$/g, ''), 80);
-    for (const part of table && table.by !== '  ' ? [line] : parts[k]) {
-      const found = table && table.by !== '  ' ? fromTable(part, table) : fromText(part, numbered);
+    const cells = table && table.by !== '  ' ? table : null;
+    for (const part of cells ? [line] : partsOf(line)) {
+      const found = cells ? fromTable(part, cells) : fromText(part, numbered);
       if (!found || found.rest === '') continue;
       const reading = withPlace(found, input, found.act || act);
       if (reading.specs.length > 0) rows.push({ row: k + 1, text: part, reading });

@@ -1,6 +1,6 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
-import { type Device, isAdjective, MICS, type Source } from './parts';
+import { type Device, isAdjective, MICS, OVER, type Source } from './parts';
 import { channelRun, counted, ofWhatKind } from './sides';
 
 export const sideName = (sides: number, count: number, k: number): string =>
@@ -50,7 +50,7 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
 function isWhich(pieces: readonly Piece[], number: Piece): boolean {
   const k = pieces.indexOf(number);
   const next = pieces[k + 1];
-  if (ofWhatKind(pieces, next) || /^(?:ohs?|overheads?)$/i.test(next.text)) return false;
+  if (ofWhatKind(pieces, next) || OVER.test(next.text)) return false;
   return next.read.is === 'instrument' || (pieces[k - 1]?.read.is === 'instrument' && !/[^s]s$/i.test(next.text));
 }
 

@@ -332,7 +332,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
 
 /** A pickup of which no kind was said. */
 export const PICKUP = /^(?:pick ?ups?|pu|pup)$/i;
-const OVER = /^(?:oh|ohs|overheads?)$/i;
+/** Microphones over whatever is said before them. */
+export const OVER = /^(?:oh|ohs|overheads?)$/i;
 /** "organ, mic'd top and bottom". */
 const MICD = /^(?:close )?(?:mic'?d|mic'?ed|miked)/i;
 /** What is heard through a cabinet. */
@@ -384,14 +385,14 @@ const isPassive = ({ read }: Piece): boolean => read.is === 'quality' && read.qu
 /** "DJ: mixer master out": with nothing before it the mixer is where it comes from. */
 export function isMixerItself(pieces: readonly Piece[], p: Piece): boolean {
   if (p.read.is !== 'box' || p.read.model !== 'small-mixer' || p.named) return false;
-  const tells = ({ read, named }: Piece): boolean =>
-    !named && (read.is === 'source' || (read.is === 'instrument' && read.instrument !== 'programme'));
+  const plays = ({ read, named }: Piece): boolean =>
+    !named && read.is === 'instrument' && read.instrument !== 'programme';
   return (
-    !pieces.some((o) => o.to <= p.from && tells(o)) &&
+    !pieces.some(plays) &&
+    !pieces.some((o) => o.to <= p.from && !o.named && o.read.is === 'source') &&
     pieces.some(
       (o) => o.from > p.from && o.part === p.part && o.read.is === 'source' && /\bouts?\b|output/i.test(o.text)
-    ) &&
-    !pieces.some((o) => o.from > p.from && !o.named && o.read.is === 'instrument' && o.read.instrument !== 'programme')
+    )
   );
 }
 

@@ -18,3 +18,16 @@ export interface TradeReading {
   /** Of lines that were said one after the other: what was said of each. */
   readonly each?: readonly Pick<TradeReading, 'said' | 'metres'>[];
 }
+
+/** Several readings as one: the lines of all, each with what was said of it. @param pieces of the whole */
+export const together = (
+  readings: readonly TradeReading[],
+  pieces: readonly Piece[],
+  specs: readonly LineSpec[]
+): Omit<TradeReading, 'ignored'> => ({
+  ...readings[0],
+  pieces,
+  specs,
+  each: readings.flatMap((r) => r.specs.map(() => r)),
+  assumed: [...new Set(readings.flatMap((r) => r.assumed))]
+});

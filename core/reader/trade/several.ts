@@ -1,7 +1,7 @@
 import { cutText } from '../../text/well-formed';
 import type { Piece } from './pieces';
 import type { Options } from './read';
-import type { TradeReading } from './reading';
+import { together, type TradeReading } from './reading';
 import { channelsSaid } from './sides';
 
 /** Several lines typed as one, each with its own channel: "kick ch 1, snare ch 2", "kick, snare, hat, 1-3". */
@@ -123,15 +123,12 @@ function joined(
   const twice = (name: string, k: number): number => specs.slice(0, k).filter((s) => s.name === name).length;
   const here = (some: readonly Piece[]): Piece[] =>
     some.flatMap((one) => pieces.find((p) => p.text.toLowerCase() === one.text.toLowerCase()) ?? []);
+  const named = specs.map((s, k) => ({
+    ...s,
+    name: twice(s.name, k) ? cutText(`${s.name} ${twice(s.name, k) + 1}`, 80) : s.name
+  }));
   return {
-    ...readings[0],
-    pieces,
-    specs: specs.map((s, k) => ({
-      ...s,
-      name: twice(s.name, k) ? cutText(`${s.name} ${twice(s.name, k) + 1}`, 80) : s.name
-    })),
-    assumed: [...new Set(readings.flatMap((r) => r.assumed))],
-    each: readings,
+    ...together(readings, pieces, named),
     ignored: here(readings.flatMap((r) => r.ignored)),
     guessed: here(readings.flatMap((r) => r.guessed))
   };

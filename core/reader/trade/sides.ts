@@ -120,7 +120,7 @@ export function countOf(
     // "to two mono jacks" counts plugs.
     if (p.read.is === 'count' && ['cable', 'mono'].includes(pieces[k + 1]?.read.is ?? '')) return [];
     // "2x 3 m" counts leads.
-    if (p.read.is === 'times' && isOfLeads(pieces, p)) return [];
+    if (isOfLeads(pieces, p)) return [];
     // "interface outs 3/4": two of them.
     if (p.read.is === 'channels' && isOutput(pieces, p)) return [p.read.list.length];
     if (p.read.is === 'times' || p.read.is === 'count') return [p.read.count];

@@ -35,10 +35,8 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
       ];
     // "mic" and nothing beside it is where it goes.
     const alone = read.is === 'filler' && !p.named && pieces.filter((o) => o.part === p.part).length === 1;
-    const goes = read.is === 'filler' && !p.named && isAtItsEnd(pieces, k);
-    const own = read.is === 'filler' && !p.named && isOfDesk(pieces, k);
-    const bareInput =
-      (alone || goes || own) && /^(?:mic|line|instrument)$/i.test(p.text) ? `${p.text.toLowerCase()}-in` : null;
+    const goes = read.is === 'filler' && !p.named && isWayIn(pieces, k);
+    const bareInput = goes || (alone && WAY_IN.test(p.text)) ? `${p.text.toLowerCase()}-in` : null;
     if (bareInput) return [{ model: bareInput, at: p.from, weight: alone ? 1 : 1.2 }];
     // "to desk jack": a jack of a desk takes lines.
     const socket = read.is === 'cable' && /^(?:trs|ts|jacks?)$/i.test(p.text) && DESK.test(pieces[k - 1]?.text ?? '');
@@ -61,15 +59,21 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     best.model = 'amp-in';
   return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
 }
+const isNumbering = ({ read }: Piece): boolean => ['channels', 'channel', 'number'].includes(read.is);
+/** How one goes in, said in a word. */
+const WAY_IN = /^(?:mic|line|instrument)$/i;
+/** A bare "mic" or "line" at the end of the way, which tells where that is. */
+export const isWayIn = (pieces: readonly Piece[], k: number): boolean =>
+  WAY_IN.test(pieces[k].text) && (isAtItsEnd(pieces, k) || isOfDesk(pieces, k));
 /** "… > mixer line 3": a part of its own, behind all that is said. */
-export function isOfDesk(pieces: readonly Piece[], k: number): boolean {
+function isOfDesk(pieces: readonly Piece[], k: number): boolean {
   const { part } = pieces[k];
   const [first, ...rest] = pieces.filter((p) => p.part === part);
   return (
     part > 0 &&
     DESK.test(first.text) &&
-    rest.every((p) => p === pieces[k] || ['channels', 'channel', 'number'].includes(p.read.is)) &&
-    pieces.every((p) => p.part <= part || ['channels', 'channel', 'number'].includes(p.read.is))
+    rest.every((p) => p === pieces[k] || isNumbering(p)) &&
+    pieces.every((p) => p.part <= part || isNumbering(p))
   );
 }
 /** "hi-z of the stage box": the one that is said of the other. */
@@ -79,16 +83,13 @@ const isOfAnother = (pieces: readonly Piece[], k: number): boolean =>
 const OFF = /^(?:off(?: the)?|from(?: the)?|of|tapped)$/i;
 const DESK = /^(?:desk|mixer|console|board|foh)$/i;
 /** "… to line", "… then line 11/12", "… to desk line": where one goes at last, with nothing but its number behind. */
-export function isAtItsEnd(pieces: readonly Piece[], k: number): boolean {
+function isAtItsEnd(pieces: readonly Piece[], k: number): boolean {
   const { part } = pieces[k];
   const before = pieces.slice(0, k).filter((p) => p.part === part);
   const behind = pieces.slice(k + 1).filter((p) => p.part === part);
   const last = before.at(-1);
   const way = last && DESK.test(last.text) ? before.at(-2) : last;
-  return (
-    /^(?:to|into|then|goes|going|straight to|stereo|->|→)$/i.test(way?.text ?? '') &&
-    behind.every(({ read }) => ['channels', 'channel', 'number'].includes(read.is))
-  );
+  return /^(?:to|into|then|goes|going|straight to|stereo|->|→)$/i.test(way?.text ?? '') && behind.every(isNumbering);
 }
 const DESK_AMP = /^(?:amps?|amplifiers?)$/i;
 const HI_Z = /^hi(?:gh)?[\s-]?(?:z|imp(?:edance)?)$/i;
