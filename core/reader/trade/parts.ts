@@ -331,7 +331,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
 }
 
 /** A pickup of which no kind was said. */
-export const PICKUP = /^(?:pick ?ups?|pu|pup)$/i;
+const PICKUP = /^(?:pick ?ups?|pu|pup)$/i;
 /** Microphones over whatever is said before them. */
 export const OVER = /^(?:oh|ohs|overheads?)$/i;
 /** "organ, mic'd top and bottom". */
