@@ -29,6 +29,9 @@ function takeOf(piece: Piece): Take | null {
   return read.is === 'filler' && BARE_MIC.test(text) ? 'mic' : null;
 }
 
+const kindOf = (some: readonly Piece[]): string | undefined =>
+  some.flatMap(({ read }) => (read.is === 'source' && MICS.has(read.model) ? [read.model] : []))[0];
+
 const JOINED = /\s(?:\+|and|&|plus)\s|\s?\/\s?/gi;
 const OR_COMMA = /\s(?:\+|and|&|plus)\s|\s?\/\s?|,\s/gi;
 
@@ -54,7 +57,7 @@ const ofEach = (behind: string): string =>
     .join('');
 /** Where a text falls into two takes, one of them by a microphone; null where it does not. */
 function splitOf(text: string, pieces: readonly Piece[]): Split | null {
-  const prefix = /^[^:|]{1,60}?:\s/.exec(text)?.[0] ?? '';
+  const prefix = pieces.some((p) => p.named) ? (/^[^:|]{1,60}?:\s/.exec(text)?.[0] ?? '') : '';
   // With a channel for each a comma joins them, too: "bass: DI, mic, ch 3-4".
   const joined = channelsSaid(pieces).length === 2 && sidesOf(pieces) === 1 ? OR_COMMA : JOINED;
   for (const plus of text.slice(prefix.length).matchAll(joined)) {
@@ -69,8 +72,10 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
     const other = second.includes('di') ? 'di' : (second[0] ?? null);
     if (!one || !other) continue;
     const mics = Number(one === 'mic') + Number(other === 'mic');
-    if (plus[0].includes(',') && !(mics === 1 && after[0] && takeOf(after[0]))) continue;
     const told = (some: readonly Piece[]): boolean => some.some((p) => p.read.is === 'source' && takeOf(p) === 'mic');
+    // "kick: dynamic inside, boundary too": two kinds of microphone.
+    const two = mics === 2 && told(before) && told(after) && kindOf(before) !== kindOf(after);
+    if (plus[0].includes(',') && !((mics === 1 || two) && after[0] && takeOf(after[0]))) continue;
     if (mics === 0 || (mics === 2 && !(told(before) && told(after)))) continue;
     // A slash joins but the two words beside it; elsewhere it parts channels and sides.
     if (plus[0].includes('/') && !(takeOf(before[before.length - 1]) && takeOf(after[0]))) continue;
@@ -102,10 +107,16 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
   if (channelsSaid(pieces).length !== 2) return null;
   const [first, second, ...more] = pieces.filter((p) => !p.named && p.read.is === 'instrument');
   if (!second || more.length > 0) return null;
-  if (first.text.toLowerCase() === second.text.toLowerCase()) return null;
-  const joined = /^\s*(?:[&+/]|and)\s*$/i.test(text.slice(first.to, second.from));
+  // "keys 1 and keys 2": the number is of the name.
+  const end = (p: Piece): number => {
+    const next = pieces[pieces.indexOf(p) + 1];
+    return next?.read.is === 'number' ? next.to : p.to;
+  };
+  const called = (p: Piece): string => text.slice(p.from, end(p)).toLowerCase();
+  if (called(first) === called(second)) return null;
+  const joined = /^\s*(?:[&+/]|and)\s*$/i.test(text.slice(end(first), second.from));
   return joined
-    ? { halves: [text.slice(0, first.to) + text.slice(second.to), text.slice(second.from)], takes: null }
+    ? { halves: [text.slice(0, end(first)) + text.slice(end(second)), text.slice(second.from)], takes: null }
     : null;
 }
 
@@ -132,7 +143,7 @@ function severalIn(
   }));
   return { ...together(readings, pieces, named), ignored: readings.flatMap((r) => r.ignored) };
 }
-const CHANNELS_LAST = /[,\s]+\d{1,3}\s*[-–]\s*\d{1,3}\s*$/;
+const CHANNELS_LAST = /[,:\s]+\d{1,3}(?:\s*[-–]\s*\d{1,3}|(?:(?:\s*[,/&+]\s*|\s+)\d{1,3})+)\s*$/;
 
 /** "dynamic mic", or "gtr amp" beside a "gtr". */
 const isItsMic = (name: string, other: string): boolean =>
@@ -171,6 +182,6 @@ export function bothOf(
     ...together(readings, pieces, specs),
     ignored: readings
       .flatMap((r) => r.ignored)
-      .filter((p) => p.read.is !== 'number' || !channels.includes(p.read.value))
+      .filter((p) => p.read.is !== 'number' || !channels.slice(0, 2).includes(p.read.value))
   };
 }

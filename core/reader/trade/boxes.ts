@@ -1,7 +1,7 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
 import { beside, type Device, isMixerItself, isOfDi, type Source } from './parts';
-import { isOutput } from './sides';
+import { channelsSaid, isOutput } from './sides';
 import { isWayIn } from './where';
 
 /** What stands between: DIs by their kind and their number, boxes in the order in which they were said. */
@@ -44,8 +44,23 @@ function isMedia(pieces: readonly Piece[], source: Source, di: Device): boolean 
   const k = pieces.findIndex((p) => p.from === di.at);
   const before = beside(pieces, k, -1);
   return (
-    /^(?:stereo di|di stereo)/i.test(pieces[k].text) || (before?.read.is === 'sides' && /stereo/i.test(before.text))
+    /^(?:passive )?(?:stereo di|di stereo)/i.test(pieces[k].text) ||
+    (before?.read.is === 'sides' && /stereo/i.test(before.text))
   );
+}
+
+/** "bass into a valve preamp, XLR out to SB 3": on the way of a pickup, with where it goes behind it, it is no input of the desk. */
+const isOwnPreamp = (pieces: readonly Piece[], preamp: Piece, source: Source): boolean =>
+  !preamp.named &&
+  HIGH_IMPEDANCE.has(modelOf(source.model).signal?.nature ?? '') &&
+  !pieces.some(({ read }) => read.is === 'di' || read.is === 'box') &&
+  pieces.some((p) => p.from > preamp.from && p.read.is === 'input');
+
+/** "pedalboard, DI out": the last of the pedals has one built in. */
+function isOfPedals(pieces: readonly Piece[], di: Device): boolean {
+  const k = pieces.findIndex((p) => p.from === di.at);
+  const out = /^out(?:put)?$/i.test(pieces[k + 1]?.text ?? '') && pieces[k + 1].part === pieces[k].part;
+  return out && pieces.slice(0, k).some((p) => !p.named && /\bpedal(?:s|board)?\b|\bfx\b/i.test(p.text));
 }
 
 /** "cello piezo, 4 m, active": of a line that says no box, what stands alone behind its lead is the kind of DI. */
@@ -98,6 +113,8 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     }
     if (read.is === 'pad' && read.inline && !list.some((b) => b.model === 'inline-pad'))
       list.push({ model: 'inline-pad', settings: {}, at: p.from });
+    if (read.is === 'preamp' && isOwnPreamp(pieces, p, source))
+      list.push({ model: 'preamp-di', settings: {}, at: p.from });
     if (read.is !== 'di' || (p.named && body) || (own && read.model === undefined)) return;
     const count = pieces
       .slice(0, k)
@@ -130,17 +147,26 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
           ? 'active-di-10m'
           : isMedia(pieces, source, found)
             ? 'media-di-stereo'
-            : usualDi(source.model);
+            : isOfPedals(pieces, found)
+              ? 'preamp-di'
+              : usualDi(source.model);
       assumed = !found.sure && kind === null && !ten;
       if (found.model === 'active-di' && ten) found.model = 'active-di-10m';
     }
     if (
       found.model === 'media-di' &&
       stereo &&
-      (/stereo(?! to mono)/.test(pieces.find((p) => p.from === found.at)?.text.toLowerCase() ?? '') ||
+      // One for two channels is no summing one.
+      ((dis === null && channelsSaid(pieces).length === 2) ||
+        /stereo(?! to mono)/.test(pieces.find((p) => p.from === found.at)?.text.toLowerCase() ?? '') ||
         isMedia(pieces, source, found))
     )
       found.model = 'media-di-stereo';
+    // "passive stereo DI" of a player.
+    if (found.model === 'passive-di' && isMedia(pieces, source, found)) {
+      found.model = 'media-di-stereo';
+      dis = null;
+    }
     // A DI with a pad for loudspeakers is one made for them.
     const pads = pieces.some((p) => p.read.is === 'pad' && (p.read.db >= 40 || /speaker/i.test(p.text)));
     if (modelOf(source.model).ports[0].level === 'speaker' && found.model === 'passive-di' && pads)

@@ -14,7 +14,9 @@ export function cut(text: string, row = false): Piece[] {
   const pieces: Piece[] = [];
   let part = 0;
   let i = 0;
-  const colon = /^[^:|]{1,60}?:(?=\s)/.exec(lower)?.[0].length ?? 0;
+  const before = /^[^:|]{1,60}?:(?=\s)/.exec(lower)?.[0].length ?? 0;
+  // "double bass piezo and mic: 11, 12" says all of it before the colon: no name.
+  const colon = ONLY_CHANNELS.test(lower.slice(before)) ? 0 : before;
   const loud = text === text.toUpperCase();
   const push = (length: number, read: Read, as?: string): void => {
     const named = i < colon && read.is !== 'channels';
@@ -83,6 +85,8 @@ export function cut(text: string, row = false): Piece[] {
   }
   return pieces;
 }
+
+const ONLY_CHANNELS = /^\s*(?:(?:sb|mc|ch|chs|channels?|inputs?|snake|stage\s?box)\s*)?[a-d]?\d[\d\s,/&+–-]*$/;
 
 /** How much of it are channels: "25 26 27" where each follows the one before, of "SB 9 12" the first. */
 function length(list: RegExpExecArray): number {

@@ -27,6 +27,9 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
   // What follows on "into", "with" or "without" is no name any more.
   const ends = pieces.find((p) => p.part === first.part && p.from > first.from && ENDS.test(p.text));
   const channels = channelRun(pieces);
+  const last = pieces[pieces.length - 1];
+  // "clav active DI 17": its channel; "vox 2" is which of them.
+  if (last.read.is === 'number' && pieces[pieces.length - 2]?.read.is !== 'instrument') channels.push(last);
   // "sax & trumpet" are both in the name.
   const parts = new Set([first.part]);
   const at = pieces.indexOf(first);

@@ -39,6 +39,8 @@ const ACOUSTIC = new Set([
 
 /** What a microphone that stands before something counts more than the pickup that is heard through it. */
 const MIC_MEANT = 20;
+/** What "clip-on" alone counts less than the kind of microphone. */
+const CLIPPED = 10;
 /** Weight of a television, whose RCA sockets are a player's. */
 const TELEVISION = 32;
 
@@ -141,15 +143,29 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     .filter(isOf('source'))
     .filter(
       (p) =>
-        !behindMixer(p) && !where(p) && !inserted(p) && !before(p) && !isReamped(pieces, p) && !isWhereItGoes(pieces, p)
+        !(p.read.model === 'modeller' && loaded(pieces)) &&
+        !behindMixer(p) &&
+        !where(p) &&
+        !inserted(p) &&
+        !before(p) &&
+        !isReamped(pieces, p) &&
+        !isWhereItGoes(pieces, p)
     );
   const mixed = mixerBehind(pieces);
   // "humbuckers, mic'd, dyn": the pickup tells whose cabinet it is.
   const micd = pieces.some((p) => MICD.test(p.text));
+  // "dyn clip-on mics": how it is held says less than which it is.
+  const dynamic = sources.some((p) => p.read.model === 'dynamic-mic');
+  const held = (p: Piece): boolean => dynamic && /^clip[\s-]?(?:on[\s-]?)?(?:mics?)?$/i.test(p.text);
   const found = sources.map((p) => ({
     model: p.read.model as string,
     weight:
-      p === mixed ? MIXED : p.read.weight - (p.named ? NAMED : 0) + (micd && MICS.has(p.read.model) ? MIC_MEANT : 0),
+      p === mixed
+        ? MIXED
+        : p.read.weight -
+          (p.named ? NAMED : 0) -
+          (held(p) ? CLIPPED : 0) +
+          (micd && MICS.has(p.read.model) ? MIC_MEANT : 0),
     at: p.from,
     of: p.read.instrument ?? null
   }));
@@ -212,6 +228,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // Nothing but the plug is known of it; or it is the amplifier's own output.
   const rig = pieces.find((p) => p.read.is === 'amp' && /bass/i.test(p.text));
   if (model === null && rig && pieces.some((p) => p.read.is === 'di')) model = 'bass-amp-out';
+  // "load box line out": what is played into it is an amplifier.
+  if (model === null && loaded(pieces)) model = 'valve-amp';
   // "speaker DI off the cab": what drives that cabinet.
   const tapped = pieces.some((p) => p.read.is === 'di' && p.read.model?.startsWith('speaker-di'));
   if (model === null && tapped) model = played === null ? 'valve-amp' : 'power-amp';
@@ -279,6 +297,9 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     /\b(?:e|el|elec|electric)[\s-]*(?:piano|pno)\b/i.test(told)
   )
     model = 'electric-piano';
+  // A keyboard's XLR output is its balanced one.
+  if (model === 'line-unbalanced' && !plugged && pieces.some((p) => /^xlr[\s-]*outs?$/i.test(p.text)))
+    model = 'line-impedance-balanced';
   if (text && model === 'consumer-player') model = 'line-balanced';
   if (qualities.includes('balanced') && model === 'line-unbalanced') model = 'line-impedance-balanced';
   // What is said beside a length is said of a cable.
@@ -406,3 +427,7 @@ const isBareAmp = ({ read, text }: Piece): boolean =>
 /** An amplifier behind a re-amping box is where it goes, unless one of its outputs was said. */
 export const isReamped = (pieces: readonly Piece[], p: Piece): boolean =>
   isBareAmp(p) && pieces.some((o) => o.from < p.from && o.read.is === 'box' && o.read.model === 'reamp-box');
+
+/** An amplifier's load box, whose own line output may be called a cabinet simulation. */
+const loaded = (pieces: readonly Piece[]): boolean =>
+  pieces.some((p) => p.read.is === 'box' && p.read.model === 'load-box');

@@ -54,6 +54,15 @@ describe('two takes of one thing, and two things in one line', () => {
     ['bass: DI post, mic, ch 3-4', 'Bass DI: passive-bass 3, Bass mic: dynamic-mic 4'],
     ['ch5 bass DI pre, ch6 bass mic', 'Bass: passive-bass 5, Bass 2: dynamic-mic 6'],
     ['lead voc wireless ch 1, spare wired vox ch 2', 'Lead voc: wireless-receiver 1, Spare vox: dynamic-mic 2'],
+    ['kick: dynamic inside, boundary too, SB 1 and 2', 'Kick: dynamic-mic 1, Kick 2: condenser-mic 2'],
+    ['hihat, ride: condensers, 5/6', 'Hihat: condenser-mic 5, Ride: condenser-mic 6'],
+    ['gtr 1 & gtr 2 cab dyn, 9, 10', 'Gtr 1: dynamic-mic 9, Gtr 2: dynamic-mic 10'],
+    ['keys 1 and keys 2 DI 9/10', 'Keys 1: line-unbalanced 9, Keys 2: line-unbalanced 10'],
+    ['double bass piezo + clip mic, 2 ch: 11, 12', 'Double bass pickup: piezo 11, Double bass mic: condenser-mic 12'],
+    [
+      'bass wireless rx to active DI then amp from thru, SB 9',
+      'Bass wireless rx: wireless-receiver 9, Bass wireless rx amp: wireless-receiver'
+    ],
     ['kick, snare, hat, 1-3', 'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3'],
     ['alto sax clip, tenor sax clip, 9 10', 'Alto sax clip: condenser-mic 9, Tenor sax clip: condenser-mic 10'],
     ['snare top/bottom 3/4', 'Snare top: dynamic-mic 3, Snare bottom: dynamic-mic 4'],
@@ -220,6 +229,15 @@ describe('what is left out or unclear', () => {
       [1, 'passive-bass', 'active-di'],
       [2, 'dynamic-mic', null]
     ]);
+  });
+  it('what is flipped is the one that was named, and what was said of no one stays to be seen', () => {
+    const { specs } = readTrade('snare top/bottom dyn, flip the bottom, ch 3/4');
+    expect(specs.map((s) => s.input.settings.polarity)).toEqual([undefined, 'inverted']);
+    // A third channel of two ways is told of, never dropped.
+    expect(readTrade('bass DI + mic, 9 10 11').ignored.map((p) => p.text)).toContain('11');
+    expect(readTrade('playback 4 outs on active DI: 25-28').specs.map((s) => s.name)).toEqual(
+      [1, 2, 3, 4].map((n) => `Playback ${n}`)
+    );
   });
   it('a capital M is a megohm beside an input, and metres anywhere else', () => {
     expect(readTrade('piezo, active DI 10M, SB 4').specs[0].box?.model).toBe('active-di-10m');

@@ -128,7 +128,9 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
   // "2 overheads" are two of them, each by its own number.
   const [, many, rest] = /^(\d+)(?:\s*x)?\s+(.+)$/i.exec(called) ?? [];
-  const bare = count > 1 && Number(many) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
+  const all = count > 1 && Number(many) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
+  // "panel 5 handhelds": so many, and no fifth panel.
+  const bare = count > 1 && sides === 1 ? all.replace(new RegExp(`(?<=[a-z])\\s+${String(count)}$`, 'i'), '') : all;
   // "Toms 1-3" are numbered one by one.
   const name = count > 1 ? bare.replace(new RegExp(`\\s+1\\s*[-–]\\s*${String(count)}$`), '') : bare;
   const places = count === 2 && sides === 1 ? placeNames(text, name) : null;

@@ -54,18 +54,34 @@ function eachWithItsOwn(text: string, pieces: readonly Piece[]): One[] | null {
   });
 }
 
+/** "gtr 2" and no more. */
+const isNumbered = (part: readonly Piece[]): boolean =>
+  part.length === 2 && part[0].read.is === 'instrument' && part[1].read.is === 'number';
+const isSame = (a: Piece, b: Piece): boolean => a.text.toLowerCase() === b.text.toLowerCase();
+/** What is said of all in the last of them, as a part of its own. */
+function sharedBehind(part: readonly Piece[]): (readonly Piece[])[] {
+  const all = part.findIndex(({ read, text }) => ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text)));
+  return all > 0 && part.slice(0, all).some(tells) ? [part.slice(0, all), part.slice(all)] : [part];
+}
+
 /** As many instruments as channels, one after the other, and what is said behind them of each: "alto sax, tenor sax, clips, 9 10". */
 function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   const channels = channelsSaid(pieces);
-  if (channels.length < 2 || pieces.some((p) => p.named)) return null;
+  if (channels.length < 2) return null;
   const isChannel = ({ read }: Piece): boolean =>
     read.is === 'channels' || read.is === 'channel' || (read.is === 'number' && channels.includes(read.value));
   // "violin, viola, cello all clip condensers": said in the last of them, of all.
-  const parts = partsOf(pieces).flatMap((part) => {
-    const all = part.findIndex(
-      ({ read, text: said }) => ALL.test(said) || (read.is === 'source' && /[^s]s$/i.test(said))
-    );
-    return all > 0 && part.slice(0, all).some(tells) ? [part.slice(0, all), part.slice(all)] : [part];
+  const parts = partsOf(pieces).flatMap((part, k, all) => {
+    // "gtr 1 & gtr 2 cab dyn": what is said behind the second is of both.
+    if (
+      part.length > 2 &&
+      k > 0 &&
+      isNumbered(all[k - 1]) &&
+      isNumbered(part.slice(0, 2)) &&
+      isSame(all[k - 1][0], part[0])
+    )
+      return [part.slice(0, 2), part.slice(2)];
+    return sharedBehind(part);
   });
   const plays = (part: readonly Piece[]): boolean =>
     part.filter((p) => p.read.is === 'instrument').length === 1 &&
@@ -76,6 +92,9 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   while (many < parts.length && plays(parts[many])) many++;
   if (many !== channels.length) return null;
   const first = parts.slice(0, many);
+  // "hihat, ride: condensers, 5/6": what stands before the colon is all of their names.
+  const named = (part: readonly Piece[]): boolean => part.some((p) => p.named);
+  if (parts.some(named) && !(first.every(named) && !parts.slice(many).some(named))) return null;
   // Drums and voices, or things of one kind: "guitar, single coil, 5/6" is one guitar.
   const names = first.map((part) =>
     part

@@ -69,11 +69,16 @@ function runUpTo(pieces: readonly Piece[], end: number): Piece[] {
 
 /** "interface out 3", "aux 4": which of several outputs it is, and neither a count nor a channel. */
 export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
-  const before = pieces[pieces.indexOf(piece) - 1];
+  const k = pieces.indexOf(piece);
+  const [other, before] = [pieces[k - 2], pieces[k - 1]];
+  // Of "XLR out" and "DI out" a box has one: what stands behind them is where that goes.
+  if (BY_ITS_PLUG.test(before?.text ?? '') || (other?.read.is === 'di' && /^out$/i.test(before.text))) return false;
   return (
     before !== undefined && before.part === piece.part && before.read.is !== 'input' && OUTPUT_WORD.test(before.text)
   );
 }
+
+const BY_ITS_PLUG = /^(?:xlr|di|jack|trs)[\s-]*out$/i;
 
 /** "2x 3 m jack": leads of one line, one behind the other. */
 export const isOfLeads = (pieces: readonly Piece[], piece: Piece): boolean =>
@@ -107,6 +112,9 @@ export function ofWhatKind(pieces: readonly Piece[], word: Piece): boolean {
   );
 }
 
+const ONE_OF_ITS_KIND =
+  /\b(?:timpani|timps|grand|piano|choir|chorus|marimba|vibe?s?|vibraphone|xylophone|glockenspiel|organ|leslie|harp|kit|drum ?kit|congas|bongos|strings|section|orchestra|accordion|bagpipes?|audience|room|ambien(?:ce|t)|lectern|panel|table)$/i;
+
 export function countOf(
   pieces: readonly Piece[],
   sides: number,
@@ -132,7 +140,9 @@ export function countOf(
       (pieces[k - 1]?.named ||
         pieces[k - 1]?.read.is !== 'instrument' ||
         /(?:[^s]s|^oh)$/i.test(pieces[k + 1].text) ||
-        ofWhatKind(pieces, pieces[k + 1]))
+        ofWhatKind(pieces, pieces[k + 1]) ||
+        // "timpani 2 LDC": there is no second timpani that is called so.
+        (pieces[k + 1].read.is === 'source' && ONE_OF_ITS_KIND.test(pieces[k - 1].text)))
     )
       return [p.read.value];
     return [];

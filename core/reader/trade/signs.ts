@@ -15,7 +15,7 @@ export const OHM = at(
 export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?)(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled)))?(?![a-z])`
+  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled)))?(?![a-z])`
 );
 /** "48" and no more, said of a microphone that wants it. */
 export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
@@ -50,7 +50,7 @@ export const LIFT = at(
   String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(?:switch\s+)?(?:is\s+|set\s+to\s+)?(on|off|in|engaged|open(?:ed)?|closed|out))?|(?:gnd|ground)\s+(?:off|open)\b`
 );
 export const POLARITY = at(
-  String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|ø`
+  String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|flip(?:ped)?(?![a-z])|inverted(?![a-z])|ø`
 );
 export const EARTH_GONE = at(
   String.raw`(?:(?:its|the|their)\s+)?(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)(?:ing)?\s+(?:pin|prong|wire|lug|contact|connection)?\s*(?:is\s+|has\s+been\s+|was\s+)?(?:cut(?:\s+off)?|snapped(?:\s+off)?|broken(?:\s+off)?|removed|missing|gone|taped(?:\s+(?:over|up|off))?|bent|defeated|disconnected|pulled|snipped|sawn\s+off)|(?:cut|broken|missing|taped|no)\s+(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)\s+(?:pin|prong|wire|connection)|(?:cheater|ground[\s-]*lift(?:ing|er)?|3[\s-]to[\s-]2|three[\s-]to[\s-]two(?:[\s-]pin)?|(?:two|2)[\s-]pin)\s+(?:mains\s+)?(?:plug\s+)?(?:adapt[eo]r)|(?:cheater|ground[\s-]*lift(?:ing|er)?)\s+plug`
@@ -128,7 +128,7 @@ export const MINI = at(String.raw`3[.,]5\s*(?:mm)?(?!\d|\s*(?:m|ft|feet|metres?|
 const ITEM = String.raw`[a-d]?\d{1,3}`;
 const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|[km]?ohms?|db[uv]?|hz|v|x|mm|string)\b|['"])`;
 export const CHANNELS = at(
-  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:(?!\s*\+\s?48\b)\s*(?:[\/+&,–-]|\band\b|\bto\b)\s*${ITEM}${NOT_UNIT}|(?<=\b47)\s*\+\s?48\b)*)((?:\s+\d{1,3}${NOT_UNIT})*)`
+  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:(?!\s*\+\s?48\b)\s*(?:[\/+&,–-]|\b(?:and|to|thru|through)\b)\s*${ITEM}${NOT_UNIT}|(?<=\b47)\s*\+\s?48\b)*)((?:\s+\d{1,3}${NOT_UNIT})*)`
 );
 export const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
 export const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);

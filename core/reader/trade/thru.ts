@@ -30,6 +30,8 @@ export function thruOf(text: string, pieces: readonly Piece[]): Thru | null {
       pieces[k + 1]?.read.is !== 'di'
   );
   if (first < 0) return null;
+  const fed = fromThru(text, pieces, first);
+  if (fed) return fed;
   let last = first + 1;
   while (last < pieces.length && JOINS.has(pieces[last].read.is)) last++;
   const end = pieces[last];
@@ -42,7 +44,7 @@ export function thruOf(text: string, pieces: readonly Piece[]): Thru | null {
   const metres = own.flatMap((p) => (p.read.is === 'length' ? [p.read.metres] : []));
   const [from, till] = [own[0].from, own[own.length - 1].to];
   return {
-    rest: text.slice(0, from) + ' '.repeat(till - from) + text.slice(till),
+    rest: blanked(text, from, till),
     pieces: own,
     to,
     metres:
@@ -54,6 +56,28 @@ export function thruOf(text: string, pieces: readonly Piece[]): Thru | null {
         : null
   };
 }
+
+/** "amp from the thru": where it goes on to is said first. */
+function fromThru(text: string, pieces: readonly Piece[], thru: number): Thru | null {
+  const { part } = pieces[thru];
+  let k = thru - 1;
+  while (
+    k >= 0 &&
+    pieces[k].part === part &&
+    /^(?:from|off|on|via|by|at|out of|the|its)(?: the| its)?$/i.test(pieces[k].text)
+  )
+    k--;
+  const amp = k < thru - 1 ? pieces[k] : undefined;
+  if (amp?.read.is !== 'amp' || amp.part !== part) return null;
+  while (pieces[k - 1]?.part === part && /^(?:then|and|to|into|bass|gtr|guitar|his|her|the)$/i.test(pieces[k - 1].text))
+    k--;
+  const [from, till] = [pieces[k].from, pieces[thru].to];
+  return { rest: blanked(text, from, till), pieces: pieces.slice(k, thru + 1), to: amp.read.model, metres: null };
+}
+
+/** Without a stretch of it, and all the rest where it was. */
+const blanked = (text: string, from: number, till: number): string =>
+  text.slice(0, from) + ' '.repeat(till - from) + text.slice(till);
 
 const words = (p: Piece): string[] => p.text.toLowerCase().split(/\s+(?:and|then|of|from)\s+|\s+/);
 /** Where a player's own sound goes on: neither the desk nor a stage box. */

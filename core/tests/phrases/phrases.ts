@@ -470,5 +470,19 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['cello piezo, 4 m, active', '1|piezo|active-di|mic-in|4|-|-'],
   ['keys L, 3 m jack, passive, 20 m, mic 7', '1|line-unbalanced|passive-di|mic-in|23|-|7'],
   ['bass, active, 5 m, SB 4', '1|active-bass|-|mic-in|5|-|4'],
-  ['active bass, 5 m, DI, SB 4', '1|active-bass|di|mic-in|5|-|4']
+  ['active bass, 5 m, DI, SB 4', '1|active-bass|di|mic-in|5|-|4'],
+  ['upright w/ piezo into preamp pedal XLR out 11', '1|piezo|preamp-di|?|-|-|11'],
+  ['load box line out cab sim -> SB 11', '1|valve-amp|load-box|mic-in|-|-|11'],
+  ['karaoke player RCA -> passive stereo DI -> 3/4 pad -20', '2|consumer-player|media-di-stereo|?|-|pad=20|3'],
+  ['bass: active 5 string, pedalboard, DI out, sb 9', '1|active-bass|preamp-di|mic-in|-|-|9'],
+  ['grand piano 2x LDC + boundary, 9 10 11', '3|condenser-mic|-|?|-|-|9'],
+  ['vox 1-4 dyn ch 1 thru 4', '4|dynamic-mic|-|?|-|-|1'],
+  ['toms hi/lo dyn clip-on mics, SB 7/8', '2|dynamic-mic|-|mic-in|-|-|7'],
+  ['CP piano L+R XLR outs → stage box 13/14', '2|line-impedance-balanced|-|mic-in|-|-|13'],
+  ["elec violin w/ preamp pedal, DI'd, SB 5", '1|piezo|preamp-di|mic-in|-|-|5'],
+  ['electric bass into tube preamp, XLR out to SB 3, 30 m', '1|passive-bass|preamp-di|mic-in|30|-|3'],
+  ['tablet playback, 1.5 m mini to 2 RCA, media DI, ch 29-30', '2|headphone|media-di-stereo|?|1.5|-|29'],
+  ['timpani 2 LDC 48v lc 40', '2|condenser-mic|-|?|-|phantom=on;lowCut=40|-'],
+  ['tom 2 LDC, 7', '1|condenser-mic|-|?|-|-|7'],
+  ['lectern 2 gooseneck condenser ph on 1/2', '2|condenser-mic|-|?|-|phantom=on|1']
 ];
