@@ -38,10 +38,11 @@ export function cablesOf(
   // A jack lead may be behind a box whose output is a jack.
   const lastOut = mainOut(modelOf(boxes[boxes.length - 1]?.model ?? source.model));
   const plugged = lastOut?.carries === 'unbalanced' || modelOf(source.model).ports[0].level === 'speaker';
+  const places = placesOf(pieces, source, boxes);
   pieces.forEach((p, k) => {
     if (p.read.is !== 'length') return;
     const kind = kindNear(pieces, k);
-    const order = boxes.findIndex((b) => (b.at ?? Infinity) > p.from);
+    const order = places.findIndex((at) => at > p.from);
     let slot = order < 0 ? slots - 1 : order;
     if (slots > 1 && (kind === 'mic' || kind === 'multicore' || kind === 'star-quad') && slot === 0) slot = slots - 1;
     if (slots > 1 && kind === 'instrument' && slot === slots - 1 && !plugged) slot = 0;
@@ -97,6 +98,13 @@ export function cablesOf(
     };
   });
   return { cables, assumed };
+}
+
+/** Where in the text each box stands. "passive DI for the keyboard, 3 m jack, 20 m XLR": said first, it comes behind the keyboard's lead. */
+function placesOf(pieces: readonly Piece[], source: Source, boxes: readonly Device[]): number[] {
+  const behind = pieces.filter((p) => p.read.is === 'length' && p.from > (source.at ?? Infinity));
+  const lead = behind[0] && (behind.length > 1 || kindNear(pieces, pieces.indexOf(behind[0])) === 'instrument');
+  return boxes.map(({ at }) => (lead && at !== null && at < (source.at ?? -1) ? behind[0].to : (at ?? Infinity)));
 }
 
 /**

@@ -72,18 +72,6 @@ export function placeNames(text: string, name: string): readonly [string, string
   return bare === '' ? null : [`${bare} ${first.toLowerCase()}`, `${bare} ${second.toLowerCase()}`];
 }
 
-const FIRST = /\b(?:top|upper|in|inside|hi|high|front|near|inner)\b/i;
-const SECOND = /\b(?:bottom|btm|bot|lower|out|outside|lo|low|back|rear|far|outer)\b/i;
-/** Which of two places is named in the part of a piece: 0, 1, or null for neither or both. */
-export function placeBeside(pieces: readonly Piece[], piece: Piece): 0 | 1 | null {
-  const said = pieces
-    .filter((p) => p.part === piece.part && p !== piece)
-    .map((p) => p.text)
-    .join(' ');
-  const [first, second] = [FIRST.test(said), SECOND.test(said)];
-  return first === second ? null : first ? 0 : 1;
-}
-
 /** "8 outs" tells how many. */
 const OUTPUTS = /^(?:outs|outputs|ins|inputs|channels|chs?)$/i;
 const ENDS =

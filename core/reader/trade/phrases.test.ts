@@ -239,6 +239,30 @@ describe('what is left out or unclear', () => {
       [1, 2, 3, 4].map((n) => `Playback ${n}`)
     );
   });
+  it.each([
+    ['stage piano L/R, two passive DIs, one DI polarity inverted', 'polarity', [undefined, 'inverted']],
+    ['keys L/R passive DIs, right DI lifted', 'lift', [undefined, 'lifted']],
+    ['keys L/R passive DIs, left DI lifted', 'lift', ['lifted', undefined]],
+    ['keys L/R, one passive DI each, lifted', 'lift', ['lifted', 'lifted']],
+    ['keys L/R passive DIs, both lifted', 'lift', ['lifted', 'lifted']]
+  ])('a switch is set on the one that it is said of: %s', (text, key, wanted) => {
+    expect(readTrade(text).specs.map((s) => s.box?.settings[key])).toEqual(wanted);
+  });
+  it('lengths stand where they are, whichever way round it is said', () => {
+    const lengths = (text: string): (number | undefined)[] =>
+      readTrade(text).specs.flatMap((s) => [s.lead.metres, s.run?.metres]);
+    const text = 'SB 5 <- 20 m <- active DI <- 3 m <- bass';
+    expect(lengths(text)).toEqual([3, 20]);
+    for (const p of readTrade(text).pieces) expect(text.slice(p.from, p.to)).toBe(p.text);
+    expect(lengths('active DI on bass, 3 m jack, 20 m XLR')).toEqual([3, 20]);
+    expect(lengths('passive DI on keys, 20 m XLR')).toEqual([3, 20]);
+  });
+  it('a battery is in what was named last before it', () => {
+    const { specs } = readTrade('active DI running on battery, keyboard, 3 m lead, mic input');
+    expect(specs[0].box?.settings).toEqual({ power: 'battery' });
+    expect(readTrade('mixer out, 5 m, power amplifier unbalanced input').specs[0].input.model).toBe('power-amp-in');
+    expect(readTrade('interface out, hearing loop amplifier line input').specs[0].input.model).toBe('loop-amp-in');
+  });
   it('a capital M is a megohm beside an input, and metres anywhere else', () => {
     expect(readTrade('piezo, active DI 10M, SB 4').specs[0].box?.model).toBe('active-di-10m');
     expect(readTrade('piezo, active DI, 10 M, SB 4').metres).toBe(10);

@@ -8,8 +8,11 @@ import { type Device, MICS, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
 import { cablesOf, metresOf } from './cables';
 import { fromAux } from './aux';
+import { asItsInput } from './its-input';
 import { bothOf } from './both';
-import { nameOf, namePieces, placeBeside, placeNames, plain, sideName } from './names';
+import { nameOf, namePieces, placeNames, plain, sideName } from './names';
+import { turned, turnedRound } from './turned';
+import { saidOfOne } from './one-of-two';
 import { applySettings } from './settings';
 import type { Assumed, TradeReading } from './reading';
 import { eachOf, manyOf } from './several';
@@ -28,34 +31,12 @@ export interface Options {
 
 const MOST_LINES = 32;
 
-/** "camera input from mixer output": where it goes was said first, and where it comes from behind a word. */
-const FROM = /,?\s(?:(?:is|being|are)\s)?(?:(?:fed|driven|supplied|connected)\s)?(?:from|by)\s/i;
-
-/** What was said the other way round, read the usual way; its pieces stand where they were typed. */
-function turned(text: string, pieces: readonly Piece[], options: Options): TradeReading | null {
-  const from = FROM.exec(text);
-  if (!from) return null;
-  const behind = from.index + from[0].length;
-  const before = pieces.filter((p) => p.to <= from.index);
-  const after = pieces.filter((p) => p.from >= behind);
-  const comes = (some: readonly Piece[]): boolean =>
-    some.some((p) => p.read.is === 'source' || p.read.is === 'instrument');
-  const goes = before.some((p) => p.read.is === 'input' || p.read.is === 'amp');
-  if (!goes || comes(before) || !comes(after)) return null;
-  const rest = text.slice(behind);
-  const reading = readTrade(`${rest}, ${text.slice(0, from.index)}`, options);
-  const back = (p: Piece): Piece => {
-    const shift = p.from < rest.length ? behind : -(rest.length + 2);
-    return { ...p, from: p.from + shift, to: p.to + shift };
-  };
-  const all = (some: readonly Piece[]): Piece[] => some.map(back).sort((a, b) => a.from - b.from);
-  return { ...reading, pieces: all(reading.pieces), ignored: all(reading.ignored), guessed: all(reading.guessed) };
-}
-
 /** Reads what an engineer types: any order, the trade's short forms, left out what goes without saying. Never throws. */
 export function readTrade(text: string, options: Options = {}): TradeReading {
-  const pieces = kindAlone(text, fromAux(text, cut(text, options.row)));
-  const other = turned(text, pieces, options);
+  const round = turnedRound(text, options, readTrade);
+  if (round) return round;
+  const pieces = kindAlone(text, asItsInput(fromAux(text, cut(text, options.row))));
+  const other = turned(text, pieces, options, readTrade);
   if (other) return other;
   const thru = thruOf(text, pieces);
   if (thru) {
@@ -134,9 +115,8 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   // "Toms 1-3" are numbered one by one.
   const name = count > 1 ? bare.replace(new RegExp(`\\s+1\\s*[-–]\\s*${String(count)}$`), '') : bare;
   const places = count === 2 && sides === 1 ? placeNames(text, name) : null;
-  // "bottom polarity flipped": of the one that was named beside it.
-  const flipped = places && pieces.find((p) => p.read.is === 'polarity');
-  const ofOne = flipped ? placeBeside(pieces, flipped) : null;
+  const ofOne = count === 2 ? saidOfOne(pieces, places !== null) : new Map<string, number>();
+  const own = (device: Device, k: number): Device => without(device, (key) => (ofOne.get(key) ?? k) !== k);
   const plainInput = (device: Device): LineSpec['input'] =>
     standsAlone && elsewhere ? { ...plain(device), elsewhere: true } : plain(device);
   const specs = Array.from({ length: count }, (_, k): LineSpec => {
@@ -151,10 +131,12 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
       ...(sides > 1 && k < 2 && count > 1 ? { pair: cutText(name, 80) } : {}),
       source: elsewhere && !standsAlone ? { ...plain(source), elsewhere: true } : plain(source),
       lead: cables[0],
-      box: list[0] ? plain(list[0]) : null,
+      box: list[0] ? plain(own(list[0], k)) : null,
       run: list.length > 0 ? cables[1] : null,
-      ...(list.length > 1 ? { more: list.slice(1).map((box, n) => ({ box: plain(box), run: cables[n + 2] })) } : {}),
-      input: plainInput(ofOne === null || ofOne === k ? input : without(input, 'polarity'))
+      ...(list.length > 1
+        ? { more: list.slice(1).map((box, n) => ({ box: plain(own(box, k)), run: cables[n + 2] })) }
+        : {}),
+      input: plainInput(own(input, k))
     };
   });
   const named = new Set(namePieces(pieces, source, unknown));
@@ -174,15 +156,15 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         !specs.some((s) => p.read.is === 'number' && s.channel === p.read.value)
     )
   ];
-  const own = (k: number): TradeReading['said'] =>
-    Object.fromEntries(Object.entries(saidSettings).filter(([key]) => k === ofOne || key !== 'polarity'));
-  const each = ofOne === null ? {} : { each: specs.map((_, k) => ({ said: own(k), metres })) };
+  const saidOf = (k: number): TradeReading['said'] =>
+    Object.fromEntries(Object.entries(saidSettings).filter(([key]) => (ofOne.get(key) ?? k) === k));
+  const each = ofOne.size === 0 ? {} : { each: specs.map((_, k) => ({ said: saidOf(k), metres })) };
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres, ...each };
 }
 
-const without = (device: Device, key: string): Device => ({
+const without = (device: Device, gone: (key: string) => boolean): Device => ({
   ...device,
-  settings: Object.fromEntries(Object.entries(device.settings).filter(([k]) => k !== key))
+  settings: Object.fromEntries(Object.entries(device.settings).filter(([key]) => !gone(key)))
 });
 
 /** "kick in, snare top": drums and voices that stand in parts of their own and are not what the line became; they want lines of their own. */

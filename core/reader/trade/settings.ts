@@ -57,7 +57,9 @@ export function applySettings(
     among.find((d) => !checkSetting(modelOf(d.model), key, value));
   /** What was said last before it: "active DI on battery" is the DI's, "laptop on its charger" the laptop's. */
   const nearest = (piece: Piece): Device =>
-    [...boxes].reverse().find((b) => b.at !== null && b.at < piece.from && b.at > (source.at ?? -1)) ?? source;
+    [source, ...boxes]
+      .filter(({ at }) => at !== null && at < piece.from)
+      .sort((a, b) => (b.at ?? 0) - (a.at ?? 0))[0] ?? source;
   const fed = (piece: Piece): void => {
     const { read } = piece;
     const device = nearest(piece);

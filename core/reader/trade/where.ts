@@ -22,7 +22,11 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
         {
           model: read.model,
           at: p.from,
-          weight: (p.named ? 1 : 3) + (channelled(pieces, k) ? 0.5 : 0) + (isOfAnother(pieces, k) ? 1 : 0)
+          weight:
+            (p.named ? 1 : 3) -
+            (isItsLine(pieces, k) ? 1 : 0) +
+            (channelled(pieces, k) ? 0.5 : 0) +
+            (isOfAnother(pieces, k) ? 1 : 0)
         }
       ];
     if (read.is === 'preamp' && !boxes.some((b) => b.model === 'preamp-di') && source.model !== 'acoustic-preamp')
@@ -74,6 +78,17 @@ function isOfDesk(pieces: readonly Piece[], k: number): boolean {
     DESK.test(first.text) &&
     rest.every((p) => p === pieces[k] || isNumbering(p)) &&
     pieces.every((p) => p.part <= part || isNumbering(p))
+  );
+}
+/** "hearing loop amplifier line input": the line input of what is named right before it. */
+function isItsLine(pieces: readonly Piece[], k: number): boolean {
+  const [before, here] = [pieces[k - 1], pieces[k]];
+  return (
+    before?.read.is === 'input' &&
+    before.part === here.part &&
+    here.read.is === 'input' &&
+    here.read.model === 'line-in' &&
+    modelOf(before.read.model).ports[0].level === 'line'
   );
 }
 /** "hi-z of the stage box": the one that is said of the other. */
