@@ -76,7 +76,9 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
     // "kick: dynamic inside, boundary too": two kinds of microphone.
     const two = mics === 2 && told(before) && told(after) && kindOf(before) !== kindOf(after);
     if (plus[0].includes(',') && !((mics === 1 || two) && after[0] && takeOf(after[0]))) continue;
-    if (mics === 0 || (mics === 2 && !(told(before) && told(after)))) continue;
+    // "magnetic + piezo, 7/8": two pickups on one instrument.
+    const pickups = channelsSaid(pieces).length === 2 && one === 'pickup' && other === 'pickup';
+    if ((mics === 0 && !pickups) || (mics === 2 && !(told(before) && told(after)))) continue;
     // A slash joins but the two words beside it; elsewhere it parts channels and sides.
     if (plus[0].includes('/') && !(takeOf(before[before.length - 1]) && takeOf(after[0]))) continue;
     const plays = (some: readonly Piece[]): Piece | undefined => some.find((p) => p.read.is === 'instrument');

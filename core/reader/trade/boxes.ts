@@ -53,6 +53,7 @@ function isMedia(pieces: readonly Piece[], source: Source, di: Device): boolean 
 const isOwnPreamp = (pieces: readonly Piece[], preamp: Piece, source: Source): boolean =>
   !preamp.named &&
   HIGH_IMPEDANCE.has(modelOf(source.model).signal?.nature ?? '') &&
+  modelOf(source.model).ports[0].level === 'instrument' &&
   !pieces.some(({ read }) => read.is === 'di' || read.is === 'box') &&
   pieces.some((p) => p.from > preamp.from && p.read.is === 'input');
 
@@ -115,7 +116,9 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
       list.push({ model: 'inline-pad', settings: {}, at: p.from });
     if (read.is === 'preamp' && isOwnPreamp(pieces, p, source))
       list.push({ model: 'preamp-di', settings: {}, at: p.from });
-    if (read.is !== 'di' || (p.named && body) || (own && read.model === undefined)) return;
+    // "DI out cab sim" is the simulation's own.
+    const itsOut = source.model === 'modeller' && /^out(?:put)?s?$/i.test(pieces[k + 1]?.text ?? '');
+    if (read.is !== 'di' || (p.named && body) || ((own || itsOut) && read.model === undefined)) return;
     const count = pieces
       .slice(0, k)
       .reverse()

@@ -9,6 +9,7 @@ import {
   BARE_LEVEL,
   PHANTOM,
   CUT,
+  CUT_OUT,
   INLINE,
   PAD,
   PAD_OUT,
@@ -178,6 +179,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(CABINET) ?? (SPEAKER_DI.test(lower) ? match(CABINET_TAPPED) : null), () => ({ is: 'cabinet-on' })) ??
     of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
     of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
+    of(match(CUT_OUT), () => ({ is: 'without', what: { is: 'cut', hz: 80 } })) ??
     of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? m[2] ?? 80) })) ??
     of(match(JOINED), () => ({ is: 'lift', lifted: false })) ??
     of(match(LIFT), (m) => ({ is: 'lift', lifted: !['off', 'closed', 'out'].includes(m[1]) })) ??

@@ -108,7 +108,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'keys',
     'line-unbalanced',
-    'keys|keyboard|kbd|kb|keyb|kys|synth pad|synth pads|string pad|string pads|pad keys|pads keys|pad synth|ambient pad|ambient pads|keys pad|keys pads|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet|teclado|teclados|tastiera|tastiere|sintetizador|sintetizzatore|synthesizer|keyb rig|keys rig|key rig|toetsen|toetsenbord|analog synth|analogue synth|analog mono|analogue mono|analog mono synth|analogue mono synth|bass station|rompler|electric harpsichord|pianet'
+    'keys|guitar synth|gtr synth|synth guitar|monosynth|polysynth|keyboard|kbd|kb|keyb|kys|synth pad|synth pads|string pad|string pads|pad keys|pads keys|pad synth|ambient pad|ambient pads|keys pad|keys pads|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet|teclado|teclados|tastiera|tastiere|sintetizador|sintetizzatore|synthesizer|keyb rig|keys rig|key rig|toetsen|toetsenbord|analog synth|analogue synth|analog mono|analogue mono|analog mono synth|analogue mono synth|bass station|rompler|electric harpsichord|pianet'
   ),
   instrument(
     'organ',
@@ -478,7 +478,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   box(
     'phono-preamp',
-    'phono preamp|phono pre|phono stage|phono preamplifier|riaa preamp|riaa|phono amp|entzerrer|riaa pre'
+    'phono preamp|preampli phono|preamp phono|phono pre|phono stage|phono preamplifier|riaa preamp|riaa|phono amp|entzerrer|riaa pre'
   ),
   box(
     'load-box',
@@ -592,7 +592,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'power-amp-in',
-    'power amp in|power amp input|power amp inputs|poweramp in|amp rack in|power amp ins|power amplifier input|to power amp|powered amp in|zone amp|pa amp in|100 v amp in'
+    'drum fill amp|side fill amp|sidefill amp|fill amp|wedge amp|monitor amp|power amp in|power amp input|power amp inputs|poweramp in|amp rack in|power amp ins|power amplifier input|to power amp|powered amp in|zone amp|pa amp in|100 v amp in'
   ),
   input(
     'insert-return',
@@ -600,7 +600,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'loop-amp-in',
-    'loop amp|hearing loop amp|induction loop amp|loop amplifier|induction loop|hearing loop amplifier|loop amp in|loop driver|hearing loop driver|t loop amp|loop amp input|hearing loop input'
+    'loop amp|hearing loop|listening loop|assistive listening|assistive listening loop|assistive listening system|hearing loop amp|induction loop amp|loop amplifier|induction loop|hearing loop amplifier|loop amp in|loop driver|hearing loop driver|t loop amp|loop amp input|hearing loop input'
   ),
   input(
     'iem-sender-in',
@@ -612,7 +612,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'speaker-in',
-    'powered speaker|active speaker|speakers active|speaker active|active speakers|powered speakers|wedge active|active wedges|powered monitor|powered monitors|powered wedge|active monitor|active monitors|active wedge|powered sub|active sub|keyboard amp|keys amp|acoustic amp|self powered speaker|studio monitor|studio monitors'
+    'drum fill|drumfill|powered speaker|active speaker|speakers active|speaker active|active speakers|powered speakers|wedge active|active wedges|powered monitor|powered monitors|powered wedge|active monitor|active monitors|active wedge|powered sub|active sub|keyboard amp|keys amp|acoustic amp|self powered speaker|studio monitor|studio monitors'
   ),
   [
     { is: 'amp', model: 'cabinet' },

@@ -1,7 +1,7 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
 import { type Device, isAdjective, MICS, OVER, type Source } from './parts';
-import { channelRun, counted, ofWhatKind } from './sides';
+import { channelRun, channelsSaid, counted, ofWhatKind, ONE_OF_ITS_KIND } from './sides';
 
 export const sideName = (sides: number, count: number, k: number): string =>
   sides > 1 && count <= 3 && (k < 2 || sides === 3) ? ['L', 'R', 'click'][k] : String(k + 1);
@@ -29,7 +29,12 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
   const channels = channelRun(pieces);
   const last = pieces[pieces.length - 1];
   // "clav active DI 17": its channel; "vox 2" is which of them.
-  if (last.read.is === 'number' && pieces[pieces.length - 2]?.read.is !== 'instrument') channels.push(last);
+  if (
+    last.read.is === 'number' &&
+    channelsSaid(pieces).includes(last.read.value) &&
+    pieces[pieces.length - 2]?.read.is !== 'instrument'
+  )
+    channels.push(last);
   // "sax & trumpet" are both in the name.
   const parts = new Set([first.part]);
   const at = pieces.indexOf(first);
@@ -54,7 +59,11 @@ function isWhich(pieces: readonly Piece[], number: Piece): boolean {
   const k = pieces.indexOf(number);
   const next = pieces[k + 1];
   if (ofWhatKind(pieces, next) || OVER.test(next.text)) return false;
-  return next.read.is === 'instrument' || (pieces[k - 1]?.read.is === 'instrument' && !/[^s]s$/i.test(next.text));
+  const before = pieces[k - 1];
+  return (
+    next.read.is === 'instrument' ||
+    (before?.read.is === 'instrument' && !/[^s]s\b/i.test(next.text) && !ONE_OF_ITS_KIND.test(before.text))
+  );
 }
 
 /** "snare top/bottom", "kick in + out": two places at one thing. */

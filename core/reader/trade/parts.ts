@@ -39,6 +39,7 @@ const ACOUSTIC = new Set([
 
 /** What a microphone that stands before something counts more than the pickup that is heard through it. */
 const MIC_MEANT = 20;
+const MAIN_OUT = /^(?:main|master) out(?:put)?s?$/i;
 /** What "clip-on" alone counts less than the kind of microphone. */
 const CLIPPED = 10;
 /** Weight of a television, whose RCA sockets are a player's. */
@@ -136,6 +137,12 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
       (others && isOf('source')(p) && p.read.model === 'interface-out' && !/out/i.test(p.text))
     );
   };
+  // "drum brain main out": of what has a line output it is that one.
+  const ownOutput =
+    instrument !== null &&
+    played !== 'programme' &&
+    modelOf(instrument.read.model).ports[0].level === 'line' &&
+    !pieces.some((p) => p.read.is === 'box');
   // An amplifier that a microphone stands before is no source, unless one of its outputs was said.
   const mics = pieces.some((p) => p.read.is === 'source' && MICS.has(p.read.model));
   const before = (p: Piece): boolean => mics && isBareAmp(p);
@@ -145,6 +152,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
       (p) =>
         !(p.read.model === 'modeller' && loaded(pieces)) &&
         !behindMixer(p) &&
+        !(ownOutput && MAIN_OUT.test(p.text)) &&
         !where(p) &&
         !inserted(p) &&
         !before(p) &&

@@ -63,6 +63,15 @@ describe('two takes of one thing, and two things in one line', () => {
       'bass wireless rx to active DI then amp from thru, SB 9',
       'Bass wireless rx: wireless-receiver 9, Bass wireless rx amp: wireless-receiver'
     ],
+    [
+      'bass: DI, amp thru, SB 9; cab mic LDC SB 10',
+      'Bass: passive-bass 9, Bass amp: passive-bass, Bass 2: condenser-mic 10'
+    ],
+    ['bass DI, thru to amp, SB 5, vox dyn SB 6', 'Bass: passive-bass 5, Bass amp: passive-bass, Vox: dynamic-mic 6'],
+    [
+      'choir 3 spots SDC, 40 m',
+      'Choir spots 1: condenser-mic, Choir spots 2: condenser-mic, Choir spots 3: condenser-mic'
+    ],
     ['kick, snare, hat, 1-3', 'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3'],
     ['alto sax clip, tenor sax clip, 9 10', 'Alto sax clip: condenser-mic 9, Tenor sax clip: condenser-mic 10'],
     ['snare top/bottom 3/4', 'Snare top: dynamic-mic 3, Snare bottom: dynamic-mic 4'],
@@ -235,6 +244,7 @@ describe('what is left out or unclear', () => {
     expect(specs.map((s) => s.input.settings.polarity)).toEqual([undefined, 'inverted']);
     // A third channel of two ways is told of, never dropped.
     expect(readTrade('bass DI + mic, 9 10 11').ignored.map((p) => p.text)).toContain('11');
+    expect(readTrade('bass DI SB 5, monitor 12').ignored.map((p) => p.text)).toEqual(['12']);
     expect(readTrade('playback 4 outs on active DI: 25-28').specs.map((s) => s.name)).toEqual(
       [1, 2, 3, 4].map((n) => `Playback ${n}`)
     );
@@ -256,6 +266,14 @@ describe('what is left out or unclear', () => {
     for (const p of readTrade(text).pieces) expect(text.slice(p.from, p.to)).toBe(p.text);
     expect(lengths('active DI on bass, 3 m jack, 20 m XLR')).toEqual([3, 20]);
     expect(lengths('passive DI on keys, 20 m XLR')).toEqual([3, 20]);
+  });
+  it('a filter that is off is off', () => {
+    const cut = (text: string): unknown => readTrade(text).specs[0].input.settings.lowCut;
+    expect([cut('vox dyn lo cut'), cut('vox dyn, lo cut off'), cut('vox dyn no low cut')]).toEqual([
+      80,
+      undefined,
+      undefined
+    ]);
   });
   it('a battery is in what was named last before it', () => {
     const { specs } = readTrade('active DI running on battery, keyboard, 3 m lead, mic input');

@@ -38,6 +38,8 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const pieces = kindAlone(text, asItsInput(fromAux(text, cut(text, options.row))));
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
+  const each = eachOf(text, pieces, options, readTrade);
+  if (each) return each;
   const thru = thruOf(text, pieces);
   if (thru) {
     const main = readTrade(thru.rest, options);
@@ -48,10 +50,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         specs: main.specs.flatMap((line) => [line, thruSpec(line, thru)])
       };
   }
-  const more =
-    eachOf(text, pieces, options, readTrade) ??
-    bothOf(text, pieces, options, readTrade) ??
-    manyOf(text, pieces, options, readTrade);
+  const more = bothOf(text, pieces, options, readTrade) ?? manyOf(text, pieces, options, readTrade);
   if (more) return more;
   const guessed = pieces.filter((p) => p.as !== undefined);
   const source = sourceOf(pieces);
@@ -109,9 +108,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
   // "2 overheads" are two of them, each by its own number.
   const [, many, rest] = /^(\d+)(?:\s*x)?\s+(.+)$/i.exec(called) ?? [];
-  const all = count > 1 && Number(many) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
-  // "panel 5 handhelds": so many, and no fifth panel.
-  const bare = count > 1 && sides === 1 ? all.replace(new RegExp(`(?<=[a-z])\\s+${String(count)}$`, 'i'), '') : all;
+  const bare = count > 1 && Number(many) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
   // "Toms 1-3" are numbered one by one.
   const name = count > 1 ? bare.replace(new RegExp(`\\s+1\\s*[-–]\\s*${String(count)}$`), '') : bare;
   const places = count === 2 && sides === 1 ? placeNames(text, name) : null;
@@ -144,6 +141,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     ...unknown.filter((p) => !named.has(p)),
     ...left,
     ...others(pieces, source, named),
+    ...pieces.filter((p) => isNoChannel(pieces, p, channels)),
     ...pieces.filter(
       (p) =>
         p.read.is === 'number' &&
@@ -158,9 +156,18 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   ];
   const saidOf = (k: number): TradeReading['said'] =>
     Object.fromEntries(Object.entries(saidSettings).filter(([key]) => (ofOne.get(key) ?? k) === k));
-  const each = ofOne.size === 0 ? {} : { each: specs.map((_, k) => ({ said: saidOf(k), metres })) };
-  return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres, ...each };
+  const saidOfEach = ofOne.size === 0 ? {} : { each: specs.map((_, k) => ({ said: saidOf(k), metres })) };
+  return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres, ...saidOfEach };
 }
+
+/** A channel that was said and that no line has: of two lists of them the other one. */
+const isNoChannel = (pieces: readonly Piece[], piece: Piece, channels: readonly number[]): boolean =>
+  piece.read.is === 'channels' &&
+  !piece.named &&
+  !isOutput(pieces, piece) &&
+  !piece.read.list.some((n) => channels.includes(n)) &&
+  // "snake 2 ch 4" is the fourth of the second snake.
+  pieces[pieces.indexOf(piece) + 1]?.read.is !== 'channel';
 
 const without = (device: Device, gone: (key: string) => boolean): Device => ({
   ...device,

@@ -26,12 +26,29 @@ const textOf = (text: string, some: readonly Piece[], without: ReadonlySet<Piece
   return left.map((p, k) => (k > 0 && p.part !== left[k - 1].part ? ', ' : ' ') + text.slice(p.from, p.to)).join('');
 };
 
+/** "bass: DI, amp thru, SB 9; cab mic SB 10": with a channel on either side, a semicolon ends a line. */
+function bySemicolon(text: string, pieces: readonly Piece[]): One[] | null {
+  const parts = text.split(';');
+  if (parts.length < 2) return null;
+  const whose = pieces.some((p) => p.named) ? (/^[^:|;]{1,60}?:\s/.exec(text)?.[0] ?? '') : '';
+  let from = 0;
+  const ones = parts.map((part, k): One | null => {
+    const [start, end] = [from, from + part.length];
+    from = end + 1;
+    const own = pieces.filter((p) => p.from >= start && p.to <= end);
+    const [said, ...more] = own.filter(({ read, named }) => read.is === 'channels' && !read.loose && !named);
+    if (said?.read.is !== 'channels' || said.read.list.length !== 1 || more.length > 0) return null;
+    return { text: (k > 0 && !/:\s/.test(part) ? whose : '') + part.trim(), channel: said.read.list[0] };
+  });
+  return ones.every((one) => one !== null) ? ones : null;
+}
+
 /** Each part with a channel of its own that something is said of: "ch 5 bass DI, ch 6 bass mic", "vox SB 1, spare SB 2". */
 function eachWithItsOwn(text: string, pieces: readonly Piece[]): One[] | null {
   const parts = partsOf(pieces);
   const channelIn = (part: readonly Piece[]): Piece[] =>
     part.filter((p, k) => p.read.is === 'channels' && !p.read.loose && p.read.list.length === 1 && (k > 0 || !p.named));
-  const owners = parts.filter((part) => channelIn(part).length === 1 && part.some(tells));
+  const owners = parts.filter((part) => channelIn(part).length === 1);
   if (owners.length < 2 || owners.length !== parts.filter((part) => channelIn(part).length > 0).length) return null;
   // Said first, a channel begins its line; said last, it ends it.
   const leads = ['channel', 'channels'].includes(pieces[0].read.is);
@@ -43,7 +60,7 @@ function eachWithItsOwn(text: string, pieces: readonly Piece[]): One[] | null {
     groups[groups.length - 1].push(...part);
     open = leads || !own;
   }
-  if (groups.length !== owners.length) return null;
+  if (groups.length !== owners.length || !groups.every((group) => group.some(tells))) return null;
   return groups.map((group): One => {
     const [said] = channelIn(group);
     const before = group[group.indexOf(said) - 1];
@@ -124,7 +141,7 @@ type Split = (text: string, pieces: readonly Piece[], options: Options, read: Re
 
 /** Lines that each have a channel of their own. @param read reads one of them */
 export const eachOf: Split = (text, pieces, options, read) =>
-  joined(eachWithItsOwn(text, pieces), pieces, options, read);
+  joined(bySemicolon(text, pieces) ?? eachWithItsOwn(text, pieces), pieces, options, read);
 /** An instrument for every channel. @param read reads one of them */
 export const manyOf: Split = (text, pieces, options, read) => joined(asManyAs(text, pieces), pieces, options, read);
 
@@ -137,8 +154,9 @@ function joined(
 ): TradeReading | null {
   if (!ones || options.channel !== undefined) return null;
   const readings = ones.map(({ text: one, channel }) => read(one.trim(), { ...options, channel }));
-  if (readings.some((r) => r.specs.length !== 1)) return null;
-  const specs = readings.map((r) => r.specs[0]);
+  // What goes on by a thru is one more.
+  if (readings.some((r) => r.specs.filter((s) => !s.thru).length !== 1)) return null;
+  const specs = readings.flatMap((r) => r.specs);
   const twice = (name: string, k: number): number => specs.slice(0, k).filter((s) => s.name === name).length;
   const here = (some: readonly Piece[]): Piece[] =>
     some.flatMap((one) => pieces.find((p) => p.text.toLowerCase() === one.text.toLowerCase()) ?? []);

@@ -85,7 +85,7 @@ export const isOfLeads = (pieces: readonly Piece[], piece: Piece): boolean =>
   piece.read.is === 'times' && pieces[pieces.indexOf(piece) + 1]?.read.is === 'length';
 
 /** "2 mics": so many stand before it. */
-export const MICROPHONES = /^(?:mics|microphones|mikes|mikros)$/i;
+export const MICROPHONES = /^(?:mics|microphones|mikes|mikros|spots|spot mics)$/i;
 
 export const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
   const next = pieces[pieces.indexOf(piece) + 1];
@@ -112,7 +112,8 @@ export function ofWhatKind(pieces: readonly Piece[], word: Piece): boolean {
   );
 }
 
-const ONE_OF_ITS_KIND =
+/** Things that nobody numbers: behind them a number counts what stands before them. */
+export const ONE_OF_ITS_KIND =
   /\b(?:timpani|timps|grand|piano|choir|chorus|marimba|vibe?s?|vibraphone|xylophone|glockenspiel|organ|leslie|harp|kit|drum ?kit|congas|bongos|strings|section|orchestra|accordion|bagpipes?|audience|room|ambien(?:ce|t)|lectern|panel|table)$/i;
 
 export function countOf(

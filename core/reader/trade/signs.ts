@@ -24,6 +24,10 @@ export const BARE_LEVEL = at(String.raw`(?:\+\s?4|[-−]10)(?![\d.,]*\d|\s*(?:db
 export const CUT = at(
   String.raw`(?:(\d{2,3})\s*hz[\s-]*)?(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
 );
+/** A filter that is left out. */
+export const CUT_OUT = at(
+  String.raw`(?:hpf|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|rumble filter)\s+(?:is\s+|switched\s+|left\s+)*(?:off|out|not\s+in)(?![a-z])`
+);
 export const INLINE = at(
   String.raw`(?:[-−]?(\d{2})\s*(?:db\s*)?)?in-?\s?line\s+(?:pad|attenuator)\s*[-−]?\s*(\d{2})?\s*(?:db\b)?`
 );
@@ -107,7 +111,7 @@ export const DISTANCE = at(
 );
 export const NOT = at(String.raw`(?:no|not|without|w\/o|minus)\s+(?:an?\s+|any\s+|the\s+)?`);
 /** What is missed when it is not there; of anything else "no" is part of a name, or of a number. */
-export const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'source']);
+export const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'source', 'cut']);
 export const SIDES = at(
   String.raw`l\s*[\/+&-]\s*r\b|l\s+(?:and\s+)?r\b|lr\b|left\s*(?:\/|\+|-|and|&|et|und)?\s*right\b|links\s*(?:\/|\+|und|en)?\s*rechts\b|gauche\s*(?:\/|\+|et)?\s*droite\b`
 );

@@ -67,7 +67,9 @@ function fromThru(text: string, pieces: readonly Piece[], thru: number): Thru | 
     /^(?:from|off|on|via|by|at|out of|the|its)(?: the| its)?$/i.test(pieces[k].text)
   )
     k--;
-  const amp = k < thru - 1 ? pieces[k] : undefined;
+  // "DI, amp thru"; but of an amplifier's own thru nothing is fed.
+  const alone = k === thru - 1 && pieces.slice(0, k).every((p) => p.part !== part || p.read.is === 'filler');
+  const amp = k < thru - 1 || alone ? pieces[k] : undefined;
   if (amp?.read.is !== 'amp' || amp.part !== part) return null;
   while (pieces[k - 1]?.part === part && /^(?:then|and|to|into|bass|gtr|guitar|his|her|the)$/i.test(pieces[k - 1].text))
     k--;

@@ -50,7 +50,7 @@ export function turned(text: string, pieces: readonly Piece[], options: Options,
   const before = pieces.filter((p) => p.to <= from.index);
   const after = pieces.filter((p) => p.from >= behind);
   const comes = (some: readonly Piece[]): boolean =>
-    some.some((p) => p.read.is === 'source' || p.read.is === 'instrument');
+    some.some((p) => p.read.is === 'source' || p.read.is === 'instrument' || /^aux/i.test(p.text));
   const goes = before.some((p) => p.read.is === 'input' || p.read.is === 'amp');
   if (!goes || comes(before) || !comes(after)) return null;
   const rest = text.slice(behind);

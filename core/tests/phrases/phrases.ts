@@ -484,5 +484,12 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['tablet playback, 1.5 m mini to 2 RCA, media DI, ch 29-30', '2|headphone|media-di-stereo|?|1.5|-|29'],
   ['timpani 2 LDC 48v lc 40', '2|condenser-mic|-|?|-|phantom=on;lowCut=40|-'],
   ['tom 2 LDC, 7', '1|condenser-mic|-|?|-|-|7'],
-  ['lectern 2 gooseneck condenser ph on 1/2', '2|condenser-mic|-|?|-|phantom=on|1']
+  ['lectern 2 gooseneck condenser ph on 1/2', '2|condenser-mic|-|?|-|phantom=on|1'],
+  ['drum fill amp from aux 5, 15 m xlr', '1|line-balanced|-|power-amp-in|15|-|-'],
+  ['assistive listening loop fed from aux 8', '1|line-balanced|-|loop-amp-in|-|-|-'],
+  ['electro drum brain L R main out, DI ×2 SB 20–21', '2|line-unbalanced|di|mic-in|-|-|20'],
+  ['guitar synth, line out jack 3m, passive DI, SB 15', '1|line-unbalanced|passive-di|mic-in|3|-|15'],
+  ['electric guitar -> pedalboard -> DI out cab sim -> 20m xlr', '1|modeller|-|?|20|-|-'],
+  ['turntable, phono preamp, 2 m, line in 3', '1|turntable|phono-preamp|line-in|2|-|3'],
+  ['snare 2 dyn SB 4', '1|dynamic-mic|-|mic-in|-|-|4']
 ];
