@@ -233,7 +233,7 @@ const wireless = defineModel({
     level: 'microphone',
     feeds: ['mains-2', 'mains-1', 'battery'],
     legs: 'symmetrical',
-    traits: ['volume-knob']
+    traits: ['volume-knob', 'meets-phantom']
   }),
   ports: [
     { id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'microphone' },
@@ -258,7 +258,7 @@ const modeller = defineModel({
     level: 'line',
     feeds: ['mains-2', 'mains-1'],
     legs: 'symmetrical',
-    traits: ['volume-knob']
+    traits: ['volume-knob', 'meets-phantom']
   }),
   options: { topology: topology('symmetrical'), lift },
   ports: [

@@ -103,6 +103,8 @@ export type Trait =
   | 'no-meter'
   /** A microphone that phantom can harm. */
   | 'harmed-by-phantom'
+  /** Its XLR output is made for microphone inputs: most of the class keep phantom out, and a data sheet tells which. */
+  | 'meets-phantom'
   /** Ties the two outputs of a stereo source together. */
   | 'joins-outputs'
   /** Raises the bass that a record was cut without. */

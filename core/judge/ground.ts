@@ -165,7 +165,7 @@ function phantom(c: JoinContext): Finding[] {
         'phantom-into-source',
         c.at,
         {
-          severity: hasTrait(model.id, 'harmed-by-phantom') ? 'danger' : 'stop',
+          severity: hasTrait(model.id, 'harmed-by-phantom') ? 'danger' : meetsPhantom(c, fed.device) ? 'care' : 'stop',
           value: fed.harm * 1000,
           unit: 'mA',
           limit: HARM_AMPERE * 1000
@@ -175,6 +175,13 @@ function phantom(c: JoinContext): Finding[] {
     ];
   }
   return out;
+}
+
+/** Whether it leaves by an XLR that is made for a microphone input: its own jack is not. */
+function meetsPhantom(c: JoinContext, id: string): boolean {
+  const { model } = c.plan.devices[id];
+  const port = c.solution.line.cables.map((k) => c.plan.cables[k].from).find(({ device }) => device === id)?.port;
+  return hasTrait(model, 'meets-phantom') && modelOf(model).ports.find((p) => p.id === port)?.socket === 'xlr';
 }
 
 /** Whether what a line takes from a device needs no feed by this line: a thru that is wired straight through, or another line that leaves it as well. */

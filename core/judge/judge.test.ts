@@ -61,6 +61,9 @@ describe('mistakes that people make', () => {
     ['piezo, 2 m, active DI 10m (draw 10 mA, capacity 50 mAh) on battery, 20 m, mic', 'battery-short', 'care', 5],
     ['piezo, 2 m, active DI 10m, 20 m, line', 'phantom-none', 'stop', null],
     ['keyboard wall-wart, 2 m, 10 m, mic, phantom on', 'phantom-into-source', 'stop', null],
+    // Its XLR is made for a microphone input, its jack is not.
+    ['wireless receiver, 10 m, mic, phantom on', 'phantom-into-source', 'care', null],
+    ['modeller, 10 m, mic, phantom on', 'phantom-into-source', 'care', null],
     ['guitar humbucker, 3 m, active DI lifted, 20 m, mic', 'floats-lifted', 'note', null]
   ])('%s: %s', (text, code, severity, value) => {
     const found = of(judged(text), code);

@@ -88,7 +88,10 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
   const body = pieces.some((p) => !p.named && p.read.is === 'di');
   const list: Device[] = [];
   // A "DI" of the amplifier itself is its output.
-  const own = source.model === 'bass-amp-out';
+  const output = pieces.find((p) => p.from === source.at);
+  const isOwn = (p: Piece): boolean =>
+    source.model === 'bass-amp-out' &&
+    !pieces.some((o) => o.read.is === 'length' && o.from < p.from && o.from > (output?.from ?? Infinity));
   let di: (Device & { sure: boolean }) | null = null;
   let dis: number | null = null;
   let kind: 'active' | 'passive' | null = null;
@@ -118,7 +121,7 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
       list.push({ model: 'preamp-di', settings: {}, at: p.from });
     // "DI out cab sim" is the simulation's own.
     const itsOut = source.model === 'modeller' && /^out(?:put)?s?$/i.test(pieces[k + 1]?.text ?? '');
-    if (read.is !== 'di' || (p.named && body) || ((own || itsOut) && read.model === undefined)) return;
+    if (read.is !== 'di' || (p.named && body) || ((isOwn(p) || itsOut) && read.model === undefined)) return;
     const count = pieces
       .slice(0, k)
       .reverse()
@@ -140,6 +143,9 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
       list.push(di);
     } else if (!di.sure && read.model) Object.assign(di, { model: read.model, sure: true });
   });
+  // "splitter, keyboard via active DI": wherever it is said, it parts what the DI gives.
+  const split = list.findIndex((b) => b.model === 'splitter' && b.at !== null && b.at < (source.at ?? -1));
+  if (split >= 0) list.push(...list.splice(split, 1));
   const found = di as (Device & { sure: boolean }) | null;
   let assumed = false;
   if (found) {

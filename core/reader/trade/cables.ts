@@ -5,6 +5,7 @@ import { mates } from '../../gear/sockets';
 import type { CableSpec } from '../../plan/spec';
 import type { Piece } from './pieces';
 import type { Source, Device } from './parts';
+import { isOfPickup } from './settings';
 import type { Assumed } from './reading';
 import { isOfLeads } from './sides';
 
@@ -61,7 +62,10 @@ export function cablesOf(
     const slot = order < 0 ? slots - 1 : order;
     if (metres[slot] === undefined) kinds[slot] ??= p.read.kind;
   });
-  const farads = faradsOf(pieces, metres);
+  const farads = faradsOf(
+    pieces.filter((p) => !isOfPickup(pieces, p, source)),
+    metres
+  );
   // A lead that parts left from right leaves the other side open, where but one is plugged.
   const parted = partsSides(pieces, source, boxes, input);
   const swapped = pieces.some((p) => p.read.is === 'swapped') ? slots - 1 : null;

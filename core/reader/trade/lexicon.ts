@@ -271,6 +271,11 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     'passive ribbon microphone|passive ribbon mic|active ribbon mic|ribbon|ribbon mic|ribbon microphone|ribbons|bandchen|bändchen|ruban|passive ribbon'
   ),
   source(
+    'condenser-mic',
+    56,
+    'power module|xlr power module|phantom power module|phantom adapter|phantom adaptor|phantom power adapter|phantom power adaptor|xlr phantom adapter'
+  ),
+  source(
     'lavalier',
     45,
     'lav|lavalier|lavaliere|lapel|lapel mic|wired lav|wired lavalier|wired lapel|headset mic|wired headset|tie clip|tie mic|tie clip mic|headworn|head worn|headworn mic|electret|lav mic|lavs|headset|ansteckmikrofon'
@@ -379,9 +384,15 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     'desk|console|mixing desk|pult|mischpult|mengtafel|mengpaneel|table de mixage|console de mixage|mesa de mezclas|mesa|foh desk'
   ),
   source(
+    'line-unbalanced',
+    74,
+    'guitar amp line out|gtr amp line out|guitar head line out|gtr head line out|guitar combo line out|gtr combo line out',
+    'guitar'
+  ),
+  source(
     'bass-amp-out',
     74,
-    'guitar amp di out|guitar amp line out|gtr amp line out|gtr amp di out|guitar head line out|guitar combo di out|guitar combo line out',
+    'guitar amp di out|gtr amp di out|guitar combo di out|guitar head di out|guitar amp xlr out|gtr amp xlr out',
     'guitar'
   ),
   source(
@@ -494,7 +505,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   box(
     'splitter',
-    'splitter|mic splitter|transformer split|transformer splitter|1 2 transformer splitter|1 2 splitter|split|split box|mic split|splitter box|isolated split|aby|aby box|aby pedal|a b y|press split|two way split|passive split|transformer isolated split'
+    'splitter|two way splitter|2 way splitter|three way splitter|3 way splitter|mic splitter|transformer split|transformer splitter|1 2 transformer splitter|1 2 splitter|split|split box|mic split|splitter box|isolated split|aby|aby box|aby pedal|a b y|press split|two way split|passive split|transformer isolated split'
   ),
   box('reamp-box', 'reamp box|re amp box|reamper|reamp|re amp|reamping box|reamp di'),
   box(
@@ -552,7 +563,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // Ends
   input(
     'mic-in',
-    'camera xlr in|camcorder xlr in|ha|head amp|head amps|ha in|mic amp in|mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
+    'entree micro|entrada de micro|entrada micro|mic eingang|ingresso mic|ingresso microfonico|ingresso micro|camera xlr in|camcorder xlr in|ha|head amp|head amps|ha in|mic amp in|mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
   ),
   input(
     'mic-in',
@@ -560,7 +571,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'line-in',
-    'camera xlr in set to line|camcorder xlr in set to line|xlr in set to line|unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|matrix line|matrix line in|matrix in|matrix ins|matrix input|line input|line inputs|linein|pro line in|professional line in|pro line input|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|mixer jack in|mixer jack input|mixer line in|mixer line input|mixer channel in|desk jack input|desk jack in|line return|tape return|recorder line in'
+    'entree ligne|entrees ligne|entrada de linea|entrada linea|line eingang|lineeingang|ingresso linea|ingresso di linea|lijningang|camera xlr in set to line|camcorder xlr in set to line|xlr in set to line|unbalanced line input|unbalanced line in|unbalanced line inputs|balanced line input|balanced line in|line in|line ins|matrix line|matrix line in|matrix in|matrix ins|matrix input|line input|line inputs|linein|pro line in|professional line in|pro line input|desk line in|interface line in|line level in|line level input|line-in|truck line in|monitor line in|powered monitors line in|balanced line in|line channel|stereo line in|mixer jack in|mixer jack input|mixer line in|mixer line input|mixer channel in|desk jack input|desk jack in|line return|tape return|recorder line in'
   ),
   input(
     'combo-in',
@@ -694,7 +705,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // What only joins the others together
   [
     { is: 'filler' },
-    'straight to|too|as well|also|dongle|set|set to|for recording|recording|recorded|across|away|straight in|hard wired|hardwired|hung|hanging|flown|suspended|volume pedal|vol pedal|tremolo pedal|chorus pedal|delay pedal|reverb pedal|expression pedal|effects pedal|octave pedal|in foh rack|in the foh rack|in rack|in the rack|in a rack|foh rack|cord|cords|curly|coiled|curly cable|coiled cable|jacked|please|straight out|straight from|pedals|fx pedals|effect pedals|stomp boxes|need|needs|get|got|want|wants|would like|has to|have to|must|player|players|any problem|by mistake|no idea|if|own|combined|needed|plus|both on|both on the|both of them|both devices|both ends|both units|both fed|both powered|both plugged|was|were|had|been|made|so|but|because|tapped|battery|batteries|its own|one|bridged|bridge mode|in bridge mode|bridged mode|bridged mono|bridge mono|fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same|con|per|para|de|del|della|dal|al|aan|op|vom|von|ins|uber|dans|sur|depuis|salida|uscita|sortie|ausgang|eingang|entrada|ingresso|entree|uitgang|ingang|kabel|cavo|cavi|cable de|e|y|un|una|une|ein|eine|een|plugged into|plugged|going to|goes to|taken|taken from|coming from|comes from|comes on|arrives on|patched to|patched into|patched|landing on|lands on|on to|off to|feeding|feeds|fed|gets|has|have|he|she|they|we|uses|uses a|brings|on stage|onstage|upstage|downstage|upstage left|upstage right|downstage left|downstage right|first|second|third|main one|tbc|tba|if poss|if possible|preferably|pref|ideally|maybe|any|some|good|nice|simple|short lead|long lead|stays|already|same as above|dry|clean|wet|post|pre eq|post eq|post fader|pre fader'
+    'straight to|max|maximum|too|as well|also|dongle|set|set to|for recording|recording|recorded|across|away|straight in|hard wired|hardwired|hung|hanging|flown|suspended|volume pedal|vol pedal|tremolo pedal|chorus pedal|delay pedal|reverb pedal|expression pedal|effects pedal|octave pedal|in foh rack|in the foh rack|in rack|in the rack|in a rack|foh rack|cord|cords|curly|coiled|curly cable|coiled cable|jacked|please|straight out|straight from|pedals|fx pedals|effect pedals|stomp boxes|need|needs|get|got|want|wants|would like|has to|have to|must|player|players|any problem|by mistake|no idea|if|own|combined|needed|plus|both on|both on the|both of them|both devices|both ends|both units|both fed|both powered|both plugged|was|were|had|been|made|so|but|because|tapped|battery|batteries|its own|one|bridged|bridge mode|in bridge mode|bridged mode|bridged mono|bridge mono|fine|good|okay|tuner|tuner pedal|two pin|2 pin|three pin|3 pin|two pin charger|half volume|half|domestic|fresh|fresh battery|fresh batteries|own battery|its battery|running|running on|charger|its charger|full volume|full|volume|side|connected|unconnected|disconnected|same mains socket|same mains circuit|same circuit|same socket|same outlet|same mains|mains plug|earthed mains plug|with earthed mains plug|average|averaging|switched|being|while live|being patched|while|player|singing|front of house desk|front of house|unbalanced|metal|touching|maximum gain|maximum|switched to mic level|mic level|line level|wired|tip hot|ring cold|tip hot ring cold|whose|which|only one|and|then|into|to|with|w|a|an|the|of|from|via|through|over|on|off|off the|for|per|each|at|by|is|goes|it|its|our|my|go|straight|straight into|direct|directly|out|outs|output|outputs|pickup|pickups|pick up|pu|plug|plugs|cable|cables|lead|leads|run|cable run|leg|microphone|mic|mics|mikro|mikrofon|micro|mik|micd|mic d|miked|close mic|source|sources|level|line|line level|mic level|power|socket|sockets|in front|front|inside|feed|send|no|using|use|unit|rack|box|please|about|approx|ca|passive output|output stage|old|bit of|long|which|that|und|mit|zu|in den|auf|der|die|das|naar|met|et|avec|vers|le|la|au|from the|xlr out|xlr outs|jack out|jack outs|rx xlr out|trs out|trs outs|ts out|xlr output|jack output|3.5 out|rca out|rca outs|left|right|hi|lo|top|bottom|btm|mid|outer|inner|full range|signal|inputs on|instrument|acoustic instrument|usual|standard|normal|wired|wide|main|mains|of mixer|of desk|of the desk|of powered speaker|of monitor controller|of hi fi amp|of domestic amp|of interface|on interface|foh|monitor desk|monitor|mon|truck|pit|church|studio|stage|deck|home|school|theatre|youth band|band|venue|hall|house band|receiver out|sender|female|male|gnd|ground|earth|link|thru|and then|later|as|well|also|type|kind|model|string|strings of|onto|between|under|behind|above|near|next|per channel|chan each|mk|extra|same|con|per|para|de|del|della|dal|al|aan|op|vom|von|ins|uber|dans|sur|depuis|salida|uscita|sortie|ausgang|eingang|entrada|ingresso|entree|uitgang|ingang|kabel|cavo|cavi|cable de|e|y|un|una|une|ein|eine|een|plugged into|plugged|going to|goes to|taken|taken from|coming from|comes from|comes on|arrives on|patched to|patched into|patched|landing on|lands on|on to|off to|feeding|feeds|fed|gets|has|have|he|she|they|we|uses|uses a|brings|on stage|onstage|upstage|downstage|upstage left|upstage right|downstage left|downstage right|first|second|third|main one|tbc|tba|if poss|if possible|preferably|pref|ideally|maybe|any|some|good|nice|simple|short lead|long lead|stays|already|same as above|dry|clean|wet|post|pre eq|post eq|post fader|pre fader'
   ]
 ];
 

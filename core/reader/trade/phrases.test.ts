@@ -275,6 +275,21 @@ describe('what is left out or unclear', () => {
       undefined
     ]);
   });
+  it('picofarads are of the pickup, or of the cable that they are said with', () => {
+    const { specs } = readTrade('harp contact pickup 600 pF, 8 m jack lead 900 pF, active DI');
+    expect(specs[0].source.settings.C).toBeCloseTo(600e-12, 15);
+    expect(specs[0].lead.settings?.cShield).toBeCloseTo(900e-12 / 8, 15);
+  });
+  it('a level said as the most is a peak, and ten megohms are of the input that they were said of', () => {
+    const spec = (text: string) => readTrade(text).specs[0];
+    const [most, usual] = ['wireless receiver +18 dBu max, mic input', 'wireless receiver +18 dBu, mic input'].map(
+      (text) => Number(spec(text).source.settings.nominal)
+    );
+    // A sine that just fits has 3 dB of crest; speech has 18.
+    expect(20 * Math.log10(usual / most)).toBeCloseTo(15, 1);
+    expect(spec('piezo, 3 m lead, instrument input 10 Mohm').input.settings.zin).toBe(10e6);
+    expect(spec('piezo, active DI 10 Mohm, mic input').input.settings.zin).toBeUndefined();
+  });
   it('a battery is in what was named last before it', () => {
     const { specs } = readTrade('active DI running on battery, keyboard, 3 m lead, mic input');
     expect(specs[0].box?.settings).toEqual({ power: 'battery' });

@@ -8,7 +8,7 @@ import { type Device, MICS, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
 import { cablesOf, metresOf } from './cables';
 import { fromAux } from './aux';
-import { asItsInput } from './its-input';
+import { asItsOwn } from './its-own';
 import { bothOf } from './both';
 import { nameOf, namePieces, placeNames, plain, sideName } from './names';
 import { turned, turnedRound } from './turned';
@@ -35,7 +35,7 @@ const MOST_LINES = 32;
 export function readTrade(text: string, options: Options = {}): TradeReading {
   const round = turnedRound(text, options, readTrade);
   if (round) return round;
-  const pieces = kindAlone(text, asItsInput(fromAux(text, cut(text, options.row))));
+  const pieces = kindAlone(text, asItsOwn(fromAux(text, cut(text, options.row))));
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
   const each = eachOf(text, pieces, options, readTrade);
@@ -141,6 +141,9 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     ...unknown.filter((p) => !named.has(p)),
     ...left,
     ...others(pieces, source, named),
+    ...pieces.filter(
+      ({ read, text }) => read.is === 'box' && JOINING.test(text) && !list.some((b) => b.model === read.model)
+    ),
     ...pieces.filter((p) => isNoChannel(pieces, p, channels)),
     ...pieces.filter(
       (p) =>
@@ -159,6 +162,9 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const saidOfEach = ofOne.size === 0 ? {} : { each: specs.map((_, k) => ({ said: saidOf(k), metres })) };
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres, ...saidOfEach };
 }
+
+/** Joins that only two sides of one plug have: two outputs of two things on one lead are no line. */
+const JOINING = /^(?:joined|y[ -]lead)/i;
 
 /** A channel that was said and that no line has: of two lists of them the other one. */
 const isNoChannel = (pieces: readonly Piece[], piece: Piece, channels: readonly number[]): boolean =>

@@ -36,6 +36,14 @@ function amplifier(source: Device, { watt, load }: { watt: number; load?: number
     if (!checkSetting(modelOf(source.model), key, value)) source.settings[key] = value;
 }
 
+/** "contact pickup 600 pF": of a piezo what is said without a cable beside it is its own. */
+export const isOfPickup = (pieces: readonly Piece[], piece: Piece, source: Device): boolean =>
+  piece.read.is === 'farad' &&
+  !piece.read.each &&
+  modelOf(source.model).signal?.nature === 'capacitor' &&
+  !pieces.some(({ part, read }) => part === piece.part && (read.is === 'length' || read.is === 'cable'));
+
+const MAXIMUM = /^(?:max(?:imum)?|peak|full[\s-]scale|fs)$/i;
 /** A 9 V battery that is nearly done, volts. */
 const LOW_VOLTS = 6.5;
 
@@ -60,6 +68,13 @@ export function applySettings(
     [source, ...boxes]
       .filter(({ at }) => at !== null && at < piece.from)
       .sort((a, b) => (b.at ?? 0) - (a.at ?? 0))[0] ?? source;
+  /** Highest peak of a source, volts: its average is lower by the crest. */
+  const peakOf = (piece: Piece, volts: number): void => {
+    const crest = modelOf(source.model).params.crest?.typ;
+    const room = typeof source.settings.crest === 'number' ? source.settings.crest : crest;
+    if (room !== undefined) put(piece, source, 'nominal', volts / 10 ** (room / 20));
+    else left.add(piece);
+  };
   const fed = (piece: Piece): void => {
     const { read } = piece;
     const device = nearest(piece);
@@ -82,10 +97,8 @@ export function applySettings(
     else if (read.is === 'on-battery' || read.is === 'on-mains') fed(piece);
     else if (read.is === 'cabinet-off') put(piece, has('cabinet', 'none', [source]), 'cabinet', 'none');
     else if (read.is === 'volts') {
-      const crest = modelOf(source.model).params.crest?.typ;
-      const room = typeof source.settings.crest === 'number' ? source.settings.crest : crest;
-      if (room !== undefined) put(piece, source, 'nominal', read.peak ? read.volts / 10 ** (room / 20) : read.volts);
-      else left.add(piece);
+      if (read.peak) peakOf(piece, read.volts);
+      else put(piece, source, 'nominal', read.volts);
     } else if (read.is === 'polarity') put(piece, has('polarity', 'inverted'), 'polarity', 'inverted');
     else if (read.is === 'cut') put(piece, input, 'lowCut', read.hz);
     else if (read.is === 'phantom') {
@@ -97,7 +110,12 @@ export function applySettings(
       const earlier = pieces.slice(0, k).some((p) => p.read.is === 'level' || p.read.is === 'volts');
       if (earlier && whose?.read.is === 'input') return;
       const n = Number(read.text.replace(/db[uv]/i, '').replace(/\s/g, ''));
-      put(piece, source, 'nominal', /dbv/i.test(read.text) ? fromDbv(n) : fromDbu(n));
+      const volts = /dbv/i.test(read.text) ? fromDbv(n) : fromDbu(n);
+      // "+18 dBu max" is a sine that just fits, and what is played averages below it by its crest.
+      if (MAXIMUM.test(pieces[k + 1]?.text ?? '')) peakOf(piece, volts * Math.SQRT2);
+      else put(piece, source, 'nominal', volts);
+    } else if (read.is === 'farad' && isOfPickup(pieces, piece, source)) {
+      put(piece, source, 'C', read.farad);
     } else if (read.is === 'unearthed') {
       const earth = read.shocks ? 'shocks' : 'removed';
       put(piece, has('earth', earth, [source, ...chain]), 'earth', earth);
@@ -123,7 +141,7 @@ export function applySettings(
       put(piece, source, 'nominal', volts);
     } else if (
       read.is === 'ohm' &&
-      read.ohm !== 10e6 &&
+      !(read.ohm === 10e6 && boxes.some((b) => b.model === 'active-di-10m')) &&
       !(read.ohm === 1e6 && boxes.some((b) => b.model === 'active-di'))
     ) {
       // Said of an output or an input: of whichever stands nearest before it.

@@ -13,6 +13,9 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     const { read } = p;
     // A receiver's pack is at the other end of its radio link.
     if (read.is === 'input' && read.model === 'beltpack-in' && source.model === 'wireless-receiver') return [];
+    // "camera XLR input switched to line".
+    const toLine = read.is === 'input' && modelOf(read.model).ports[0].level === 'microphone' && isSetToLine(pieces, k);
+    if (toLine) return [{ model: 'line-in', at: p.from, weight: 3 }];
     // A "hi-z DI" is a DI.
     if (read.is === 'input' && HI_Z.test(p.text) && pieces[k + 1]?.read.is === 'di' && pieces[k + 1].part === p.part)
       return [];
@@ -89,6 +92,16 @@ function isItsLine(pieces: readonly Piece[], k: number): boolean {
     here.read.is === 'input' &&
     here.read.model === 'line-in' &&
     modelOf(before.read.model).ports[0].level === 'line'
+  );
+}
+/** "mic input set to line": words right behind it, in its part. */
+function isSetToLine(pieces: readonly Piece[], k: number): boolean {
+  const behind = pieces.slice(k + 1).filter((p) => p.part === pieces[k].part);
+  return /^(?:is )?(?:switched|set)(?: to| on)? line(?: level)?$/i.test(
+    behind
+      .map((p) => p.text.toLowerCase())
+      .join(' ')
+      .replace(/^\d+ /, '')
   );
 }
 /** "hi-z of the stage box": the one that is said of the other. */

@@ -491,5 +491,16 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['guitar synth, line out jack 3m, passive DI, SB 15', '1|line-unbalanced|passive-di|mic-in|3|-|15'],
   ['electric guitar -> pedalboard -> DI out cab sim -> 20m xlr', '1|modeller|-|?|20|-|-'],
   ['turntable, phono preamp, 2 m, line in 3', '1|turntable|phono-preamp|line-in|2|-|3'],
-  ['snare 2 dyn SB 4', '1|dynamic-mic|-|mic-in|-|-|4']
+  ['snare 2 dyn SB 4', '1|dynamic-mic|-|mic-in|-|-|4'],
+  ['mixer XLR output +4 dBu, 30 m XLR, camera mic input', '1|line-balanced|-|camera-in|30|-|-'],
+  ['recorder balanced XLR outputs, 15 m XLR, mic inputs with no pad', '1|line-balanced|-|mic-in|15|-|-'],
+  ['recorder RCA out, 2 m, line in', '1|consumer-player|-|line-in|2|-|-'],
+  ['keyboard mixer jack output, passive DI', '1|line-unbalanced|passive-di|?|-|-|-'],
+  ['mixer out, 5 m, recorder line in', '1|line-balanced|-|line-in|5|-|-'],
+  ['platine vinyle, préampli phono, 1,5 m, entrée ligne', '1|turntable|phono-preamp|line-in|1.5|-|-'],
+  ['guitar amp line out, 3 m jack lead, DI, XLR 20 m, mic input', '1|line-unbalanced|di|mic-in|23|-|-'],
+  ['lavalier wired, 2 m own lead with XLR power module, 20 m XLR, mic input', '1|condenser-mic|-|mic-in|22|-|-'],
+  ['shotgun, 25 m XLR, camera XLR input switched to line', '1|condenser-mic|-|line-in|25|-|-'],
+  ['splitter, keyboard via active DI, mic input', '1|line-unbalanced|active-di,splitter|mic-in|-|-|-'],
+  ['bass amp DI out, 20 m XLR, mic input', '1|bass-amp-out|-|mic-in|20|-|-']
 ];

@@ -88,7 +88,10 @@ export const GROUND: Said<'ground'> = {
     reason: 'On a low battery the stage clips earlier. Fit a fresh one before the show.'
   },
   'phantom-into-source': {
-    sentence: (f) => `Phantom is on and reaches the ${model(f)}, which was not made for it.`,
+    sentence: (f) =>
+      f.severity === 'care'
+        ? `Phantom is on and reaches the ${model(f)}, which has no use for it: most keep it out, some are harmed. Switch it off.`
+        : `Phantom is on and reaches the ${model(f)}, which was not made for it.`,
     short: () => 'phantom hits source',
     formula: FORMULA_PHANTOM_REACHES,
     reason:

@@ -1,0 +1,48 @@
+import { modelOf } from '../../gear/catalogue';
+import type { Piece, Read } from './pieces';
+import { phraseAt } from './words';
+
+/** Of what has outputs and inputs, which was said, with its plug between or without: "power amplifier unbalanced input", "mixer XLR output +4". */
+
+const IN = /^in(?:put)?s?$/i;
+const HOW = /^(?:un)?balanced$/i;
+const OUT = /(?:^|\s)out(?:put)?s?$/i;
+const MOST_BETWEEN = 2;
+
+/** The pieces, with a thing before its own input or output read as that, where the trade knows one. */
+export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
+  pieces.map((p, k): Piece => {
+    const read = p.named ? null : (itsInput(pieces, k) ?? itsOutput(pieces, k));
+    return read ? { ...p, read } : p;
+  });
+
+function itsInput(pieces: readonly Piece[], k: number): Read | null {
+  const [p, how, into] = pieces.slice(k, k + 3);
+  if (p.read.is !== 'source' || k === 0 || into?.part !== p.part || how.part !== p.part) return null;
+  if (!HOW.test(how.text) || !IN.test(into.text)) return null;
+  const sense = phraseAt(`${p.text.toLowerCase()} input`, 0, false)?.sense;
+  return sense?.is === 'input' ? sense : null;
+}
+
+/** What is said first, and has an output of its own: it is where a line comes from. */
+function itsOutput(pieces: readonly Piece[], k: number): Read | null {
+  const p = pieces[k];
+  if (p.read.is !== 'box' && p.read.is !== 'input') return null;
+  if (pieces.slice(0, k).some((o) => o.part !== p.part || !['unknown', 'filler'].includes(o.read.is))) return null;
+  const behind = pieces.slice(k + 1, k + 2 + MOST_BETWEEN).filter((o) => o.part === p.part);
+  const n = behind.findIndex((o) => OUT.test(o.text));
+  const between = behind.slice(0, Math.max(n, 0));
+  if (n < 0 || !between.every((o) => ['cable', 'quality', 'level', 'filler'].includes(o.read.is))) return null;
+  // "headphone output" is a source by itself.
+  if (!['filler', 'quality', 'channel'].includes(behind[n].read.is)) return null;
+  const sense = phraseAt(`${p.text.toLowerCase()} out`, 0, false);
+  if (sense?.sense.is === 'source' && sense.length === p.text.length + ' out'.length) return sense.sense;
+  const said = [...between, behind[n]].map((o) => o.text).join(' ');
+  if (p.read.is === 'box')
+    return p.read.model === 'small-mixer'
+      ? { is: 'source', model: /\bjack/i.test(said) ? 'line-unbalanced' : 'line-balanced', weight: 55 }
+      : null;
+  if (p.read.is !== 'input' || modelOf(p.read.model).ports[0].level !== 'line') return null;
+  const rca = /\b(?:rca|phono|cinch|-\s?10)\b/i.test(said);
+  return { is: 'source', model: rca ? 'consumer-player' : 'line-balanced', weight: 55 };
+}
