@@ -261,7 +261,8 @@ export const INPUTS = [
     socket: 'mini',
     carries: 'stereo',
     level: 'instrument',
-    main: { ohm: [20 * k, 500 * k, 1000 * k], clip: 4, gain: [0, 40], ein: [-116, -110, -102], hissCurrent: FET },
+    // What packs are made for are clip-on capsules, at some −50 dBu.
+    main: { ohm: [20 * k, 500 * k, 1000 * k], clip: 4, gain: [0, 50], ein: [-116, -110, -102], hissCurrent: FET },
     options: { plugIn: { choices: ['off', 'on'], default: 'on' } }
   }),
   defineModel({

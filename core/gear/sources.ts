@@ -148,7 +148,9 @@ const turntable = defineModel({
   }
 });
 
-/** An electret capsule on its own: it needs a few volts up the wire, or a cell. */
+/** Behind the follower of a power module, ohms a pair of legs. */
+const MODULE_OHM = 200;
+/** An electret capsule on its own: it needs a few volts up the wire, a cell, or its own module with an XLR, which lives on phantom. */
 const lavalier = defineModel({
   ...output({
     id: 'lavalier',
@@ -159,11 +161,17 @@ const lavalier = defineModel({
     clip: fromDbu(-12),
     socket: 'mini',
     level: 'microphone',
-    feeds: ['plug-in', 'battery'],
+    feeds: ['plug-in', 'battery', 'phantom'],
     held: true
   }),
+  ports: [
+    { id: 'out', way: 'out', socket: 'mini', carries: 'unbalanced', level: 'microphone' },
+    { id: 'module', way: 'out', socket: 'xlr', carries: 'balanced', level: 'microphone' }
+  ],
   params: {
     ...levels(-50, 6, 20),
+    // IEC 61938: no more than 10 mA; usual data sheets of such modules.
+    draw: param('current', 1e-3, 2e-3, 5e-3, 1e-4, 0.014),
     R: param('resistance', 1 * k, 1.5 * k, 2 * k, 10, 1e5),
     clip: param('level', fromDbu(-18), fromDbu(-12), fromDbu(-6), 0.001, 10),
     // Equivalent of 26 to 30 dBA of a small capsule.
@@ -174,6 +182,12 @@ const lavalier = defineModel({
     s.net.voltage(s.part('emf'), s.inner('plus'), s.chassis, 1);
     s.net.resistor(s.part('out'), s.inner('plus'), hot, s.value('R'));
     s.hiss('capsule-hiss', s.inner('plus'), hot, s.value('R'), density(s.value('hiss')));
+    const module = s.port('module');
+    const inside = s.inner('module');
+    s.net.voltage(s.part('module-emf'), inside, s.chassis, 1);
+    s.net.resistor(s.part('module-out'), inside, module.hot, MODULE_OHM / 2);
+    s.net.resistor(s.part('module-cold'), s.chassis, module.cold, MODULE_OHM / 2);
+    s.hiss('module-hiss', inside, module.hot, MODULE_OHM / 2, density(s.value('hiss')));
     s.stray(s.chassis, PLAYER_FARAD);
   }
 });

@@ -21,6 +21,8 @@ const MORE: readonly string[] = [
   'acoustic guitar with preamp, 3 m, active DI on battery, its battery low, 20 m XLR, mic input',
   'balanced line output, 20 m XLR with pin 3 open, line input',
   'keyboard, 3 m, passive DI, 20 m XLR pin 3 open, mic input',
+  'wired lavalier, 10 m XLR, mic input, phantom off',
+  'wired lavalier, 10 m XLR, mic input, phantom on',
   'piezo with no preamp, 6 m jack lead, line input',
   'single-coil guitar, 15 m jack lead, passive DI, 50 m XLR, mic input',
   'interface line out, 5 m, reamp box, 5 m, guitar amp',

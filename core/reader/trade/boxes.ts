@@ -112,8 +112,11 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
       !isPlace(pieces, k) &&
       !isMixerItself(pieces, p)
     ) {
+      // Behind a speaker output an attenuator is a load.
+      const model =
+        read.model === 'inline-pad' && modelOf(source.model).ports[0].level === 'speaker' ? 'load-box' : read.model;
       // "mixer out" behind a small mixer is the same one.
-      if (!list.some((b) => b.model === read.model)) list.push({ model: read.model, settings: {}, at: p.from });
+      if (!list.some((b) => b.model === model)) list.push({ model, settings: {}, at: p.from });
     }
     if (read.is === 'pad' && read.inline && !list.some((b) => b.model === 'inline-pad'))
       list.push({ model: 'inline-pad', settings: {}, at: p.from });

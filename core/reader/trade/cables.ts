@@ -69,6 +69,7 @@ export function cablesOf(
   // A lead that parts left from right leaves the other side open, where but one is plugged.
   const parted = partsSides(pieces, source, boxes, input);
   const swapped = pieces.some((p) => p.read.is === 'swapped') ? slots - 1 : null;
+  const gone = goneOf(pieces, slots);
   const assumed: Assumed[] = [];
   const models = [source.model, ...boxes.map((b) => b.model)];
   const cables = models.map((from, k): CableSpec => {
@@ -91,17 +92,27 @@ export function cablesOf(
     const length = metres[k] ?? usual;
     const to = models[k + 1] ?? input.model;
     return {
-      kind: fits(kinds[k], from, to) ?? defaultKind(k === 0 ? 'lead' : 'run', from, length),
+      kind:
+        fits(kinds[k], from, to) ??
+        (k === 0 && source.settings.feed === 'phantom' ? 'mic' : defaultKind(k === 0 ? 'lead' : 'run', from, length)),
       metres: length,
       ...(parted && k === 0
         ? { wiring: ['plain', 'cold-open'] as const }
         : k === swapped
           ? { wiring: ['plain', 'swapped'] as const }
-          : {}),
+          : k === gone?.slot
+            ? { wiring: ['plain', gone.wiring] as const }
+            : {}),
       ...(farads[k] === undefined ? {} : { settings: { cShield: farads[k] } })
     };
   });
   return { cables, assumed };
+}
+
+/** A contact that has gone is one of the last run: a lead before a DI has no cold one. */
+function goneOf(pieces: readonly Piece[], slots: number): { slot: number; wiring: 'cold-open' | 'shield-open' } | null {
+  const said = pieces.find((p) => p.read.is === 'contact-gone')?.read;
+  return said?.is === 'contact-gone' ? { slot: slots - 1, wiring: `${said.contact}-open` } : null;
 }
 
 /** Where in the text each box stands. "passive DI for the keyboard, 3 m jack, 20 m XLR": said first, it comes behind the keyboard's lead. */

@@ -29,6 +29,7 @@ import {
   VOLTS,
   SWAPPED,
   PIN_THREE,
+  CONTACT_GONE,
   ELSEWHERE,
   FARAD,
   SPL,
@@ -106,6 +107,10 @@ function rangeOf([text]: RegExpExecArray): Read | null {
   return list.length > 1 && list.length < 17 ? { is: 'channels', list, loose: true } : null;
 }
 
+/** Said of an adapter from XLR it is how that one was made. */
+const isOfAdapter = (pieces: readonly Piece[]): boolean =>
+  pieces.some(({ read }) => read.is === 'box' && /^xlr-to-/.test(read.model));
+
 /** So many were said to be there. */
 const isAsMany = (pieces: readonly Piece[], many: number): boolean =>
   many > 1 && pieces.some(({ read }) => (read.is === 'times' || read.is === 'count') && read.count === many);
@@ -144,6 +149,9 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(ELSEWHERE), () => ({ is: 'elsewhere' })) ??
     of(match(ON_MAINS), (m) => ({ is: 'on-mains', earthed: m[1] !== undefined })) ??
     of(match(NO_CABINET), () => ({ is: 'cabinet-off' })) ??
+    of(isOfAdapter(pieces) ? null : match(CONTACT_GONE), (m) =>
+      m[1] || m[4] ? { is: 'contact-gone', contact: m[2] ? 'cold' : 'shield' } : null
+    ) ??
     of(match(PIN_THREE), (m) => ({ is: 'pin-three', open: m[1] !== undefined })) ??
     of(match(SWAPPED), () => ({ is: 'swapped' })) ??
     of(pieces.some((p) => p.read.is === 'box' && p.read.model === 'load-box') ? match(THROUGH) : null, () => ({

@@ -29,6 +29,10 @@ function itsOutput(pieces: readonly Piece[], k: number): Read | null {
   const p = pieces[k];
   if (p.read.is !== 'box' && p.read.is !== 'input') return null;
   if (pieces.slice(0, k).some((o) => o.part !== p.part || !['unknown', 'filler'].includes(o.read.is))) return null;
+  // "mixer aux +4 dBu, 15 m": said first, it is a send.
+  const [aux, after] = [pieces[k + 1], pieces[k + 2]];
+  if (p.read.is === 'box' && aux?.part === p.part && /^aux(?:es)?$/i.test(aux.text) && !IN.test(after?.text ?? ''))
+    return { is: 'source', model: 'line-balanced', weight: 55 };
   const behind = pieces.slice(k + 1, k + 2 + MOST_BETWEEN).filter((o) => o.part === p.part);
   const n = behind.findIndex((o) => OUT.test(o.text));
   const between = behind.slice(0, Math.max(n, 0));

@@ -1,4 +1,4 @@
-import { modelOf } from '../../gear/catalogue';
+import { checkSetting, modelOf } from '../../gear/catalogue';
 import type { InstrumentId } from '../../gear/instruments';
 import { type MicPlace, micLevel } from '../../gear/mic-places';
 import type { Setting } from '../../gear/types';
@@ -39,6 +39,8 @@ const ACOUSTIC = new Set([
 
 /** What a microphone that stands before something counts more than the pickup that is heard through it. */
 const MIC_MEANT = 20;
+/** "100 m unbalanced line". */
+const OF_A_CABLE = /^(?:un)?balanced line$/i;
 const MAIN_OUT = /^(?:main|master) out(?:put)?s?$/i;
 /** What "clip-on" alone counts less than the kind of microphone. */
 const CLIPPED = 10;
@@ -157,7 +159,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
         !inserted(p) &&
         !before(p) &&
         !isReamped(pieces, p) &&
-        !isWhereItGoes(pieces, p)
+        !isWhereItGoes(pieces, p) &&
+        !(OF_A_CABLE.test(p.text) && pieces.some((o) => o.part === p.part && o.read.is === 'length'))
     );
   const mixed = mixerBehind(pieces);
   // "humbuckers, mic'd, dyn": the pickup tells whose cabinet it is.
@@ -291,6 +294,14 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   );
   if (model === null && instrument === null && nameless)
     model = qualities.includes('balanced') || plug === 'mic' ? 'line-balanced' : 'line-unbalanced';
+  // "cross-coupled output" and no word of whose.
+  const made = pieces.find(
+    ({ read, text, part }) =>
+      part === 0 && /out(?:put)?s?$/i.test(text) && (read.is === 'topology' || read.is === 'quality')
+  );
+  if (model === null && instrument === null && made) model = 'line-balanced';
+  // Whatever it is, what leaves by RCA outputs is a consumer's level.
+  if (model !== null && LINES.has(model) && hasRcaOutput(pieces)) model = 'consumer-player';
   if (model === null) return null;
   const assumed = best === null || best.weight <= least;
   const text =
@@ -310,9 +321,14 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     model = 'line-impedance-balanced';
   if (text && model === 'consumer-player') model = 'line-balanced';
   if (qualities.includes('balanced') && model === 'line-unbalanced') model = 'line-impedance-balanced';
+  // How a balanced output is made was said: it has one.
+  const topology = pieces.find(isOf('topology'))?.read.topology;
+  if (topology && LINES.has(model) && checkSetting(modelOf(model), 'topology', topology)) model = 'line-balanced';
   // What is said beside a length is said of a cable.
   const ofCable = new Set(pieces.filter((p) => p.read.is === 'length').map((p) => p.part));
-  const ofOutput = pieces.flatMap((p) => (ofCable.has(p.part) ? [] : [p.text.toLowerCase()])).join(' ');
+  const ofOutput = pieces
+    .flatMap((p) => (ofCable.has(p.part) || p.read.is === 'input' ? [] : [p.text.toLowerCase()]))
+    .join(' ');
   // The plug or a word tells which of a desk's outputs it is.
   if (model === 'line-balanced' && !qualities.includes('balanced')) {
     if (/\b(?:rca|phono) out(?:put)?s?\b/.test(ofOutput)) model = 'consumer-player';
@@ -353,10 +369,20 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   return {
     model,
     settings,
-    at: best?.at ?? instrument?.from ?? (alone ? cabinet.from : (nameless?.from ?? (onlyPedal ? pedal.from : null))),
+    at:
+      best?.at ??
+      instrument?.from ??
+      (alone ? cabinet.from : (nameless?.from ?? made?.from ?? (onlyPedal ? pedal.from : null))),
     instrument: of,
     assumed: unsaid
   };
+}
+
+const LINES: ReadonlySet<string> = new Set(['interface-out', 'line-balanced', 'line-unbalanced', 'headphone']);
+/** "RCA outputs" before any box or lead of it. */
+function hasRcaOutput(pieces: readonly Piece[]): boolean {
+  const k = pieces.findIndex((p) => /^(?:rca|cinch) out(?:put)?s?$/i.test(p.text));
+  return k >= 0 && pieces.slice(0, k).every(({ read }) => !['di', 'box', 'input', 'length'].includes(read.is));
 }
 
 /** A pickup of which no kind was said. */
@@ -434,7 +460,22 @@ const isBareAmp = ({ read, text }: Piece): boolean =>
 
 /** An amplifier behind a re-amping box is where it goes, unless one of its outputs was said. */
 export const isReamped = (pieces: readonly Piece[], p: Piece): boolean =>
-  isBareAmp(p) && pieces.some((o) => o.from < p.from && o.read.is === 'box' && o.read.model === 'reamp-box');
+  isBareAmp(p) &&
+  (pieces.some((o) => o.from < p.from && o.read.is === 'box' && o.read.model === 'reamp-box') ||
+    isPlayedInto(pieces, p));
+
+/** "electric guitar, 6 m lead, valve combo": the last thing said, behind an instrument's lead or its pickup. */
+function isPlayedInto(pieces: readonly Piece[], amp: Piece): boolean {
+  const k = pieces.indexOf(amp);
+  const before = pieces.slice(0, k).filter((p) => p.part < amp.part);
+  const plays = before.findIndex(
+    ({ read }) => read.is === 'instrument' || (read.is === 'source' && isPickup(read.model))
+  );
+  if (plays < 0 || pieces.slice(k + 1).some(({ read }) => ['input', 'di', 'box', 'amp', 'cable'].includes(read.is)))
+    return false;
+  return before[plays].read.is === 'source' || before.slice(plays).some(({ read }) => read.is === 'length');
+}
+const isPickup = (id: string): boolean => ['coil', 'capacitor'].includes(modelOf(id).signal?.nature ?? '');
 
 /** An amplifier's load box, whose own line output may be called a cabinet simulation. */
 const loaded = (pieces: readonly Piece[]): boolean =>

@@ -290,6 +290,15 @@ describe('what is left out or unclear', () => {
     expect(spec('piezo, 3 m lead, instrument input 10 Mohm').input.settings.zin).toBe(10e6);
     expect(spec('piezo, active DI 10 Mohm, mic input').input.settings.zin).toBeUndefined();
   });
+  it('a contact of the run that has gone, and an electret that goes by its own module', () => {
+    const spec = (text: string) => readTrade(text).specs[0];
+    expect(spec('condenser mic, 20 m XLR with pin 3 broken, mic input').lead.wiring).toEqual(['plain', 'cold-open']);
+    expect(spec('dynamic mic, 20 m XLR, shield broken, mic input').lead.wiring).toEqual(['plain', 'shield-open']);
+    expect(spec('keys, 3 m, passive DI, 20 m XLR, cold leg open, mic').run?.wiring).toEqual(['plain', 'cold-open']);
+    expect(spec('keys, 3 m, passive DI, 20 m XLR, cold in here').run?.wiring).toBeUndefined();
+    expect(spec('wired lav 48v, 10 m XLR, mic in').source.settings.feed).toBe('phantom');
+    expect(spec('lavalier, 3 m minijack, camera').source.settings.feed).toBeUndefined();
+  });
   it('a battery is in what was named last before it', () => {
     const { specs } = readTrade('active DI running on battery, keyboard, 3 m lead, mic input');
     expect(specs[0].box?.settings).toEqual({ power: 'battery' });

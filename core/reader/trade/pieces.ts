@@ -26,6 +26,8 @@ export type Read =
   /** Pins 2 and 3 of a lead. */
   | { is: 'swapped' }
   | { is: 'pin-three'; open: boolean }
+  /** A contact of a balanced lead that has gone. */
+  | { is: 'contact-gone'; contact: 'cold' | 'shield' }
   /** A load box or an attenuator that passes the amplifier on. */
   | { is: 'through' }
   /** The amplifier's loudspeaker stays plugged. */

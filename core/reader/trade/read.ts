@@ -88,6 +88,8 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     !checkSetting(modelOf(source.model), 'bridged', 'yes')
   )
     source.settings.bridged = 'yes';
+  // A clip-on electret with an XLR has its own module before it, which lives on phantom.
+  if (byItsModule(pieces, source, list, input)) source.settings.feed = 'phantom';
   const left = new Set<Piece>();
   const saidSettings = applySettings(pieces, source, list, input, left);
   if (list.some(wantsPhantom) || wantsPhantom(source)) {
@@ -162,6 +164,14 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const saidOfEach = ofOne.size === 0 ? {} : { each: specs.map((_, k) => ({ said: saidOf(k), metres })) };
   return { pieces, specs, assumed: [...assumed], ignored, guessed, said: saidSettings, metres, ...saidOfEach };
 }
+
+/** Whether a clip-on electret goes by an XLR: into a microphone input with nothing between, and by no 3.5 mm plug. */
+const byItsModule = (pieces: readonly Piece[], source: Device, boxes: readonly Device[], input: Device): boolean =>
+  source.model === 'lavalier' &&
+  boxes.length === 0 &&
+  givesPhantom(input.model) &&
+  !pieces.some(({ read }) => read.is === 'cable' && read.kind === 'mini') &&
+  !pieces.some(({ text }) => /plug[\s-]?in/i.test(text));
 
 /** Joins that only two sides of one plug have: two outputs of two things on one lead are no line. */
 const JOINING = /^(?:joined|y[ -]lead)/i;

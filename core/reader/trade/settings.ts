@@ -107,6 +107,9 @@ export function applySettings(
     } else if (read.is === 'level') {
       // Said behind where it goes, it is what that wants: "into a line input at +4 dBu".
       const whose = pieces.slice(0, k).findLast((p) => ['input', 'source', 'instrument'].includes(p.read.is));
+      // "+4 dBu line input".
+      const next = pieces.slice(k + 1).find((p) => p.part !== piece.part || p.read.is !== 'filler');
+      if (next?.part === piece.part && next.read.is === 'input') return;
       const earlier = pieces.slice(0, k).some((p) => p.read.is === 'level' || p.read.is === 'volts');
       if (earlier && whose?.read.is === 'input') return;
       const n = Number(read.text.replace(/db[uv]/i, '').replace(/\s/g, ''));

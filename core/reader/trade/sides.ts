@@ -7,14 +7,21 @@ import { OUTPUT_WORD } from './signs';
 export function sidesOf(pieces: readonly Piece[]): number {
   const mono = pieces.some((p) => p.read.is === 'mono');
   // A stereo jack is a plug with three contacts; it may carry one balanced line.
-  const plug = ({ read, text }: Piece): boolean =>
-    (read.is === 'cable' && (read.kind !== 'mini' || /stereo.* to (?!two|twin|dual|2)/i.test(text))) ||
+  const plug = ({ read, text, from }: Piece): boolean =>
+    (read.is === 'cable' &&
+      (read.kind !== 'mini' || /stereo.* to (?!two|twin|dual|2)/i.test(text + toWhat(pieces, from)))) ||
     (read.is === 'box' && modelOf(read.model).family === 'joint');
   const both = pieces.some((p) => p.read.is === 'sides' || (/stereo|\blr\b/i.test(p.text) && !plug(p)));
   const click = pieces.some(
     (p, k) => p.read.is === 'click' || (p.read.is === 'instrument' && /^cl(?:ic)?k$/i.test(p.text) && k > 0 && both)
   );
   return both && !mono ? (click ? 3 : 2) : 1;
+}
+/** What a plug is on a lead with: "3.5 mm stereo" … " to one mono jack". */
+function toWhat(pieces: readonly Piece[], from: number): string {
+  const k = pieces.findIndex((p) => p.from === from);
+  const behind = pieces.slice(k + 1, k + 4).filter((p) => p.part === pieces[k].part);
+  return /^to$/i.test(behind[0]?.text ?? '') ? ` ${behind.map((p) => p.text).join(' ')}` : '';
 }
 export function channelsSaid(pieces: readonly Piece[]): number[] {
   // "snake 2 ch 4" is the fourth channel of the second snake.
@@ -116,6 +123,15 @@ export function ofWhatKind(pieces: readonly Piece[], word: Piece): boolean {
 export const ONE_OF_ITS_KIND =
   /\b(?:timpani|timps|grand|piano|choir|chorus|marimba|vibe?s?|vibraphone|xylophone|glockenspiel|organ|leslie|harp|kit|drum ?kit|congas|bongos|strings|section|orchestra|accordion|bagpipes?|audience|room|ambien(?:ce|t)|lectern|panel|table)$/i;
 
+function isOfOne(pieces: readonly Piece[], k: number): boolean {
+  const next = pieces[k + 1];
+  if (next?.part !== pieces[k].part) return false;
+  if (/^(?:couplings?|couplers?|joins?|pedals?|adapt[eo]rs?|sockets?)$/i.test(next.text)) return true;
+  return pieces.some(
+    (p) => p.part === next.part && p.from > next.from && /^(?:in parallel|parallel(?:l?ed)?|summed)$/i.test(p.text)
+  );
+}
+
 export function countOf(
   pieces: readonly Piece[],
   sides: number,
@@ -128,6 +144,8 @@ export function countOf(
   const times = pieces.flatMap((p, k) => {
     // "to two mono jacks" counts plugs.
     if (p.read.is === 'count' && ['cable', 'mono'].includes(pieces[k + 1]?.read.is ?? '')) return [];
+    // "two couplings", "six pedals", "two discs in parallel" are of one line.
+    if (p.read.is === 'count' && isOfOne(pieces, k)) return [];
     // "2x 3 m" counts leads.
     if (isOfLeads(pieces, p)) return [];
     // "interface outs 3/4": two of them.
@@ -138,6 +156,7 @@ export function countOf(
       p.read.value > 1 &&
       p.read.value <= 16 &&
       counted(pieces, p) &&
+      !isOfOne(pieces, k) &&
       (pieces[k - 1]?.named ||
         pieces[k - 1]?.read.is !== 'instrument' ||
         /(?:[^s]s|^oh)$/i.test(pieces[k + 1].text) ||

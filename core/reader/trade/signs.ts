@@ -15,7 +15,7 @@ export const OHM = at(
 export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled)))?(?![a-z])`
+  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled)))?(?![a-z])`
 );
 /** "48" and no more, said of a microphone that wants it. */
 export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
@@ -85,6 +85,10 @@ export const VOLTS = at(
 /** What has become of the third contact of an XLR. */
 export const PIN_THREE = at(
   String.raw`(?:with\s+|and\s+)?(?:xlr\s+)?pin\s?3\s+(?:is\s+|left\s+|was\s+|being\s+)*(?:(open|floating|lifted|unconnected|not\s+connected|disconnected|cut)|(?:grounded|earthed|to\s+ground|(?:tied|joined|shorted|strapped|linked|wired)\s+to\s+(?:ground|(?:pin\s+)?1)|shorted))(?![a-z\d])`
+);
+/** A lead one of whose contacts has gone: the cold one, or the shield. */
+export const CONTACT_GONE = at(
+  String.raw`(?:with\s+(?:its\s+|the\s+|an?\s+)?)?(?:(broken|open|dead|missing)\s+)?(?:xlr\s+)?(?:(pin\s?3|cold(?:\s+(?:leg|pin|wire|core|contact))?)|(pin\s?1|(?:shield|screen)(?:\s+(?:wire|contact))?))\s*(?:is\s+|was\s+|has\s+|has\s+come\s+|come\s+)*(broken(?:\s+off)?|open|dead|off|gone|missing|floating|disconnected|not\s+connected|unconnected)?(?![a-z])`
 );
 /** A lead with its two signal contacts changed over. */
 export const SWAPPED = at(

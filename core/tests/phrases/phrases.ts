@@ -499,8 +499,35 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['mixer out, 5 m, recorder line in', '1|line-balanced|-|line-in|5|-|-'],
   ['platine vinyle, préampli phono, 1,5 m, entrée ligne', '1|turntable|phono-preamp|line-in|1.5|-|-'],
   ['guitar amp line out, 3 m jack lead, DI, XLR 20 m, mic input', '1|line-unbalanced|di|mic-in|23|-|-'],
-  ['lavalier wired, 2 m own lead with XLR power module, 20 m XLR, mic input', '1|condenser-mic|-|mic-in|22|-|-'],
+  ['lavalier wired, 2 m own lead with XLR power module, 20 m XLR, mic input', '1|lavalier|-|mic-in|22|-|-'],
   ['shotgun, 25 m XLR, camera XLR input switched to line', '1|condenser-mic|-|line-in|25|-|-'],
   ['splitter, keyboard via active DI, mic input', '1|line-unbalanced|active-di,splitter|mic-in|-|-|-'],
-  ['bass amp DI out, 20 m XLR, mic input', '1|bass-amp-out|-|mic-in|20|-|-']
+  ['bass amp DI out, 20 m XLR, mic input', '1|bass-amp-out|-|mic-in|20|-|-'],
+  [
+    'electric guitar 6 m jack lead, bypass pedalboard of six pedals, 6 m jack lead, valve combo',
+    '1|single-coil|-|amp-in|12|-|-'
+  ],
+  ['humbucker, valve combo', '1|humbucker|-|amp-in|-|-|-'],
+  ['electric guitar, valve combo, dynamic mic, SB 3', '1|dynamic-mic|-|mic-in|-|-|3'],
+  ['tablet, 3.5 mm stereo to one mono jack 3 m, passive DI', '1|headphone|passive-di|?|3|-|-'],
+  ['tablet, 3.5 mm stereo to two mono jacks 3 m, passive DIs', '2|headphone|passive-di|?|3|-|-'],
+  ['violin clip microphone, 5 m XLR, mic in 3', '1|condenser-mic|-|mic-in|5|-|3'],
+  [
+    'DJ controller, RCA outputs, 3 m RCA, isolating transformer, line input',
+    '1|consumer-player|isolator|line-in|3|-|-'
+  ],
+  [
+    'interface output, passive reamp transformer box 4:1, 6 m lead, guitar amplifier',
+    '1|interface-out|reamp-box|amp-in|6|-|-'
+  ],
+  ['mixer aux at +4 dBu, 15 m XLR, in-ear transmitter', '1|line-balanced|-|iem-sender-in|15|-|-'],
+  [
+    'cross-coupled output, 5 m TS jack lead, unbalanced line input',
+    '1|line-balanced|-|line-in|5|topology=cross-coupled|-'
+  ],
+  ['electric guitar, 3 m lead, buffer, 100 m unbalanced line, amplifier', '1|single-coil|buffer|amp-in|103|-|-'],
+  ['vocal mic, 60 m XLR, two adapters, mic input', '1|dynamic-mic|-|mic-in|60|-|-'],
+  ['two contact discs in parallel, 4 m, active DI', '1|contact-disc|active-di|?|4|-|-'],
+  ['valve amp speaker output to attenuator, line out, mic input', '1|valve-amp|load-box|mic-in|-|-|-'],
+  ['recorder -10 dBV RCA output, 3 m RCA lead, +4 dBu line input', '1|consumer-player|-|line-in|3|-|-']
 ];
