@@ -260,7 +260,7 @@ describe('what is left out or unclear', () => {
   });
   it('lengths stand where they are, whichever way round it is said', () => {
     const lengths = (text: string): (number | undefined)[] =>
-      readTrade(text).specs.flatMap((s) => [s.lead.metres, s.run?.metres]);
+      readTrade(text).specs.flatMap((s) => [s.lead?.metres, s.run?.metres]);
     const text = 'SB 5 <- 20 m <- active DI <- 3 m <- bass';
     expect(lengths(text)).toEqual([3, 20]);
     for (const p of readTrade(text).pieces) expect(text.slice(p.from, p.to)).toBe(p.text);
@@ -278,7 +278,7 @@ describe('what is left out or unclear', () => {
   it('picofarads are of the pickup, or of the cable that they are said with', () => {
     const { specs } = readTrade('harp contact pickup 600 pF, 8 m jack lead 900 pF, active DI');
     expect(specs[0].source.settings.C).toBeCloseTo(600e-12, 15);
-    expect(specs[0].lead.settings?.cShield).toBeCloseTo(900e-12 / 8, 15);
+    expect(specs[0].lead?.settings?.cShield).toBeCloseTo(900e-12 / 8, 15);
   });
   it('a level said as the most is a peak, and ten megohms are of the input that they were said of', () => {
     const spec = (text: string) => readTrade(text).specs[0];
@@ -292,8 +292,8 @@ describe('what is left out or unclear', () => {
   });
   it('a contact of the run that has gone, and an electret that goes by its own module', () => {
     const spec = (text: string) => readTrade(text).specs[0];
-    expect(spec('condenser mic, 20 m XLR with pin 3 broken, mic input').lead.wiring).toEqual(['plain', 'cold-open']);
-    expect(spec('dynamic mic, 20 m XLR, shield broken, mic input').lead.wiring).toEqual(['plain', 'shield-open']);
+    expect(spec('condenser mic, 20 m XLR with pin 3 broken, mic input').lead?.wiring).toEqual(['plain', 'cold-open']);
+    expect(spec('dynamic mic, 20 m XLR, shield broken, mic input').lead?.wiring).toEqual(['plain', 'shield-open']);
     expect(spec('keys, 3 m, passive DI, 20 m XLR, cold leg open, mic').run?.wiring).toEqual(['plain', 'cold-open']);
     expect(spec('keys, 3 m, passive DI, 20 m XLR, cold in here').run?.wiring).toBeUndefined();
     expect(spec('wired lav 48v, 10 m XLR, mic in').source.settings.feed).toBe('phantom');

@@ -1,4 +1,5 @@
-import { judgePlan } from '$core/judge/judge';
+import { atGlance } from '$core/judge/at-glance';
+import { judgePlan, type LineReport } from '$core/judge/judge';
 import type { Severity } from '$core/judge/types';
 import type { Kit } from '$core/kit/schema';
 import { labelsOf } from '$core/paper/cables';
@@ -24,6 +25,9 @@ function glance({ plan }: { plan: Plan }): Counted {
   for (const { severity } of reports) counts[severity]++;
   return { lines: reports.length, counts };
 }
+
+/** What the rows of a board tell. */
+const rows = ({ plan }: { plan: Plan }): LineReport[] => judgePlan(plan).map(atGlance);
 
 /** A paper of a show. */
 interface PaperTask {
@@ -112,5 +116,5 @@ const warm = ({ sheet }: { sheet: (typeof WARMED)[number] }): Promise<Uint8Array
     address: 'http://localhost/'
   });
 
-export const TASKS = { glance, paper, logPaper, unitLabels, tell, warm };
+export const TASKS = { glance, rows, paper, logPaper, unitLabels, tell, warm };
 export type Tasks = typeof TASKS;

@@ -21,7 +21,13 @@
   import LineRow from './LineRow.svelte';
   import TypeField from './TypeField.svelte';
 
-  const { live, checked: sent }: { live: readonly string[]; checked: readonly Checked[] } = $props();
+  interface Props {
+    live: readonly string[];
+    checked: readonly Checked[];
+    /** What the server has judged of a revision, sent along. */
+    early: { readonly revision: number; readonly rows: readonly LineReport[] };
+  }
+  const { live, checked: sent, early }: Props = $props();
   let checked = $state.raw(untrack(() => sent));
   const show = useShow();
   const judging = $derived(show.judging);
@@ -29,7 +35,8 @@
     new Board(
       show,
       () => live,
-      () => checked
+      () => checked,
+      untrack(() => early)
     )
   );
   const news = new CatchingUp(async () => {

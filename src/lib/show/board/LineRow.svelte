@@ -29,6 +29,8 @@
   /** Where it leaves another line. */
   const branch = $derived(board.branches.get(line.id) ?? null);
   const report = $derived<LineReport | undefined>(board.reportOf(line));
+  /** Marks of every join come with what the browser has judged itself: a page that brought them would be twice as long. */
+  const judged = $derived(board.reports.has(line.id) ? report : undefined);
   const open = $derived(board.openId === line.id);
   const current = $derived(board.current?.id === line.id);
   /** What others have done to it or are doing with it, for a moment. */
@@ -180,7 +182,7 @@
       <Thread
         strokes={strokes(parts.lead)}
         at={parts.lead ? line.cables.indexOf(parts.lead) : -1}
-        report={parts.lead ? report : undefined}
+        report={parts.lead ? judged : undefined}
         label={label(parts.lead)}
         join={says.leadCable}
         reachable={open}
@@ -248,7 +250,7 @@
       <Thread
         strokes={strokes(parts.run)}
         at={parts.run ? line.cables.indexOf(parts.run) : -1}
-        report={parts.run ? report : undefined}
+        report={parts.run ? judged : undefined}
         label={label(parts.run)}
         join={says.runCable}
         reachable={open}
@@ -280,7 +282,8 @@
     {#if report}
       <Mark severity={report.severity} /><span class="sr-only">{severityName}:</span><span
         class="truncate {report.severity === 'clean' ? '' : 'font-semibold'}"
-        data-verdict={report.severity}>{verdict(report)}</span
+        data-verdict={report.severity}
+        data-early={judged ? undefined : ''}>{verdict(report)}</span
       >
     {:else}{says.computing}{/if}
   </span>

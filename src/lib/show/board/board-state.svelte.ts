@@ -63,21 +63,29 @@ export class Board {
   readonly branches = $derived.by(() => resolve(this.plan).branches);
   readonly reports = $derived.by(() => this.show.judging?.reports ?? new Map());
   readonly pairs = $derived.by(() => pairsOf(this.plan, this.lines, this.reports));
+  readonly #early: readonly LineReport[];
+  readonly #cameWith: Plan;
+  /** What rows tell: of a line that the browser has not judged yet what came with the page, as long as the plan is still that one. */
+  readonly atGlance = $derived.by<ReadonlyMap<string, LineReport>>(() =>
+    this.plan === this.#cameWith
+      ? new Map([...this.#early.map((r) => [r.id, r] as const), ...this.reports])
+      : this.reports
+  );
   /** Lines that are shown, one below the other. */
   readonly shown = $derived.by(() => {
-    const list = arrange(this.lines, this.reports, this.sort, this.filter, this.openId);
+    const list = arrange(this.lines, this.atGlance, this.sort, this.filter, this.openId);
     return this.sort === 'channel' ? grouped(list, this.branches) : list;
   });
   /** Pairs that somebody wants to see as two lines. */
   apart = $state.raw<ReadonlySet<string>>(new Set());
-  readonly folded = $derived.by(() => foldPairs(this.plan, this.shown, this.reports, this.apart));
+  readonly folded = $derived.by(() => foldPairs(this.plan, this.shown, this.atGlance, this.apart));
   readonly rows = $derived.by(() => this.folded.rows);
   readonly #checked: () => readonly Checked[];
   /** How lines were left in the check, by line. */
   readonly checked = $derived.by(() => new Map(this.#checked().map((c) => [c.lineId, c])));
-  readonly counts = $derived.by(() => tally(this.lines, this.reports));
+  readonly counts = $derived.by(() => tally(this.lines, this.atGlance));
   /** Of the lines shown: a filter chooses what is summed. */
-  readonly mix = $derived.by(() => mixOf(this.shown.flatMap((l) => this.reports.get(l.id) ?? [])));
+  readonly mix = $derived.by(() => mixOf(this.shown.flatMap((l) => this.atGlance.get(l.id) ?? [])));
   readonly current = $derived.by(() => this.rows.find((l) => l.id === this.currentId) ?? this.rows[0] ?? null);
   readonly openReport = $derived.by(() => (this.openId ? this.reports.get(this.openId) : undefined));
 
@@ -85,9 +93,15 @@ export class Board {
     readonly show: Show,
     /** Lines that have been checked today: what is changed of them is changed on a live line. */
     readonly live: () => readonly string[],
-    checked: () => readonly Checked[]
+    checked: () => readonly Checked[],
+    /** What the server has judged of the plan that the page came with. */
+    early: { readonly revision: number; readonly rows: readonly LineReport[] } | null = null
   ) {
     this.#checked = checked;
+    const { plan, ground } = show.session;
+    this.#cameWith = plan;
+    // Of another revision, or with what has not been sent yet, it is another plan.
+    this.#early = early?.revision === ground.revision && plan === ground.plan ? early.rows : [];
     this.news = new News(show.session, show.presence);
   }
 
@@ -117,8 +131,8 @@ export class Board {
 
   /** What is told in a row: of a pair in one row, of both its sides. */
   reportOf(line: Line): LineReport | undefined {
-    const report = this.reports.get(line.id);
-    const other = this.reports.get(this.folded.second.get(line.id)?.id ?? '');
+    const report = this.atGlance.get(line.id);
+    const other = this.atGlance.get(this.folded.second.get(line.id)?.id ?? '');
     return report && other ? bothSides(report, other) : report;
   }
 

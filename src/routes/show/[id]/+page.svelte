@@ -6,4 +6,4 @@
 </script>
 
 <svelte:head><title>{says.linesGuanxi(data.name)}</title></svelte:head>
-<LineBoard live={data.live} checked={data.checked} />
+<LineBoard live={data.live} checked={data.checked} early={data.early} />
