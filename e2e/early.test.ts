@@ -1,5 +1,5 @@
-import { expect, type Page, test } from './app';
-import { freshShow, row, settled } from './app';
+import type { Page } from '@playwright/test';
+import { expect, freshShow, row, settled, test } from './app';
 
 const told = (page: Page): Promise<string[]> => page.locator('[data-line] [data-verdict]').allTextContents();
 
