@@ -21,6 +21,8 @@ describe('a kit in words', () => {
   it.each([
     ['4 active DIs, 10 × 3 m TS, 2 RCA to TS', ['4 active-di', '10 3 instrument ts-ts', '2 rca-to-jack']],
     ['3 active DI 10m and two splitters', ['3 active-di-10m', '2 splitter']],
+    ['2 active DIs, 10 MΩ, 3 active DIs, 10 m XLR', ['2 active-di-10m', '3 active-di', '1 10 mic xlr-xlr']],
+    ['active DI 10 megohm', ['1 active-di-10m']],
     ['2 jack Ys, 3 XLR Y leads, a Y lead, 1 plain y', ['2 y-jack', '3 y-xlr', '1 y-jack', '1 plain-y']],
     ['6 x 20 m XLR; 4 mic cables 10 m', ['6 20 mic xlr-xlr', '4 10 mic xlr-xlr']],
     ['3 m RCA to TS, 6 1,5 m TS', ['1 3 rca rca-ts', '6 1.5 instrument ts-ts']],

@@ -58,8 +58,14 @@ const KIND_OF_PLUG: Readonly<Record<Plug, CableKindId>> = {
   speaker: 'speaker'
 };
 
+/** "active DI, 10 MΩ" as it is labelled: its ohms are of its name, and no part of their own. */
+const TEN_MEGOHM = /\bactive (?:DIs?|box(?:es)?),?\s+10\s?M(?:Ω|eg(?:ohms?)?|\s?ohms?)(?![a-z])/giu;
+const named = (text: string): string => text.replace(TEN_MEGOHM, (said) => 'active DI 10m'.padEnd(said.length));
+
 /** Reads a list; parts that are not understood are named with their place, the others are read all the same. */
-export function readKit(text: string): KitReading {
+export function readKit(typed: string): KitReading {
+  // As long as what was typed: places stay.
+  const text = named(typed);
   const items: KitItem[] = [];
   const faults: KitFault[] = [];
   let at = 0;

@@ -41,7 +41,10 @@ function itsOutput(pieces: readonly Piece[], k: number): Read | null {
   if (!['filler', 'quality', 'channel'].includes(behind[n].read.is)) return null;
   const sense = phraseAt(`${p.text.toLowerCase()} out`, 0, false);
   if (sense?.sense.is === 'source' && sense.length === p.text.length + ' out'.length) return sense.sense;
-  const said = [...between, behind[n]].map((o) => o.text).join(' ');
+  const plug = pieces[pieces.indexOf(behind[n]) + 1];
+  const said = [...between, behind[n], ...(plug?.part === p.part && plug.read.is === 'cable' ? [plug] : [])]
+    .map((o) => o.text)
+    .join(' ');
   if (p.read.is === 'box')
     return p.read.model === 'small-mixer'
       ? { is: 'source', model: /\bjack/i.test(said) ? 'line-unbalanced' : 'line-balanced', weight: 55 }

@@ -15,7 +15,7 @@ export const OHM = at(
 export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled)))?(?![a-z])`
+  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
 );
 /** "48" and no more, said of a microphone that wants it. */
 export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);

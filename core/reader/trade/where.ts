@@ -16,6 +16,8 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     // "camera XLR input switched to line".
     const toLine = read.is === 'input' && modelOf(read.model).ports[0].level === 'microphone' && isSetToLine(pieces, k);
     if (toLine) return [{ model: 'line-in', at: p.from, weight: 3 }];
+    // "aux keys" are keys at some side.
+    if (read.is === 'input' && k === 0 && /^aux$/i.test(p.text) && pieces[1]?.read.is === 'instrument') return [];
     // A "hi-z DI" is a DI.
     if (read.is === 'input' && HI_Z.test(p.text) && pieces[k + 1]?.read.is === 'di' && pieces[k + 1].part === p.part)
       return [];

@@ -529,5 +529,9 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['vocal mic, 60 m XLR, two adapters, mic input', '1|dynamic-mic|-|mic-in|60|-|-'],
   ['two contact discs in parallel, 4 m, active DI', '1|contact-disc|active-di|?|4|-|-'],
   ['valve amp speaker output to attenuator, line out, mic input', '1|valve-amp|load-box|mic-in|-|-|-'],
-  ['recorder -10 dBV RCA output, 3 m RCA lead, +4 dBu line input', '1|consumer-player|-|line-in|3|-|-']
+  ['recorder -10 dBV RCA output, 3 m RCA lead, +4 dBu line input', '1|consumer-player|-|line-in|3|-|-'],
+  ['acoustic w/ active DI, xlr, 48v not needed, ch 7', '1|acoustic-preamp|active-di|?|-|phantom=off|7'],
+  ['condenser 48v needed ch 7', '1|condenser-mic|-|?|-|phantom=on|7'],
+  ['aux keys (stage left) L only DI 25m', '1|line-unbalanced|di|mic-in|25|-|-'],
+  ['recorder out RCA to line in', '1|consumer-player|-|line-in|-|-|-']
 ];

@@ -22,7 +22,12 @@ const PLAYERS: readonly Player[] = [
 
 const INSTRUMENTS: readonly Omit<Instrument, 'model' | 'settings' | 'own'>[] = [
   {
-    ...{ name: 'Hammered dulcimer', player: 'Sanna', wants: 'active DI 10m', note: 'tuned to the hall an hour before' },
+    ...{
+      name: 'Hammered dulcimer',
+      player: 'Sanna',
+      wants: 'active DI 10 MΩ',
+      note: 'tuned to the hall an hour before'
+    },
     line: 'dulcimer piezo, 6 m, active DI 10m, 25 m, mic, exposed'
   },
   {

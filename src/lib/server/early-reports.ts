@@ -17,14 +17,23 @@ interface Kept {
 }
 const kept = new Map<string, Kept>();
 
-/** Rows of a revision, computed once. What fails, or was too large, is none; it is asked for again with the next revision. */
+/** Rows of a revision, computed once; none where that failed, and then it is tried again with the next page. */
 function rowsOf(id: string, revision: number, plan: Plan): Promise<readonly LineReport[] | null> {
   const known = kept.get(id);
   kept.delete(id);
-  const rows = known?.revision === revision ? known.rows : compute('rows', { plan }).catch(() => null);
-  kept.set(id, { revision, rows });
+  const entry: Kept =
+    known?.revision === revision
+      ? known
+      : {
+          revision,
+          rows: compute('rows', { plan }).catch(() => {
+            if (kept.get(id) === entry) kept.delete(id);
+            return null;
+          })
+        };
+  kept.set(id, entry);
   if (kept.size > MOST_SHOWS) kept.delete(kept.keys().next().value!);
-  return rows;
+  return entry.rows;
 }
 
 /** What its rows tell of a show at a revision; none where that is not known soon enough. */
