@@ -11,7 +11,7 @@ const RUNS = Number(process.argv[2] ?? 200);
 async function open(browser, url) {
   const page = await (await browser.newContext()).newPage();
   await page.goto(url);
-  await page.locator('[data-verdict]').first().waitFor();
+  await page.locator('[data-verdict]:not([data-early])').first().waitFor();
   return page;
 }
 

@@ -22,7 +22,7 @@ const PHONE = { width: 390, height: 844 };
 async function lines(page, url) {
   await page.goto(url);
   await page.getByRole('link', { name: /^The Salt Road/ }).click();
-  await page.locator('[data-verdict]').nth(11).waitFor();
+  await page.locator('[data-verdict]:not([data-early])').nth(11).waitFor();
 }
 async function open(page, name) {
   await page.getByRole('button', { name, exact: true }).click();
@@ -122,7 +122,7 @@ const VIEWS = [
     go: async (page, url) => {
       await page.goto(url);
       await page.getByRole('link', { name: /^Night two/ }).click();
-      await page.locator('[data-verdict]').nth(4).waitFor();
+      await page.locator('[data-verdict]:not([data-early])').nth(4).waitFor();
       await page.getByRole('link', { name: 'Log', exact: true }).click();
       await page.locator('[data-venue]').waitFor();
       await page.locator('[data-entry="reading"]').first().waitFor();
