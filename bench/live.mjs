@@ -5,6 +5,7 @@ import { freePort } from '../scripts/lib/ports.mjs';
 import { main, say } from '../scripts/lib/say.mjs';
 import { startServer, stopServer } from '../scripts/lib/server.mjs';
 import { chromium, ensureBuild, ensureChromium, ensurePackages } from '../scripts/lib/setup.mjs';
+import { demoShow } from './demo-show.mjs';
 
 const RUNS = Number(process.argv[2] ?? 200);
 
@@ -17,13 +18,8 @@ async function open(browser, url) {
 
 /** Milliseconds of each edit, from before it is sent to when it stands in the other page. */
 async function measure(browser, here, there) {
-  const list = await (await browser.newContext()).newPage();
-  await list.goto(here);
-  const href = await list
-    .getByRole('link', { name: /^The Salt Road/ })
-    .last()
-    .getAttribute('href');
-  const shown = await list.request.post(`${here}/api/shows/${href.split('/').pop()}/copy`, {
+  const { page: list, path } = await demoShow(browser, here);
+  const shown = await list.request.post(`${here}/api/shows/${path.split('/').pop()}/copy`, {
     headers: { origin: here }
   });
   const { id } = await shown.json();

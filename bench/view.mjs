@@ -5,6 +5,7 @@ import { freePort } from '../scripts/lib/ports.mjs';
 import { main, say } from '../scripts/lib/say.mjs';
 import { startServer, stopServer } from '../scripts/lib/server.mjs';
 import { chromium, ensureBuild, ensureChromium, ensurePackages } from '../scripts/lib/setup.mjs';
+import { demoShow } from './demo-show.mjs';
 
 const RUNS = Number(process.argv[2] ?? 9);
 const SLOWER = 4;
@@ -99,15 +100,10 @@ await main(async () => {
     });
     try {
       const here = `http://127.0.0.1:${port}`;
-      const list = await (await browser.newContext()).newPage();
-      await list.goto(here);
-      const href = await list
-        .getByRole('link', { name: /^The Salt Road/ })
-        .last()
-        .getAttribute('href');
+      const { path } = await demoShow(browser, here);
       const many = await manyLines(browser, here);
       const took = [];
-      for (let k = 0; k < RUNS; k++) took.push(await opened(browser, `${here}${href}`));
+      for (let k = 0; k < RUNS; k++) took.push(await opened(browser, `${here}${path}`));
       const [row, verdicts] = ['row', 'verdicts'].map((key) => middle(took.map((t) => t[key])).toFixed(0));
       say(`board, ${SLOWER} times slowed: first row ${row} ms, its verdicts ${verdicts} ms (medians of ${RUNS})`);
       const frames = await scrolled(browser, many);

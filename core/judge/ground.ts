@@ -1,4 +1,4 @@
-import { modelOf, hasTrait, wantsPhantom } from '../gear/catalogue';
+import { modelOf, hasTrait, portOf, wantsPhantom } from '../gear/catalogue';
 import { modelAt, settingsAt } from '../plan/devices';
 import type { GroundEdge } from '../rig/builder';
 import { type Hum } from '../rig/hum';
@@ -181,7 +181,7 @@ function phantom(c: JoinContext): Finding[] {
 function meetsPhantom(c: JoinContext, id: string): boolean {
   const { model } = c.plan.devices[id];
   const port = c.solution.line.cables.map((k) => c.plan.cables[k].from).find(({ device }) => device === id)?.port;
-  return hasTrait(model, 'meets-phantom') && modelOf(model).ports.find((p) => p.id === port)?.socket === 'xlr';
+  return hasTrait(model, 'meets-phantom') && port !== undefined && portOf(modelOf(model), port)?.socket === 'xlr';
 }
 
 /** Whether what a line takes from a device needs no feed by this line: a thru that is wired straight through, or another line that leaves it as well. */

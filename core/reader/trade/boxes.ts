@@ -88,10 +88,9 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
   const body = pieces.some((p) => !p.named && p.read.is === 'di');
   const list: Device[] = [];
   // A "DI" of the amplifier itself is its output.
-  const output = pieces.find((p) => p.from === source.at);
   const isOwn = (p: Piece): boolean =>
     source.model === 'bass-amp-out' &&
-    !pieces.some((o) => o.read.is === 'length' && o.from < p.from && o.from > (output?.from ?? Infinity));
+    !pieces.some((o) => o.read.is === 'length' && o.from < p.from && o.from > (source.at ?? Infinity));
   let di: (Device & { sure: boolean }) | null = null;
   let dis: number | null = null;
   let kind: 'active' | 'passive' | null = null;

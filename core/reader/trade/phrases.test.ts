@@ -264,6 +264,9 @@ describe('what is left out or unclear', () => {
     const text = 'SB 5 <- 20 m <- active DI <- 3 m <- bass';
     expect(lengths(text)).toEqual([3, 20]);
     for (const p of readTrade(text).pieces) expect(text.slice(p.from, p.to)).toBe(p.text);
+    // Arrows both ways before it change nothing of it.
+    readTrade('a beginning that is longer than the whole of the other line <- bass -> SB 5');
+    expect(lengths(text)).toEqual([3, 20]);
     expect(lengths('active DI on bass, 3 m jack, 20 m XLR')).toEqual([3, 20]);
     expect(lengths('passive DI on keys, 20 m XLR')).toEqual([3, 20]);
   });

@@ -13,11 +13,11 @@ const BACK = /\s*(?:<[-=]{1,2}|←)\s*/g;
 
 /** "SB 5 <- 20 m <- active DI <- bass": read from its source on. */
 export function turnedRound(text: string, options: Options, read: Reader): TradeReading | null {
-  if (!BACK.test(text) || /->|=>|→/.test(text)) return null;
-  BACK.lastIndex = 0;
+  const arrows = [...text.matchAll(BACK)];
+  if (arrows.length === 0 || /->|=>|→/.test(text)) return null;
   const parts: { from: number; text: string }[] = [];
   let from = 0;
-  for (const arrow of text.matchAll(BACK)) {
+  for (const arrow of arrows) {
     parts.push({ from, text: text.slice(from, arrow.index) });
     from = arrow.index + arrow[0].length;
   }
