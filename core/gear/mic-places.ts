@@ -12,6 +12,7 @@ const MIC_PLACES = {
   strings: { spl: 82, crest: 14 },
   sax: { spl: 106, crest: 14 },
   brass: { spl: 116, crest: 14 },
+  reed: { spl: 92, crest: 14 },
   cabinet: { spl: 112, crest: 14 },
   kick: { spl: 121, crest: 22 },
   snare: { spl: 118, crest: 22 },

@@ -19,7 +19,7 @@ const PICKUPS: ReadonlySet<string> = new Set([
   'acoustic-preamp'
 ]);
 
-function takeOf(piece: Piece): Take | null {
+export function takeOf(piece: Piece): Take | null {
   const { read, text } = piece;
   if (read.is === 'di') return 'di';
   if (read.is === 'source') return MICS.has(read.model) ? 'mic' : PICKUPS.has(read.model) ? 'pickup' : null;
@@ -42,7 +42,7 @@ interface Split {
 }
 
 /** Which microphone, where nobody said: a dynamic one before a loudspeaker, a small condenser on anything that sounds by itself. */
-const withMic = (said: string): string => {
+export const withMic = (said: string): string => {
   const kind = /\b(?:cab(?:inet)?|amp|gtr|guitar|bass)\b/i.test(said) && !/\b(?:double|upright|acoustic)\b/i.test(said);
   return said.replace(/\bmi(?:c|k|crophone)\b/i, kind ? 'dynamic mic' : 'condenser mic');
 };

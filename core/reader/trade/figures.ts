@@ -43,6 +43,7 @@ import {
   RATIO,
   UP,
   UP_TO,
+  UP_TO_KIND,
   DOWN,
   DB,
   FIVE,
@@ -130,7 +131,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     /^\d{1,2}\s?meg/.test(lower.slice(i)) ||
     (/^10 M\b/.test(text.slice(i)) && !/,\s*$/.test(lower.slice(0, i)));
   const behind =
-    /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|ins\b|di\b|inst\b|instrument|hi\b|high|buffer|preamp|active\b(?! bass))/.test(
+    /^\d{1,2}\s?m(?:eg)?\s+(?:input|in\b|ins\b|dis?\b|di's\b|inst\b|instrument|hi\b|high|buffer|preamp|active\b(?! bass))/.test(
       lower.slice(i)
     );
   const nearZin =
@@ -223,7 +224,10 @@ export function figure(place: Place): { length: number; read: Read } | null {
       Number(m[2]) === Number(m[1]) + 1 ? { is: 'channels', list: [Number(m[1]), Number(m[2])], loose: true } : null
     ) ??
     of(match(RANGE), rangeOf) ??
-    of(last?.is === 'instrument' ? match(UP_TO) : null, (m) => ({ is: 'times', count: Number(m[1]) })) ??
+    of(last?.is === 'instrument' ? (match(UP_TO) ?? match(UP_TO_KIND)) : null, (m) => ({
+      is: 'times',
+      count: Number(m[1])
+    })) ??
     // "tom 1-3" is so called.
     of(last?.is === 'instrument' && /^1\b/.test(lower.slice(i)) ? null : match(RANGE_WITHIN), rangeOf) ??
     // "4 x gooseneck 48V 1-4 HPF": as many as were said.

@@ -65,7 +65,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'upright-bass',
     'piezo',
-    'clip on piezo|clip piezo|piezo clip|clip on pickup|electric double bass|electric upright|electric upright bass|db|db pickup|upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass|contrabajo|contrabbasso|bass fiddle|upright double bass',
+    'clip on piezo|clip piezo|piezo clip|clip on pickup|electric double bass|electric upright|electric upright bass|db|db pickup|upright bass|upright|double bass|dbl bass|db bass|d bass|string bass|acoustic bass|kontrabass|contrabass|contrabas|contrebasse|kontrabas|bass viol|bull fiddle|standup bass|stand up bass|slap bass|contrabajo|contrabbasso|cb|bass fiddle|upright double bass',
     'strings'
   ),
   instrument(
@@ -119,8 +119,14 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'organ',
     'dynamic-mic',
-    'organ rotary|rotary|rotary speaker|rotary cab|rotary cabinet|organ rotary cab|organ cab|organ speaker|harmonium|accordion|accordeon|squeezebox|concertina|melodeon|melodica|bandoneon',
+    'organ rotary|rotary|rotary speaker|rotary cab|rotary cabinet|organ rotary cab|organ cab|organ speaker',
     'cabinet'
+  ),
+  instrument(
+    'organ',
+    'dynamic-mic',
+    'harmonium|accordion|accordeon|squeezebox|concertina|melodeon|melodica|bandoneon',
+    'reed'
   ),
   instrument(
     'keys',
@@ -175,13 +181,13 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'saxophone',
     'dynamic-mic',
-    'sax|saxophone|alto sax|tenor sax|soprano sax|bari sax|baritone sax|alto|saxes|saxofoon|saxophon',
+    'sax|saxophone|alto sax|tenor sax|soprano sax|bari sax|baritone sax|alto|altos|tenor|tenors|bari|baris|saxes|saxofoon|saxophon',
     'sax'
   ),
   instrument(
     'brass',
     'dynamic-mic',
-    'trumpet|tpt|trpt|trombone|tbn|trb|brass|horn|horns|french horn|flugelhorn|flugel|tuba|sousaphone|cornet|euphonium|trompete|posaune|trompet|bone|bones|brass section|horn section',
+    'trumpet|tpt|trpt|trombone|tbn|trb|brass|horn|horns|french horn|flugelhorn|flugel|tuba|sousaphone|cornet|euphonium|tenor horn|alto horn|baritone horn|trompete|posaune|trompet|bone|bones|brass section|horn section',
     'brass'
   ),
   instrument(

@@ -1,5 +1,6 @@
 import { checkSetting, modelOf } from '../../gear/catalogue';
 import type { InstrumentId } from '../../gear/instruments';
+import { isRig } from './parts-of-text';
 import { type MicPlace, micLevel } from '../../gear/mic-places';
 import type { Setting } from '../../gear/types';
 import type { Piece, Read } from './pieces';
@@ -73,13 +74,14 @@ export function isOfDi(pieces: readonly Piece[], k: number): boolean {
   if (before?.read.is === 'di' && next?.read.is !== 'instrument') return true;
   // "DI (his own, active)": a part of its own behind the DI, in which nothing else is said.
   const own = pieces.filter((p) => p.part === pieces[k].part);
-  const behind = pieces[pieces.indexOf(own[0]) - 1];
-  return (
-    behind?.read.is === 'di' &&
-    behind.part === own[0].part - 1 &&
-    own.every((p) => p === pieces[k] || ['filler', 'note'].includes(p.read.is))
-  );
+  if (!own.every((p) => p === pieces[k] || ['filler', 'note'].includes(p.read.is))) return false;
+  let at = pieces.indexOf(own[0]) - 1;
+  // "DI (piezo, active)": a pickup that has nothing to be active stands between.
+  const pickup = pieces[at]?.read;
+  if (pickup?.is === 'source' && PASSIVE_PICKUP.has(pickup.model)) at--;
+  return pieces[at]?.read.is === 'di' && pieces[at].part === own[0].part - (pieces.indexOf(own[0]) - at);
 }
+const PASSIVE_PICKUP: ReadonlySet<string> = new Set(['piezo', 'contact-disc']);
 
 /** A "rack interface" is no tom. */
 export const isAdjective = (pieces: readonly Piece[], p: Piece): boolean =>
@@ -245,7 +247,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const tapped = pieces.some((p) => p.read.is === 'di' && p.read.model?.startsWith('speaker-di'));
   if (model === null && tapped) model = played === null ? 'valve-amp' : 'power-amp';
   const cabinet = pieces.find((p) => p.read.is === 'amp');
-  const alone = model === null && cabinet !== undefined && micd;
+  const alone = model === null && cabinet !== undefined && (micd || standsForItsMic(pieces, cabinet));
   if (alone) model = 'dynamic-mic';
   // "organ, 2 mics": microphones stand before it, whatever it would be plugged in by.
   const stand = pieces.some((p, k) => MICROPHONES.test(p.text) && pieces[k - 1]?.read.is === 'number');
@@ -399,6 +401,16 @@ function hasMicBehind(pieces: readonly Piece[], instrument: Piece): boolean {
   return next !== undefined && next.part === instrument.part && !next.named && BARE_MIC.test(next.text);
 }
 const BARE_MIC = /^(?:mic|mics|microphone|microphones|mik|micro|mikro)$/i;
+
+/** "gtr cab mic", "Bass amp" of an input list: nothing is plugged in it, so that it is what a microphone stands before. */
+function standsForItsMic(pieces: readonly Piece[], cabinet: Piece): boolean {
+  const plugged = ({ read }: Piece): boolean =>
+    ['di', 'box', 'source', 'instrument', 'input'].includes(read.is) &&
+    !(read.is === 'input' && read.model === 'mic-in');
+  const mic = pieces.some((p) => !p.named && (BARE_MIC.test(p.text) || MICROPHONES.test(p.text)));
+  const lead = pieces.some(({ read }) => read.is === 'cable' && read.kind === 'instrument');
+  return !pieces.some(plugged) && !lead && (mic || isRig({ ...cabinet, named: false }));
+}
 
 /** What is mixed on the way comes out of the mixer: "turntables → DJ mixer → master → line ins". */
 const MIXED = 90;

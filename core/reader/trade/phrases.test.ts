@@ -52,7 +52,7 @@ describe('two takes of one thing, and two things in one line', () => {
     ['kick and bass DI 1/2', 'Kick: dynamic-mic 1, Bass: passive-bass 2'],
     ['keys and synth DI 7/8', 'Keys: line-unbalanced 7, Synth: line-unbalanced 8'],
     ['bass: DI post, mic, ch 3-4', 'Bass DI: passive-bass 3, Bass mic: dynamic-mic 4'],
-    ['ch5 bass DI pre, ch6 bass mic', 'Bass: passive-bass 5, Bass 2: dynamic-mic 6'],
+    ['ch5 bass DI pre, ch6 bass mic', 'Bass DI: passive-bass 5, Bass mic: dynamic-mic 6'],
     ['lead voc wireless ch 1, spare wired vox ch 2', 'Lead voc: wireless-receiver 1, Spare vox: dynamic-mic 2'],
     ['kick: dynamic inside, boundary too, SB 1 and 2', 'Kick: dynamic-mic 1, Kick 2: condenser-mic 2'],
     ['hihat, ride: condensers, 5/6', 'Hihat: condenser-mic 5, Ride: condenser-mic 6'],
@@ -65,7 +65,7 @@ describe('two takes of one thing, and two things in one line', () => {
     ],
     [
       'bass: DI, amp thru, SB 9; cab mic LDC SB 10',
-      'Bass: passive-bass 9, Bass amp: passive-bass, Bass 2: condenser-mic 10'
+      'Bass DI: passive-bass 9, Bass amp: passive-bass, Bass mic: condenser-mic 10'
     ],
     ['bass DI, thru to amp, SB 5, vox dyn SB 6', 'Bass: passive-bass 5, Bass amp: passive-bass, Vox: dynamic-mic 6'],
     [

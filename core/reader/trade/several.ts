@@ -1,74 +1,20 @@
 import { cutText } from '../../text/well-formed';
 import type { Piece } from './pieces';
 import type { Options } from './read';
+import type { LineSpec } from '../../plan/spec';
+import { groupsOf } from './groups';
+import { ownChannels } from './own-channels';
+import { MICS } from './parts';
+import { partsOf, SECTION, tells, textOf } from './parts-of-text';
 import { together, type TradeReading } from './reading';
 import { channelsSaid } from './sides';
 
-/** Several lines typed as one, each with its own channel: "kick ch 1, snare ch 2", "kick, snare, hat, 1-3". */
+/** Several lines typed as one: each with its own channel, "kick ch 1, snare ch 2", or with channels behind them all, "kick, snare, hat, 1-3". */
 
-interface One {
+/** One of them: what was typed of it, and its channels in order; none where they are told in the text. */
+export interface One {
   readonly text: string;
-  readonly channel: number;
-}
-const tells = ({ read, named }: Piece): boolean => !named && (read.is === 'instrument' || read.is === 'source');
-const partsOf = (pieces: readonly Piece[]): Piece[][] => {
-  const parts = new Map<number, Piece[]>();
-  for (const p of pieces) parts.set(p.part, [...(parts.get(p.part) ?? []), p]);
-  const [first, second, ...rest] = [...parts.values()];
-  // A channel that begins the whole belongs to what comes next.
-  return second && first.every(({ read }) => read.is === 'channel' || read.is === 'channels')
-    ? [[...first, ...second], ...rest]
-    : [...parts.values()];
-};
-/** What was typed, without some of its pieces. */
-const textOf = (text: string, some: readonly Piece[], without: ReadonlySet<Piece> = new Set()): string => {
-  const left = some.filter((p) => !without.has(p));
-  return left.map((p, k) => (k > 0 && p.part !== left[k - 1].part ? ', ' : ' ') + text.slice(p.from, p.to)).join('');
-};
-
-/** "bass: DI, amp thru, SB 9; cab mic SB 10": with a channel on either side, a semicolon ends a line. */
-function bySemicolon(text: string, pieces: readonly Piece[]): One[] | null {
-  const parts = text.split(';');
-  if (parts.length < 2) return null;
-  const whose = pieces.some((p) => p.named) ? (/^[^:|;]{1,60}?:\s/.exec(text)?.[0] ?? '') : '';
-  let from = 0;
-  const ones = parts.map((part, k): One | null => {
-    const [start, end] = [from, from + part.length];
-    from = end + 1;
-    const own = pieces.filter((p) => p.from >= start && p.to <= end);
-    const [said, ...more] = own.filter(({ read, named }) => read.is === 'channels' && !read.loose && !named);
-    if (said?.read.is !== 'channels' || said.read.list.length !== 1 || more.length > 0) return null;
-    return { text: (k > 0 && !/:\s/.test(part) ? whose : '') + part.trim(), channel: said.read.list[0] };
-  });
-  return ones.every((one) => one !== null) ? ones : null;
-}
-
-/** Each part with a channel of its own that something is said of: "ch 5 bass DI, ch 6 bass mic", "vox SB 1, spare SB 2". */
-function eachWithItsOwn(text: string, pieces: readonly Piece[]): One[] | null {
-  const parts = partsOf(pieces);
-  const channelIn = (part: readonly Piece[]): Piece[] =>
-    part.filter((p, k) => p.read.is === 'channels' && !p.read.loose && p.read.list.length === 1 && (k > 0 || !p.named));
-  const owners = parts.filter((part) => channelIn(part).length === 1);
-  if (owners.length < 2 || owners.length !== parts.filter((part) => channelIn(part).length > 0).length) return null;
-  // Said first, a channel begins its line; said last, it ends it.
-  const leads = ['channel', 'channels'].includes(pieces[0].read.is);
-  const groups: Piece[][] = [];
-  let open = false;
-  for (const part of parts) {
-    const own = channelIn(part).length > 0;
-    if (!open || (leads && own)) groups.push([]);
-    groups[groups.length - 1].push(...part);
-    open = leads || !own;
-  }
-  if (groups.length !== owners.length || !groups.every((group) => group.some(tells))) return null;
-  return groups.map((group): One => {
-    const [said] = channelIn(group);
-    const before = group[group.indexOf(said) - 1];
-    return {
-      text: textOf(text, group, new Set(before?.read.is === 'channel' ? [said, before] : [said])),
-      channel: said.read.is === 'channels' ? said.read.list[0] : 0
-    };
-  });
+  readonly channels: readonly number[];
 }
 
 /** "gtr 2" and no more. */
@@ -129,21 +75,29 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   const behind = textOf(text, rest, new Set(rest.filter((p) => isChannel(p) || SECTION.test(p.text))));
   return first.map((part, k) => ({
     text: `${textOf(text, part)}${behind.trim() ? `, ${behind}` : ''}`,
-    channel: channels[k]
+    channels: [channels[k]]
   }));
 }
 
 const ALL = /^(?:all|each|both)$/i;
-const SECTION = /\b(?:section|horns|brass|strings|winds)$/i;
 
 type Reader = (one: string, options: Options) => TradeReading;
 type Split = (text: string, pieces: readonly Piece[], options: Options, read: Reader) => TradeReading | null;
 
 /** Lines that each have a channel of their own. @param read reads one of them */
-export const eachOf: Split = (text, pieces, options, read) =>
-  joined(bySemicolon(text, pieces) ?? eachWithItsOwn(text, pieces), pieces, options, read);
-/** An instrument for every channel. @param read reads one of them */
-export const manyOf: Split = (text, pieces, options, read) => joined(asManyAs(text, pieces), pieces, options, read);
+export const eachOf: Split = (text, pieces, options, read) => joined(ownChannels(text, pieces), pieces, options, read);
+/** An instrument for every channel, or groups of them that are as many together. @param read reads one of them */
+export const manyOf: Split = (text, pieces, options, read) =>
+  joined(asManyAs(text, pieces), pieces, options, read) ??
+  joined(
+    groupsOf(text, pieces, (one) => lines(read(one, options)) || lines(read(one, { ...options, channel: 1 }))),
+    pieces,
+    options,
+    read
+  );
+
+/** How many lines there are in it; what goes on by a thru is one more, and no line of its own. */
+const lines = (reading: TradeReading): number => reading.specs.filter((s) => !s.thru).length;
 
 /** Several as one reading; null where they are none, or one of them cannot be read. */
 function joined(
@@ -153,20 +107,37 @@ function joined(
   read: Reader
 ): TradeReading | null {
   if (!ones || options.channel !== undefined) return null;
-  const readings = ones.map(({ text: one, channel }) => read(one.trim(), { ...options, channel }));
-  // What goes on by a thru is one more.
-  if (readings.some((r) => r.specs.filter((s) => !s.thru).length !== 1)) return null;
+  const readings = ones.map(({ text: one, channels }) => {
+    if (channels.length === 1) return read(one.trim(), { ...options, channel: channels[0] });
+    const reading = read(one.trim(), options);
+    let at = 0;
+    const specs = reading.specs.map((s) => (s.thru || channels.length === 0 ? s : { ...s, channel: channels[at++] }));
+    return { ...reading, specs };
+  });
+  if (readings.some((r, k) => lines(r) !== (ones[k].channels.length || lines(r)) || lines(r) === 0)) return null;
   const specs = readings.flatMap((r) => r.specs);
-  const twice = (name: string, k: number): number => specs.slice(0, k).filter((s) => s.name === name).length;
+  const called = byTheirTake(specs);
+  const twice = (name: string, k: number): number => called.slice(0, k).filter((other) => other === name).length;
   const here = (some: readonly Piece[]): Piece[] =>
     some.flatMap((one) => pieces.find((p) => p.text.toLowerCase() === one.text.toLowerCase()) ?? []);
   const named = specs.map((s, k) => ({
     ...s,
-    name: twice(s.name, k) ? cutText(`${s.name} ${twice(s.name, k) + 1}`, 80) : s.name
+    name: cutText(twice(called[k], k) ? `${called[k]} ${twice(called[k], k) + 1}` : called[k], 80)
   }));
   return {
     ...together(readings, pieces, named),
     ignored: here(readings.flatMap((r) => r.ignored)),
     guessed: here(readings.flatMap((r) => r.guessed))
   };
+}
+
+/** Names, where one thing is taken by a microphone and by a DI: "Bass DI", "Bass mic". */
+function byTheirTake(specs: readonly LineSpec[]): string[] {
+  const isMic = (s: LineSpec): boolean => MICS.has(s.source.model);
+  return specs.map((s) => {
+    const same = specs.filter((o) => o.name === s.name);
+    const both = same.some(isMic) && same.some((o) => !isMic(o));
+    if (!both) return s.name;
+    return isMic(s) ? `${s.name} mic` : s.box ? `${s.name} DI` : s.name;
+  });
 }

@@ -99,6 +99,7 @@ export const counted = (pieces: readonly Piece[], piece: Piece): boolean => {
   return (
     !isOutput(pieces, piece) &&
     next !== undefined &&
+    next.part === piece.part &&
     // However many pedals stand in a row, it is one guitar.
     !/^pedals?$/i.test(next.text) &&
     (['di', 'quality', 'source', 'instrument', 'amp', 'box'].includes(next.read.is) ||

@@ -153,9 +153,13 @@ export const OUTPUT_WORD =
   /(?:^|\s)(?:outs?|outputs?|aux(?:es)?|sends?|bus(?:es)?|matrix|mtx|groups?|grps?|mix(?:es)?|return)$/i;
 /** "toms 1-3": so many of them. */
 export const UP_TO = at(String.raw`(?<=s\s)1\s?[-–]\s?([2-8])(?![\d.,]*\d|\s*(?:m|ft|v|k)\b)(?!\s*$)`);
+/** "tpt 1-3 dyn": so many of them, for what they are taken by stands behind. */
+export const UP_TO_KIND = at(
+  String.raw`1\s?[-–]\s?([2-8])(?=\s+(?:dyn|cond|ribbon|clip|lav|mics?\b|di'?s?\b|piezo|active|passive|radio|wireless|headset|rx\b|ldc|sdc))`
+);
 export const HASH = at(String.raw`#\s*(\d{1,3})(?:\s*[\/+-]\s*(\d{1,3}))?`);
 export const LEADING =
-  /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|\t|\s+(?:[-–—|]+|\/\/)(?=\s)|$)/i;
+  /^\s*(?:[#|]\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|,(?=\s*[a-z])|\t|\s+(?:[-–—|]+|\/\/)(?=\s)|$)/i;
 export const ROW = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)(?:\s*[:.)]\s|\s+(?![x×]|m\b|ft\b))/i;
 export const BREAK = /(?:->|=>|<-|<=|[,;|>→(){}[\]:•·=]|[+&](?=\s)|\/|\s[-–—]\s|[-–—](?=\s)|!|\.(?=\s|$)|\t)/y;
 /** Words that are written short with a point behind them, in the middle of something. */

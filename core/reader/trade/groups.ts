@@ -1,0 +1,111 @@
+import { shortKit } from './kit-letters';
+import { isRig, partsOf, tells, textOf, withoutSection } from './parts-of-text';
+import type { Piece } from './pieces';
+import type { One } from './several';
+import { channelRun, channelsSaid } from './sides';
+
+/** Several things with their channels behind them all: "tpt 1-3 dyn, tbn 1-2 ribbon, 20-24", "vox, bass DI, keys L/R, ch 1-4". */
+
+/** It says how it is taken. */
+const kind = ({ read }: Piece): boolean => ['source', 'di', 'box', 'quality', 'magnetic'].includes(read.is);
+const plays = (p: Piece): boolean => (!p.named && p.read.is === 'instrument') || isRig(p);
+
+/**
+ * What was typed, by the things that are said in it; null where it is one thing, or they are not as many as the channels.
+ * @param count how many lines a text by itself makes
+ */
+export function groupsOf(text: string, pieces: readonly Piece[], count: (text: string) => number): One[] | null {
+  const channels = channelsSaid(pieces);
+  if (channels.length === 1) return null;
+  for (const heads of headsOf(text, pieces)) {
+    if (heads.length < 2) continue;
+    // "2 violins, 3 violas" and no channels: each says how many.
+    if (channels.length === 0) {
+      if (heads.every((one) => SO_MANY.test(one))) return heads.map((one) => ({ text: one, channels: [] }));
+      continue;
+    }
+    if (heads.length > channels.length) continue;
+    let at = 0;
+    const allNumbered = heads.every((one) => NUMBERED.test(one));
+    const ones = heads.map((one): One => {
+      // "gtr 2 DI" among others of its kind is the second, and not two of them.
+      const many = allNumbered && heads.length === channels.length ? 1 : count(one);
+      return { text: one, channels: channels.slice(at, (at += many)) };
+    });
+    if (at === channels.length && ones.every((one) => one.channels.length > 0)) return ones;
+  }
+  return null;
+}
+
+const NUMBERED = /^\s*[\p{L}][\p{L}\s]*\d{1,2}(?![\p{L}\d]|\s*(?:m|ft)\b)/u;
+
+const SO_MANY = /^\s*\d{1,2}\s*x?\s+\p{L}|^\s*\p{L}+\s+x\s?\d|\bl\s?\/\s?r\b/iu;
+
+/** Ways to part it, the likeliest first. */
+function headsOf(text: string, pieces: readonly Piece[]): string[][] {
+  const ways: string[][] = [];
+  const kit = shortKit(text);
+  const run = channelRun(pieces);
+  const isChannel = (p: Piece): boolean =>
+    ['channels', 'channel'].includes(p.read.is) ||
+    run.includes(p) ||
+    (p.read.is === 'number' && p === pieces[pieces.length - 1]);
+  if (kit) {
+    const rest = pieces.filter((p) => p.from >= kit.to && !isChannel(p));
+    ways.push(kit.names.map((name) => withTail(name, textOf(text, rest))));
+  }
+  const before = pieces.filter((p) => p.named);
+  const behind = withoutSection(pieces).filter((p) => !p.named);
+  // "2 vln, vla, vlc: piezo, active DIs, 5-8": all of it before the colon, what it is taken by behind.
+  const listed = before.filter(({ read }) => read.is === 'instrument').length > 1 && !behind.some(plays);
+  const from = listed ? before.map((p) => ({ ...p, named: false })) : behind;
+  for (const each of [false, true]) {
+    const groups = groupsIn(from, isChannel, each);
+    const tail = textOf(text, listed ? behind.filter((p) => !isChannel(p)) : groups.tail);
+    // An amplifier that is one of them has a microphone before it.
+    const own = groups.heads.map((head) => textOf(text, head) + (head.every(isRig) ? ' mic' : ''));
+    ways.push(own.map((one, k) => (groups.heads[k].some(kind) && k < own.length - 1 ? one : withTail(one, tail))));
+  }
+  return ways;
+}
+
+const isMany = ({ read }: Piece): boolean => ['number', 'count', 'times'].includes(read.is);
+const withTail = (head: string, tail: string): string => (tail.trim() ? `${head}, ${tail.trim()}` : head);
+
+/** Pieces by what plays; `tail`: what is said behind the last in parts of its own, of all that say not themselves how they are taken. @param each so many of something that gives a signal are more */
+function groupsIn(
+  pieces: readonly Piece[],
+  isChannel: (p: Piece) => boolean,
+  each: boolean
+): { heads: Piece[][]; tail: Piece[] } {
+  const heads: Piece[][] = [];
+  let tail: Piece[] = [];
+  for (const part of partsOf(pieces).flatMap(byPlayer)) {
+    const left = part.filter((p) => !isChannel(p));
+    if (left.length === 0) continue;
+    const last = heads[heads.length - 1];
+    if (
+      !last ||
+      left.some(plays) ||
+      (left.some(tells) && ((each && isMany(left[0])) || last.some(kind) || tail.some(kind)))
+    ) {
+      // What stood between two things was of the one before.
+      last?.push(...tail);
+      tail = [];
+      const shared = left.some(plays) ? left.findIndex(isShared) : -1;
+      heads.push(shared > 0 ? left.slice(0, shared) : left);
+      if (shared > 0) tail = left.slice(shared);
+    } else tail.push(...left);
+  }
+  return { heads, tail: tail.filter((p) => !ALL.test(p.text)) };
+}
+
+const ALL = /^(?:all|each|both)$/i;
+/** In the plural, or behind "all", it is of all that stand before it. */
+const isShared = ({ read, text }: Piece): boolean => ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text));
+
+/** Three or more that play, with nothing between them: each is one. */
+function byPlayer(part: readonly Piece[]): (readonly Piece[])[] {
+  const at = part.flatMap((p, k) => (plays(p) ? [k] : []));
+  return at.length < 3 ? [part] : at.map((from, k) => part.slice(k === 0 ? 0 : from, at[k + 1] ?? part.length));
+}

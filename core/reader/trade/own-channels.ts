@@ -1,0 +1,195 @@
+import type { Piece } from './pieces';
+import { takeOf, withMic } from './both';
+import { MICS } from './parts';
+import { isRig, partsOf, sounds, textOf, withoutSection } from './parts-of-text';
+import type { One } from './several';
+import { counted, isOutput } from './sides';
+
+/** Several things in one breath, each with channels of its own: "keys L/R DI 9/10, synth 11", "bass: DI SB 5, cab mic SB 6". */
+
+/** What parts two things; an arrow leads on in the same one. */
+const PARTED = /^[\s)\]}]*(?:[,;+&/|]|\band\b|\bplus\b|\s[-–—]\s|\.\s)?\s*$/i;
+
+/** What was typed, each with its own channels; null where it is one thing, or cannot be told apart. */
+export function ownChannels(text: string, all: readonly Piece[]): One[] | null {
+  const pieces = withoutSection(all);
+  const marks = channelMarks(pieces);
+  const own = marks.length > 1 ? grouped(text, pieces, marks) : null;
+  if (own) return own;
+  const numbers = numberMarks(pieces);
+  return numbers.length > 1 ? grouped(text, pieces, numbers) : null;
+}
+
+/** One mark: the pieces that tell the channels of one thing, one or several of them in a row. */
+type Mark = readonly Piece[];
+
+function channelMarks(pieces: readonly Piece[]): Mark[] {
+  return pieces
+    .filter(
+      (p, k) =>
+        p.read.is === 'channels' &&
+        !p.named &&
+        !p.read.loose &&
+        !isOutput(pieces, p) &&
+        // "snake 2 ch 4" is the fourth of the second snake.
+        !(pieces[k + 1]?.read.is === 'channel' && pieces[k + 2]?.read.is === 'channels')
+    )
+    .map((p) => [p]);
+}
+
+const valueOf = (p: Piece | undefined): number | null => (p?.read.is === 'number' ? p.read.value : null);
+
+const isNumber = ({ read, named }: Piece): boolean => !named && (read.is === 'number' || read.is === 'channels');
+const instrumentOf = (some: readonly Piece[]): string | undefined =>
+  some.find((p) => p.read.is === 'instrument')?.text.toLowerCase();
+
+/** "kick 1, snare 2, OHs 3/4", "1 kick 2 snare 3 hat": bare numbers that go on from each other at different things. */
+function numberMarks(pieces: readonly Piece[]): Mark[] {
+  const first = pieces.find((p) => !p.named);
+  const leads = first !== undefined && isNumber(first);
+  const marks: Piece[][] = [];
+  for (const [k, p] of pieces.entries()) {
+    const before = pieces[k - 1];
+    const ofOutput = isOutput(pieces, p) && before.read.is !== 'instrument';
+    // "2 condensers" are two of them; "kick 1 snare" is the first.
+    const next = pieces[k + 1];
+    const kinds = next?.read.is === 'source' && /[^s]s$/i.test(next.text);
+    const many = !leads && counted(pieces, p) && (before?.read.is !== 'instrument' || kinds);
+    if (!isNumber(p) || ofOutput || many) continue;
+    const last = marks[marks.length - 1];
+    if (last && last[last.length - 1] === before && valueOf(p) === (valueOf(before) ?? NaN) + 1) last.push(p);
+    else marks.push([p]);
+  }
+  const all = marks.flatMap((mark) => mark.flatMap((p) => (p.read.is === 'channels' ? p.read.list : [valueOf(p)!])));
+  if (marks.length < (leads ? 3 : 2) || !all.every((n, k) => k === 0 || n === all[k - 1] + 1)) return [];
+  const called = marks.map((mark, k) => {
+    const [from, to] = leads ? [mark, marks[k + 1]] : [marks[k - 1], mark];
+    return pieces
+      .slice(from ? pieces.indexOf(from[from.length - 1]) + 1 : 0, to ? pieces.indexOf(to[0]) : undefined)
+      .filter((p) => !p.named);
+  });
+  // "2 violins, 3 violas" tells how many.
+  if (leads && marks.some((mark, k) => (valueOf(mark[0]) ?? 0) > 1 && MANY.test(instrumentOf(called[k]) ?? '')))
+    return [];
+  const names = called.map((some) => some.map((p) => p.text.toLowerCase()).join(' '));
+  const alike = new Set(called.map(instrumentOf)).size === 1;
+  // "kick in 1, kick out 2, kick sub 3" are three; "vox 1, vox 2" are the first and the second.
+  return called.every((some) => some.some(sounds)) &&
+    new Set(names).size === marks.length &&
+    marks.length > (alike ? 2 : 1)
+    ? marks
+    : [];
+}
+const MANY =
+  /^(?!(?:oh|hat|tom|keys|vox|bvs?|drums|vibes|toys|timps|congas|bongos|chimes|brass|bass|strings|horns)).*[^s]s$/;
+
+function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[]): One[] | null {
+  const first = pieces.find((p) => !p.named);
+  const leads = first !== undefined && (first.read.is === 'channel' || marks[0][0] === first);
+  const groups = groupsBy(pieces, marks, leads);
+  // What is said behind the last, of it or of all.
+  const last = groups[groups.length - 1];
+  let ofAll = '';
+  if (groups.length === marks.length + 1 && !last.some(sounds)) {
+    groups.pop();
+    const all = last.some((p) => ALL.test(p.text));
+    if (all) ofAll = `, ${textOf(text, last, new Set(last.filter((p) => ALL.test(p.text)))).trim()}`;
+    groups[groups.length - 1].push(...(all ? [] : last));
+  }
+  const end = ofAll ? last[0].from : text.length;
+  if (groups.length !== marks.length) return null;
+  const has = (group: readonly Piece[]): boolean => group.some((p) => sounds(p) || (!p.named && takeOf(p) !== null));
+  if (!groups.every(has)) return null;
+  const whose = whoseOf(text, pieces, groups);
+  const ones = groups.map((group, k): One | null => {
+    const start = group[0].from;
+    const next = groups[k + 1]?.[0].from ?? end;
+    if (k > 0 && !PARTED.test(text.slice(groups[k - 1][groups[k - 1].length - 1].to, start))) return null;
+    const mark = marks[k];
+    const channels = mark.flatMap(({ read }) =>
+      read.is === 'channels' ? read.list : read.is === 'number' ? [read.value] : []
+    );
+    const at = group.indexOf(mark[0]);
+    const word = group[at - 1]?.read.is === 'channel' ? group[at - 1] : mark[0];
+    const [from, to] = channels.length === 1 ? [word.from, mark[mark.length - 1].to] : [next, next];
+    const said = tidy(text.slice(start, from) + ' ' + text.slice(to, next));
+    return { text: whose(group, said) + ofAll, channels: channels.length === 1 ? channels : [] };
+  });
+  return ones.every((one) => one !== null) ? ones : null;
+}
+
+const ALL = /^(?:all|each|both)$/i;
+const THRU = /^(?:thru|through|link|loop out|parallel out)/i;
+
+/** Groups of pieces that each hold one mark. @param leads the channel is said first */
+function groupsBy(pieces: readonly Piece[], marks: readonly Mark[], leads: boolean): Piece[][] {
+  const groups: Piece[][] = [];
+  const marked = (p: Piece): boolean => marks.some((mark) => mark.includes(p));
+  let open = false;
+  for (const part of partsOf(pieces)) {
+    let rest = part;
+    // Several in one part: "kick 1 snare 2".
+    while (rest.length > 0) {
+      const at = rest.findIndex(marked);
+      let end = rest.length;
+      if (at >= 0 && !leads) {
+        end = at + 1;
+        while (
+          end < rest.length &&
+          marked(rest[end]) &&
+          marks.some((m) => m.includes(rest[end]) && m.includes(rest[end - 1]))
+        )
+          end++;
+        // What stands behind it in the same part belongs to it, but for another one.
+        if (!rest.slice(end).some(marked)) end = rest.length;
+      } else if (at >= 0) {
+        const again = rest.findIndex((p, k) => k > at && marked(p));
+        const word = again > 0 && rest[again - 1].read.is === 'channel' ? again - 1 : again;
+        if (again > 0) end = word;
+      }
+      const some = rest.slice(0, end);
+      const here = some.some(marked);
+      // "bass DI SB 9, thru to his amp, cab mic SB 10": what goes on by the thru is of the one before.
+      const goesOn = !open && !here && groups.length > 0 && THRU.test(some[0].text);
+      if (!goesOn && (!open || (leads && here))) groups.push([]);
+      groups[groups.length - 1].push(...some);
+      if (!goesOn) open = leads || !here;
+      rest = rest.slice(end);
+    }
+  }
+  return groups;
+}
+
+/** Gives a group the words that say what it is of, where it has none: those before the colon, or the instrument said first. */
+function whoseOf(
+  text: string,
+  pieces: readonly Piece[],
+  groups: readonly Piece[][]
+): (group: readonly Piece[], said: string) => string {
+  const named = pieces.filter((p) => p.named);
+  const called = text.slice(named[0]?.from ?? 0, named[named.length - 1]?.to ?? 0);
+  const plays = (p: Piece): boolean => p.read.is === 'instrument';
+  const player = groups[0].find(plays);
+  const sounds = (group: readonly Piece[]): boolean => group.some((p) => !p.named && plays(p));
+  // "drums: kick 1, snare 2": what each is called is said again; "Anna: vox 1, guitar 2" are hers.
+  const person = named.length > 0 && !named.some(tellsOrAmp) ? `${called} ` : '';
+  return (group, told) => {
+    const alone = group.every((p) => isRig(p) || ['channel', 'channels', 'number', 'input'].includes(p.read.is));
+    const said = alone ? `${told} mic` : told;
+    const bare = said.startsWith(`${called}:`) ? said.slice(called.length + 1).trim() : said;
+    if (sounds(group) || (named.length === 0 && group.some(isRig)))
+      return named.length > 0 && groups.every(sounds) ? person + bare : said;
+    const whole =
+      named.length > 0 ? `${called}: ${bare}` : player && group !== groups[0] ? `${player.text} ${said}` : said;
+    const usual = player?.read.is === 'instrument' ? player.read.model : undefined;
+    const mic = !group.some((p) => p.read.is === 'source') && group.some((p) => takeOf(p) === 'mic');
+    return mic && !(usual && MICS.has(usual)) ? withMic(whole) : whole;
+  };
+}
+const tellsOrAmp = ({ read }: Piece): boolean => ['instrument', 'source', 'amp', 'di', 'box'].includes(read.is);
+
+const tidy = (said: string): string =>
+  said
+    .replace(/\(\s*\)|\[\s*\]/g, ' ')
+    .replace(/^[\s,;+&/|)\].–—-]+(?!\d)|[\s,;+&/|(\[–—-]+$/g, '')
+    .replace(/\s+/g, ' ');

@@ -1,0 +1,42 @@
+import type { Piece } from './pieces';
+
+/** Parts of what was typed: what stands between commas, strokes and arrows. */
+
+/** It says what there is: an instrument, or a thing that gives a signal. */
+export const tells = ({ read, named }: Piece): boolean => !named && (read.is === 'instrument' || read.is === 'source');
+
+/** An amplifier or a cabinet that is somebody's: "gtr amp", "bass cab", "4x12". */
+export const isRig = ({ read, named, text }: Piece): boolean => !named && read.is === 'amp' && RIG.test(text);
+const RIG = /^(?:guitar|gtr|bass|ampd|amped|combo|[124]x1[02]|half|full)\b(?!.*\bin$)/i;
+/** Something that is heard: what tells what there is, or an amplifier that a microphone stands before. */
+export const sounds = (p: Piece): boolean => tells(p) || isRig(p);
+
+/** Pieces by the part that they stand in. */
+export function partsOf(pieces: readonly Piece[]): Piece[][] {
+  const parts = new Map<number, Piece[]>();
+  for (const p of pieces) parts.set(p.part, [...(parts.get(p.part) ?? []), p]);
+  const [first, second, ...rest] = [...parts.values()];
+  // A channel that begins the whole belongs to what comes next.
+  return second && first.every(({ read }) => read.is === 'channel' || read.is === 'channels')
+    ? [[...first, ...second], ...rest]
+    : [...parts.values()];
+}
+
+/** What was typed, without some of its pieces. */
+export function textOf(text: string, some: readonly Piece[], without: ReadonlySet<Piece> = new Set()): string {
+  const left = some.filter((p) => !without.has(p));
+  return left.map((p, k) => (k > 0 && p.part !== left[k - 1].part ? ', ' : ' ') + text.slice(p.from, p.to)).join('');
+}
+
+/** Words for all of those that are told one by one: "horns: trumpet, trombone". */
+export const SECTION = /\b(?:section|horns|brass|strings|winds|drums|drum ?kit|kit|percussion|perc|quartet|quintet)$/i;
+
+/** What was typed, without the word for all of them that stands before the first. */
+export function withoutSection(pieces: readonly Piece[]): readonly Piece[] {
+  const first = pieces.findIndex((p) => !p.named);
+  const next = pieces[first + 1];
+  const plays = (p: Piece | undefined): boolean => p?.read.is === 'instrument';
+  const whole = first >= 0 && plays(pieces[first]) && SECTION.test(pieces[first].text);
+  const goesOn = plays(next) || (next?.read.is === 'number' && plays(pieces[first + 2]));
+  return whole && goesOn && next.part === pieces[first].part ? pieces.filter((_, k) => k !== first) : pieces;
+}

@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest';
+import { shortKit } from './kit-letters';
+import { readTrade } from './read';
+
+/** Each line as "name: source channel". */
+const told = (text: string): string =>
+  readTrade(text)
+    .specs.map((s) => `${s.name}: ${s.source.model}${s.box ? ` ${s.box.model}` : ''} ${s.channel ?? '-'}`)
+    .join(', ');
+
+describe('several things in one breath', () => {
+  it.each([
+    // Each with channels of its own.
+    ['bass DI sb 5, mic sb 6', 'Bass DI: passive-bass active-di 5, Bass mic: dynamic-mic 6'],
+    ['gtr: modeller L/R sb 13/14, cab dyn sb 15', 'Gtr L: modeller 13, Gtr R: modeller 14, Gtr: dynamic-mic 15'],
+    ['oh L/R ch 7/8, hat ch 9', 'Oh L: condenser-mic 7, Oh R: condenser-mic 8, Hat: condenser-mic 9'],
+    [
+      'keys L/R DI sb 9/10; synth bass DI sb 11',
+      'Keys L: line-unbalanced passive-di 9, Keys R: line-unbalanced passive-di 10, Synth bass: line-unbalanced passive-di 11'
+    ],
+    [
+      'vox 1-3 dyn ch 20-22, acoustic DI ch 23',
+      'Vox 1: dynamic-mic 20, Vox 2: dynamic-mic 21, Vox 3: dynamic-mic 22, Acoustic: acoustic-preamp passive-di 23'
+    ],
+    ['keys L sb 1, keys R sb 2, DI both', 'Keys L: line-unbalanced passive-di 1, Keys R: line-unbalanced passive-di 2'],
+    ['ch1 kick, ch3-4 oh', 'Kick: dynamic-mic 1, Oh 1: condenser-mic 3, Oh 2: condenser-mic 4'],
+    ['Anna: vox ch 1, guitar DI ch 2', 'Anna vox: dynamic-mic 1, Anna guitar: single-coil active-di 2'],
+    [
+      'bass DI > sb 9, thru to amp, amp mic sb 10',
+      'Bass: passive-bass active-di 9, Bass amp: passive-bass -, Bass amp mic: dynamic-mic 10'
+    ],
+    // By bare numbers that go on from each other.
+    ['kick in 1, kick out 2, snare 3', 'Kick in: dynamic-mic 1, Kick out: dynamic-mic 2, Snare: dynamic-mic 3'],
+    [
+      'drums kick 1 snare 2 oh 3 4',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Oh 1: condenser-mic 3, Oh 2: condenser-mic 4'
+    ],
+    ['1 kick 2 snare 3 hat', 'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3'],
+    ['1. kick; 2. snare; 3. hat', 'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3'],
+    ['bass di 9, gtr cab 10, vox 11', 'Bass: passive-bass active-di 9, Gtr cab: dynamic-mic 10, Vox: dynamic-mic 11'],
+    // With the channels behind them all.
+    [
+      'tpt 1-3 dyn, tbn 1-2 ribbon, ch 20-24',
+      'Tpt 1: dynamic-mic 20, Tpt 2: dynamic-mic 21, Tpt 3: dynamic-mic 22, Tbn 1: ribbon 23, Tbn 2: ribbon 24'
+    ],
+    [
+      'vla x2, vlc, cb clip-ons, ch 9-12',
+      'Vla 1: condenser-mic 9, Vla 2: condenser-mic 10, Vlc: condenser-mic 11, Cb: condenser-mic 12'
+    ],
+    [
+      'vox, gtr amp, bass DI, keys L/R, ch 1-5',
+      'Vox: dynamic-mic 1, Gtr amp: dynamic-mic 2, Bass: passive-bass active-di 3, Keys L: line-unbalanced 4, Keys R: line-unbalanced 5'
+    ],
+    [
+      '2 vln, vla: piezo, 10M DIs, sb 5-7',
+      'Vln 1: piezo active-di-10m 5, Vln 2: piezo active-di-10m 6, Vla: piezo active-di-10m 7'
+    ],
+    [
+      'Ac Gtr 1 DI / Ac Gtr 2 DI, Ac Gtr 3 DI ch 9-11',
+      'Ac Gtr 1: acoustic-preamp passive-di 9, Ac Gtr 2: acoustic-preamp passive-di 10, Ac Gtr 3: acoustic-preamp passive-di 11'
+    ],
+    [
+      '2 vox + 2 radio mics, ch 1-4',
+      'Vox 1: dynamic-mic 1, Vox 2: dynamic-mic 2, Radio mics 1: wireless-receiver 3, Radio mics 2: wireless-receiver 4'
+    ],
+    [
+      'kit: K S OHL OHR ch 1-4',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Overhead L: condenser-mic 3, Overhead R: condenser-mic 4'
+    ],
+    ['Rack/Floor dyn 5 6', 'Rack tom: dynamic-mic 5, Floor tom: dynamic-mic 6'],
+    // And what is one thing stays one.
+    ['lever harp 2 condensers 48v mic pre 3/4', 'Lever harp 1: condenser-mic 3, Lever harp 2: condenser-mic 4'],
+    ['bass, 3 m jack, active DI ch 5', 'Bass: passive-bass active-di 5'],
+    [
+      '2 violins, 3 violas',
+      'Violins 1: piezo -, Violins 2: piezo -, Violas 1: piezo -, Violas 2: piezo -, Violas 3: piezo -'
+    ],
+    ['gtr cab mic sb 3', 'Gtr cab: dynamic-mic 3'],
+    ['bass > 6 m jack > bass amp', 'Bass: passive-bass -']
+  ])('%s', (text, lines) => expect(told(text)).toBe(lines));
+
+  it('a kit in letters begins with a kick or a snare among four, or has both toms', () => {
+    expect(shortKit('K S H F')?.names).toEqual(['kick', 'snare', 'hihat', 'floor tom']);
+    expect(shortKit('K S H')).toBeNull();
+    expect(shortKit('HH R1 F OH')?.names).toEqual(['hihat', 'rack tom 1', 'floor tom', 'overheads']);
+    expect(shortKit('HH RD F OH')).toBeNull();
+    expect(shortKit('drums: K/SN/T1/OH L/OH R on 1-5')).toMatchObject({ from: 7, to: 24 });
+  });
+});
