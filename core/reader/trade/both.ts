@@ -10,7 +10,7 @@ import { channelsSaid, sidesOf } from './sides';
 /** How one thing may be taken. */
 type Take = 'mic' | 'di' | 'pickup';
 const BARE_MIC = /^(?:clip[\s-]*(?:on )?)?(?:mic|microphone|mik)$/i;
-const PICKUP = /^(?:pick ?up|pu|magnetic|mag)$/i;
+const PICKUP = /^(?:pick ?ups?|pu|magnetic|mag)$/i;
 const PICKUPS: ReadonlySet<string> = new Set([
   'piezo',
   'contact-disc',

@@ -20,14 +20,27 @@ function isPlace(pieces: readonly Piece[], k: number): boolean {
   if (read.is !== 'box' || read.model !== 'small-mixer') return false;
   // "to mixer line": of which it is said how it goes in.
   if (pieces[k + 1]?.part === part && isWayIn(pieces, k + 1)) return true;
+  // "mixer to mixer: matrix to line in": a name is no box of the line.
+  const told = pieces.some((p) => !p.named && (p.read.is === 'source' || p.read.is === 'instrument'));
+  if (pieces[k].named && told) return true;
+  if (/^mixer$/i.test(text) && isLast(pieces, k)) return true;
   // A bare "mixer" beside an input, or as the last thing before one, is the desk.
   const after = pieces.slice(k + 1);
   const last = !after.some((p) => p.read.is === 'box' || p.read.is === 'di' || p.read.is === 'length');
   return (
     pieces.some((p, n) => p.part === part && p.read.is === 'input' && (n < k || /^mixer$/i.test(text))) ||
-    (/^mixer$/i.test(text) && last && after.some((p) => p.read.is === 'input'))
+    // Before a stage box it stands on the stage, and is one.
+    (/^mixer$/i.test(text) && last && after.some((p) => p.read.is === 'input' && !ON_STAGE.test(p.text)))
   );
 }
+const ON_STAGE = /^(?:sb|stage|stagebox|snake|snk|multi|mc|multicore|loom|drop)/i;
+
+/** "vox mic to mixer 10 m": with nothing behind it that it could go on to, it is where the line ends. */
+const isLast = (pieces: readonly Piece[], k: number): boolean =>
+  k > 0 &&
+  pieces
+    .slice(k + 1)
+    .every(({ read }) => !['box', 'di', 'input', 'source', 'amp', 'channels', 'channel', 'number'].includes(read.is));
 
 const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
 /** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */

@@ -1,5 +1,5 @@
 import { shortKit } from './kit-letters';
-import { isRig, partsOf, tells, textOf, withoutSection } from './parts-of-text';
+import { inBrackets, isRig, partsOf, tells, textOf, withoutSection } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
 import { channelRun, channelsSaid } from './sides';
@@ -60,7 +60,7 @@ function headsOf(text: string, pieces: readonly Piece[]): string[][] {
   const listed = before.filter(({ read }) => read.is === 'instrument').length > 1 && !behind.some(plays);
   const from = listed ? before.map((p) => ({ ...p, named: false })) : behind;
   for (const each of [false, true]) {
-    const groups = groupsIn(from, isChannel, each);
+    const groups = groupsIn(text, from, isChannel, each);
     const tail = textOf(text, listed ? behind.filter((p) => !isChannel(p)) : groups.tail);
     // An amplifier that is one of them has a microphone before it.
     const own = groups.heads.map((head) => textOf(text, head) + (head.every(isRig) ? ' mic' : ''));
@@ -74,6 +74,7 @@ const withTail = (head: string, tail: string): string => (tail.trim() ? `${head}
 
 /** Pieces by what plays; `tail`: what is said behind the last in parts of its own, of all that say not themselves how they are taken. @param each so many of something that gives a signal are more */
 function groupsIn(
+  text: string,
   pieces: readonly Piece[],
   isChannel: (p: Piece) => boolean,
   each: boolean
@@ -81,6 +82,11 @@ function groupsIn(
   const heads: Piece[][] = [];
   let tail: Piece[] = [];
   for (const part of partsOf(pieces).flatMap(byPlayer)) {
+    // "snare bottom (phase)", "organ (clonewheel)": in brackets it is said of the one before.
+    if (heads.length > 0 && inBrackets(text, part[0])) {
+      (tail.length > 0 ? tail : heads[heads.length - 1]).push(...part.filter((p) => !isChannel(p)));
+      continue;
+    }
     const left = part.filter((p) => !isChannel(p));
     if (left.length === 0) continue;
     const last = heads[heads.length - 1];

@@ -69,6 +69,9 @@ function isWhich(pieces: readonly Piece[], number: Piece): boolean {
 /** "snare top/bottom", "kick in + out": two places at one thing. */
 const PLACES =
   /\b(top|upper|in|inside|hi|high|front|near|inner)\s*(?:\/|\+|&|and|,)\s*(bottom|btm|bot|lower|out|outside|lo|low|back|rear|far|outer)\b/i;
+/** Whether two places at one thing were said. */
+export const saysPlaces = (text: string): boolean => PLACES.test(text);
+
 /** Names of two microphones at two places of one thing; null where none were said. */
 export function placeNames(text: string, name: string): readonly [string, string] | null {
   const said = PLACES.exec(text);

@@ -40,3 +40,12 @@ export function withoutSection(pieces: readonly Piece[]): readonly Piece[] {
   const goesOn = plays(next) || (next?.read.is === 'number' && plays(pieces[first + 2]));
   return whole && goesOn && next.part === pieces[first].part ? pieces.filter((_, k) => k !== first) : pieces;
 }
+
+/** Whether it stands in brackets. */
+export const inBrackets = (text: string, p: Piece): boolean => {
+  const before = text.slice(0, p.from);
+  return (
+    Math.max(before.lastIndexOf('('), before.lastIndexOf('[')) >
+    Math.max(before.lastIndexOf(')'), before.lastIndexOf(']'))
+  );
+};

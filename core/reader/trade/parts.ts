@@ -71,7 +71,8 @@ export function isOfDi(pieces: readonly Piece[], k: number): boolean {
   const next = beside(pieces, k, 1);
   if (next?.read.is === 'di') return true;
   const before = beside(pieces, k, -1);
-  if (before?.read.is === 'di' && next?.read.is !== 'instrument') return true;
+  if (before?.read.is === 'di' && (next?.read.is !== 'instrument' || /^(?:for|on|with)$/i.test(pieces[k + 1].text)))
+    return true;
   // "DI (his own, active)": a part of its own behind the DI, in which nothing else is said.
   const own = pieces.filter((p) => p.part === pieces[k].part);
   if (!own.every((p) => p === pieces[k] || ['filler', 'note'].includes(p.read.is))) return false;
@@ -89,10 +90,14 @@ export const isAdjective = (pieces: readonly Piece[], p: Piece): boolean =>
 
 /** What is played and how it is picked up; null where nothing tells. */
 export function sourceOf(pieces: readonly Piece[]): Source | null {
-  const instruments = pieces.filter(isOf('instrument')).filter((p) => !isAdjective(pieces, p));
-  // The first that is no name, and of names the first; five strings say which bass.
-  const five = instruments.find((p) => p.read.instrument === 'five-string-bass');
+  const all = pieces.filter(isOf('instrument')).filter((p) => !isAdjective(pieces, p));
+  // Five strings say which bass; a "5-string banjo" is none.
+  const other = all.some((p) => !['five-string-bass', 'programme'].includes(p.read.instrument));
+  const ofBass = all.some((p) => p.read.instrument === 'bass-guitar' || /bass/i.test(p.text));
+  const instruments = other && !ofBass ? all.filter((p) => !/^(?:5|five)[\s-]?str/i.test(p.text)) : all;
   const bass = instruments.some((p) => ['bass-guitar', 'five-string-bass'].includes(p.read.instrument));
+  // The first that is no name, and of names the first.
+  const five = instruments.find((p) => p.read.instrument === 'five-string-bass');
   // An "electric" double bass is no guitar, and a "guest acoustic" is no speaker.
   const tells = (p: Piece): boolean => /^(?:elec(?:tric)?|guests?|host)$/i.test(p.text);
   const body = instruments.filter(
@@ -104,7 +109,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     body[0]?.read.instrument === 'guitar' &&
     /^(?:guitar|gtr|git|gt|gitarre|guitare|guitarra|chitarra)$/i.test(body[0].text);
   const instrument =
-    (five && bass ? five : null) ??
+    five ??
     (bare ? acoustic : null) ??
     body[0] ??
     instruments.find((p) => p.read.instrument !== 'programme') ??
@@ -150,6 +155,13 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // An amplifier that a microphone stands before is no source, unless one of its outputs was said.
   const mics = pieces.some((p) => p.read.is === 'source' && MICS.has(p.read.model));
   const before = (p: Piece): boolean => mics && isBareAmp(p);
+  // "bass, compressor, DI": at the level of a pickup it is one of the player's pedals.
+  const isHisPedal = (p: Piece): boolean =>
+    /^comp(?:ressor)?$/i.test(p.text) &&
+    instrument !== null &&
+    instrument.from < p.from &&
+    ['coil', 'capacitor'].includes(modelOf(instrument.read.model).signal?.nature ?? '') &&
+    pieces.some((o) => o.read.is === 'di' && o.from > p.from);
   const sources = pieces
     .filter(isOf('source'))
     .filter(
@@ -162,6 +174,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
         !before(p) &&
         !isReamped(pieces, p) &&
         !isWhereItGoes(pieces, p) &&
+        !isHisPedal(p) &&
         !(OF_A_CABLE.test(p.text) && pieces.some((o) => o.part === p.part && o.read.is === 'length'))
     );
   const mixed = mixerBehind(pieces);
@@ -230,7 +243,9 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     !best &&
     instrument &&
     ['guitar', 'bass-guitar', 'five-string-bass', 'organ'].includes(played ?? '') &&
-    (micBefore || pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from)) &&
+    (micBefore ||
+      isHisRig(pieces, instrument) ||
+      pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from)) &&
     !pieces.some((p) => p.read.is === 'di');
   // A desk is where a bass goes, not what it comes from; but no microphone has a line output.
   const out = best !== null && /\bout/i.test(pieces.map((p) => (p.read.is === 'source' ? p.text : '')).join(' '));
@@ -274,6 +289,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     (p) => p.read.is === 'instrument' && OVER.test(p.text) && !p.named && p.from > (instrument?.from ?? Infinity)
   );
   if (over && !taken && model === usual && (best?.weight ?? 0) <= least) model = 'condenser-mic';
+  // "banjo DI": whoever plugs it in has something in it that can be plugged.
+  const byDi = pieces.some((p) => p.read.is === 'di' && !p.named) && !pieces.some((p) => BARE_MIC.test(p.text));
+  if (byDi && best === null && model !== null && model === usual && MICS.has(model))
+    model = PLUGGED[played ?? ''] ?? model;
   // A pickup on what one usually puts a microphone before.
   const picked = pieces.some((p) => PICKUP.test(p.text) && !p.named);
   if (picked && model !== null && model === usual && MICS.has(model) && taken) model = 'piezo';
@@ -333,7 +352,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     .join(' ');
   // The plug or a word tells which of a desk's outputs it is.
   if (model === 'line-balanced' && !qualities.includes('balanced')) {
-    if (/\b(?:rca|phono) out(?:put)?s?\b/.test(ofOutput)) model = 'consumer-player';
+    if (
+      /\b(?:rca|phono) (?:out(?:put)?s?|l\/?r|master|main)\b|\b(?:out(?:put)?s?|master|processor) rca\b/.test(ofOutput)
+    )
+      model = 'consumer-player';
     else if (
       /\bunbalanced (?:jack )?out|\bout(?:put)?s? unbalanced|\bunbalanced jack\b(?! (?:lead|cable))/.test(ofOutput)
     )
@@ -393,6 +415,16 @@ const PICKUP = /^(?:pick ?ups?|pu|pup)$/i;
 export const OVER = /^(?:oh|ohs|overheads?)$/i;
 /** "organ, mic'd top and bottom". */
 const MICD = /^(?:close )?(?:mic'?d|mic'?ed|miked)/i;
+/** What of an instrument is plugged into a DI, where one usually puts a microphone before it. */
+const PLUGGED: Readonly<Record<string, string>> = {
+  banjo: 'piezo',
+  percussion: 'piezo',
+  keys: 'piezo',
+  harp: 'piezo',
+  organ: 'acoustic-preamp',
+  harmonica: 'hi-z-mic',
+  drums: 'line-unbalanced'
+};
 /** What is heard through a cabinet. */
 const CABINETS: ReadonlySet<string> = new Set(['guitar', 'bass-guitar', 'five-string-bass', 'organ']);
 /** A bare "mic" right behind what is played, which says no more of where it goes. */
@@ -401,6 +433,20 @@ function hasMicBehind(pieces: readonly Piece[], instrument: Piece): boolean {
   return next !== undefined && next.part === instrument.part && !next.named && BARE_MIC.test(next.text);
 }
 const BARE_MIC = /^(?:mic|mics|microphone|microphones|mik|micro|mikro)$/i;
+
+/** "lead gtr amp ch 7": an amplifier right behind the instrument, with no lead between, is what stands there. */
+function isHisRig(pieces: readonly Piece[], instrument: Piece): boolean {
+  const next = pieces[pieces.indexOf(instrument) + 1];
+  const leads = pieces.some(({ read }) => read.is === 'length' || read.is === 'cable');
+  const goes = pieces.some(({ read }) => read.is === 'channels' || (read.is === 'input' && read.model === 'mic-in'));
+  return (
+    next?.read.is === 'amp' &&
+    next.part === instrument.part &&
+    /^(?:amp|combo|stack|rig)$/i.test(next.text) &&
+    !leads &&
+    goes
+  );
+}
 
 /** "gtr cab mic", "Bass amp" of an input list: nothing is plugged in it, so that it is what a microphone stands before. */
 function standsForItsMic(pieces: readonly Piece[], cabinet: Piece): boolean {

@@ -9,8 +9,9 @@ import { inputOf, usualInput } from './where';
 import { cablesOf, metresOf } from './cables';
 import { fromAux } from './aux';
 import { asItsOwn } from './its-own';
+import { bareMetres } from './bare-metres';
 import { bothOf } from './both';
-import { nameOf, namePieces, placeNames, plain, sideName } from './names';
+import { nameOf, namePieces, placeNames, plain, saysPlaces, sideName } from './names';
 import { turned, turnedRound } from './turned';
 import { saidOfOne } from './one-of-two';
 import { applySettings } from './settings';
@@ -35,7 +36,7 @@ const MOST_LINES = 32;
 export function readTrade(text: string, options: Options = {}): TradeReading {
   const round = turnedRound(text, options, readTrade);
   if (round) return round;
-  const pieces = kindAlone(text, asItsOwn(fromAux(text, cut(text, options.row))));
+  const pieces = kindAlone(text, bareMetres(asItsOwn(fromAux(text, cut(text, options.row)))));
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
   const each = eachOf(text, pieces, options, readTrade);
@@ -107,10 +108,14 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const elsewhere = pieces.some((p) => p.read.is === 'elsewhere');
   // Two things that are not the desk's are on two circuits: the one that it goes to is on the other.
   const standsAlone = hasTrait(input.model, 'stands-alone');
-  const count = Math.min(countOf(pieces, sides, boxes.dis, channels, options), MOST_LINES);
+  const many = countOf(pieces, sides, boxes.dis, channels, options);
+  // "kick in/out": a microphone at either place.
+  const twoPlaces =
+    many === 1 && channels.length === 0 && options.channel === undefined && MICS.has(source.model) && saysPlaces(text);
+  const count = twoPlaces ? 2 : Math.min(many, MOST_LINES);
   // "2 overheads" are two of them, each by its own number.
-  const [, many, rest] = /^(\d+)(?:\s*x)?\s+(.+)$/i.exec(called) ?? [];
-  const bare = count > 1 && Number(many) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
+  const [, so, rest] = /^(\d+)(?:\s*x)?\s+(.+)$/i.exec(called) ?? [];
+  const bare = count > 1 && Number(so) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
   // "Toms 1-3" are numbered one by one.
   const name = count > 1 ? bare.replace(new RegExp(`\\s+1\\s*[-–]\\s*${String(count)}(?!\\d)`), '') : bare;
   const places = count === 2 && sides === 1 ? placeNames(text, name) : null;

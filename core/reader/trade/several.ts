@@ -5,7 +5,7 @@ import type { LineSpec } from '../../plan/spec';
 import { groupsOf } from './groups';
 import { ownChannels } from './own-channels';
 import { MICS } from './parts';
-import { partsOf, SECTION, tells, textOf } from './parts-of-text';
+import { inBrackets, partsOf, SECTION, tells, textOf } from './parts-of-text';
 import { together, type TradeReading } from './reading';
 import { channelsSaid } from './sides';
 
@@ -70,6 +70,8 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
     .slice(many)
     .flat()
     .filter((p) => !ALL.test(p.text));
+  // "snare top, snare bottom (phase)" is said of the last.
+  if (rest.some((p) => inBrackets(text, p))) return null;
   // "horn section" is all of them.
   if (rest.some((p) => p.read.is === 'instrument' && !SECTION.test(p.text))) return null;
   const behind = textOf(text, rest, new Set(rest.filter((p) => isChannel(p) || SECTION.test(p.text))));

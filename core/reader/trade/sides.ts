@@ -127,7 +127,12 @@ export const ONE_OF_ITS_KIND =
 function isOfOne(pieces: readonly Piece[], k: number): boolean {
   const next = pieces[k + 1];
   if (next?.part !== pieces[k].part) return false;
-  if (/^(?:couplings?|couplers?|joins?|pedals?|adapt[eo]rs?|sockets?)$/i.test(next.text)) return true;
+  if (
+    /^(?:desks?|consoles?|mixers?|splits?|ways?|worlds?|couplings?|couplers?|joins?|pedals?|adapt[eo]rs?|sockets?)(?: ch)?$/i.test(
+      next.text
+    )
+  )
+    return true;
   return pieces.some(
     (p) => p.part === next.part && p.from > next.from && /^(?:in parallel|parallel(?:l?ed)?|summed)$/i.test(p.text)
   );

@@ -12,7 +12,7 @@ export const LENGTH = at(
 export const OHM = at(
   String.raw`(${NUMBER})\s*(meg(?:a?ohms?)?|m\s?ohms?|mω|kohms?|kω|k|ohms?|ω)(?:\s*(?:ohms?|ω))?(?![a-z\d])`
 );
-export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b`);
+export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b(?!\s?(?:ω|ohm))`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
   String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
@@ -51,10 +51,10 @@ export const JOINED = at(
   String.raw`(?:with\s+)?(?:ground|gnd|earth)\s+(?:lift\s+)?(?:is\s+|switch\s+|set\s+to\s+)*(?:joined|connected|linked|closed|through|not\s+(?:lifted|open)|unlifted)(?![a-z])|(?:no|without(?:\s+an?)?)\s+(?:ground|gnd|earth)\s+lift(?![a-z])`
 );
 export const LIFT = at(
-  String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(?:switch\s+)?(?:is\s+|set\s+to\s+)?(on|off|in|engaged|open(?:ed)?|closed|out))?|(?:gnd|ground)\s+(?:off|open)\b`
+  String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(?:switch\s+)?(?:is\s+|set\s+to\s+)?(on|off|in|engaged|pressed|pushed|down|open(?:ed)?|closed|out))?|(?:gnd|ground)\s+(?:off|open)\b`
 );
 export const POLARITY = at(
-  String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|flip(?:ped)?(?![a-z])|inverted(?![a-z])|ø`
+  String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|(?<=[,(;]\s{0,3})(?:phase|polarity)(?=\s*(?:[,;)]|$))|flip(?:ped)?(?![a-z])|inverted(?![a-z])|ø`
 );
 export const EARTH_GONE = at(
   String.raw`(?:(?:its|the|their)\s+)?(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)(?:ing)?\s+(?:pin|prong|wire|lug|contact|connection)?\s*(?:is\s+|has\s+been\s+|was\s+)?(?:cut(?:\s+off)?|snapped(?:\s+off)?|broken(?:\s+off)?|removed|missing|gone|taped(?:\s+(?:over|up|off))?|bent|defeated|disconnected|pulled|snipped|sawn\s+off)|(?:cut|broken|missing|taped|no)\s+(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)\s+(?:pin|prong|wire|connection)|(?:cheater|ground[\s-]*lift(?:ing|er)?|3[\s-]to[\s-]2|three[\s-]to[\s-]two(?:[\s-]pin)?|(?:two|2)[\s-]pin)\s+(?:mains\s+)?(?:plug\s+)?(?:adapt[eo]r)|(?:cheater|ground[\s-]*lift(?:ing|er)?)\s+plug`
@@ -111,7 +111,7 @@ export const SPL = at(String.raw`(\d{2,3})\s*db\s*\(?a?\)?\s*spl|(\d{2,3})\s*dbs
 export const SENSITIVITY = at(String.raw`(${NUMBER})\s*mv\s*(?:\/|per|a)\s*pa(?:scal)?\b`);
 /** How far a microphone stands away is no length of cable. */
 export const DISTANCE = at(
-  String.raw`(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))`
+  String.raw`(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))|(?:at|from)\s+(?:about\s+)?[0-3](?:[.,]\d+)?\s*(?:m|metres?|meters?)\s*$`
 );
 export const NOT = at(String.raw`(?:no|not|without|w\/o|minus)\s+(?:an?\s+|any\s+|the\s+)?`);
 /** What is missed when it is not there; of anything else "no" is part of a name, or of a number. */

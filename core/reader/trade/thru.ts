@@ -29,7 +29,7 @@ export function thruOf(text: string, pieces: readonly Piece[]): Thru | null {
       pieces.slice(0, k).some((o) => o.read.is === 'di') &&
       pieces[k + 1]?.read.is !== 'di'
   );
-  if (first < 0) return null;
+  if (first < 0) return plusAmp(text, pieces);
   const fed = fromThru(text, pieces, first);
   if (fed) return fed;
   let last = first + 1;
@@ -75,6 +75,16 @@ function fromThru(text: string, pieces: readonly Piece[], thru: number): Thru | 
     k--;
   const [from, till] = [pieces[k].from, pieces[thru].to];
   return { rest: blanked(text, from, till), pieces: pieces.slice(k, thru + 1), to: amp.read.model, metres: null };
+}
+
+/** "synth bass DI + amp": beside a DI an amplifier is what goes on from it, unless a microphone was said. */
+function plusAmp(text: string, pieces: readonly Piece[]): Thru | null {
+  const k = pieces.findIndex((p, n) => p.read.is === 'amp' && pieces[n - 1]?.read.is === 'di');
+  if (k < 0 || pieces[k].read.is !== 'amp') return null;
+  const [di, amp, next] = pieces.slice(k - 1, k + 2);
+  const joined = /^\s*(?:\+|&|and|plus)\s*(?:the |his |her |an? )?\s*$/i.test(text.slice(di.to, amp.from));
+  if (!joined || amp.read.is !== 'amp' || amp.read.model !== 'amp-in' || /^mi[ck]/i.test(next?.text ?? '')) return null;
+  return { rest: blanked(text, di.to, amp.to), pieces: [amp], to: amp.read.model, metres: null };
 }
 
 /** Without a stretch of it, and all the rest where it was. */
