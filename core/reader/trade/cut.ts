@@ -31,6 +31,13 @@ export function cut(text: string, row = false): Piece[] {
     push(leading[1].length, { is: 'channels', list: channelsOf(leading[1]) });
     part++;
   }
+  // "FB2-1 Piano L", "RF3 Lectern": how a socket is called is neither a channel nor a count.
+  const socket = SOCKET.exec(lower.slice(i));
+  if (socket)
+    push(
+      socket[0].length,
+      socket[0].startsWith('rf') ? { is: 'source', model: 'wireless-receiver', weight: BY_ITS_SOCKET } : { is: 'note' }
+    );
   const begins = (): boolean => i === 0 || !/[\p{L}\p{N}]/u.test(lower[i - 1]);
   while (i < lower.length) {
     if (/\s/.test(lower[i]) && lower[i] !== '\t') {
@@ -88,6 +95,9 @@ export function cut(text: string, row = false): Piece[] {
   return pieces;
 }
 
+/** Less than a microphone that was named. */
+const BY_ITS_SOCKET = 51;
+const SOCKET = /^(?:rf|fb|fp|wp|wb|jb|tl|wl|cp)[\s-]?\d{1,2}(?:[-./]\d{1,2})?(?=\s+[a-z])/;
 const ONLY_CHANNELS = /^\s*(?:(?:sb|mc|ch|chs|channels?|inputs?|snake|stage\s?box)\s*)?[a-d]?\d[\d\s,/&+–-]*$/;
 
 /** How much of it are channels: "25 26 27" where each follows the one before, of "SB 9 12" the first. */

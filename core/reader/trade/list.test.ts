@@ -124,3 +124,33 @@ describe('a show as an input list', () => {
     expect(said(text).some(([channel]) => channel === 9)).toBe(false);
   });
 });
+
+describe('rows as people shorten them', () => {
+  const read = (text: string): string[] =>
+    readList(text).rows.flatMap((r) => r.reading.specs.map((s) => `${s.channel ?? '-'} ${s.name}: ${s.source.model}`));
+
+  it('"same" is what the row above says in the same place', () => {
+    expect(read('7 Gtr SL - ribbon on cab\n8 Gtr SR - same\n\n9 Gtr C - ditto')).toEqual([
+      '7 Gtr SL: ribbon',
+      '8 Gtr SR: ribbon',
+      '9 Gtr C: ribbon'
+    ]);
+    expect(read('ch\tinst\tmic/di\n1\tvox 1\tcond\n2\tvox 2\t"')).toEqual([
+      '1 Vox 1: condenser-mic',
+      '2 Vox 2: condenser-mic'
+    ]);
+  });
+
+  it('the label of a socket is neither a channel nor a count; a radio one tells that it is radio unless a microphone was named', () => {
+    expect(read('FB2-1 Piano L (DI)\nRF1 Pastor headset\nRF3 Lectern (cond gooseneck)')).toEqual([
+      '- FB2-1 Piano L: line-unbalanced',
+      '- RF1 Pastor: wireless-receiver',
+      '- RF3 Lectern: condenser-mic'
+    ]);
+  });
+
+  it('what the band hears is no input, but a send to it is a line', () => {
+    expect(read('Vocals: one dynamic\nMonitors: 2 wedges on separate mixes')).toEqual(['- Vocals: dynamic-mic']);
+    expect(read('Vocals: one dynamic\nMonitors: desk aux 1 to active wedge')).toHaveLength(2);
+  });
+});

@@ -3,6 +3,7 @@ import { readLine } from '../read-line';
 import { cellsOf, type Column, headingOf, type Table, tableOf } from './columns';
 import { channelsOf } from './pieces';
 import { boxesOfSpec, type LineSpec } from '../../plan/spec';
+import { withoutDitto } from './ditto';
 import { readTrade } from './read';
 import type { TradeReading } from './reading';
 
@@ -36,7 +37,7 @@ const CHANNEL =
 export function readList(text: string, given?: readonly Column[]): ListReading {
   const rows: ListRow[] = [];
   const unread: { row: number; text: string; why: string }[] = [];
-  const lines = text.replace(/\r\n?/g, '\n').split('\n');
+  const lines = withoutDitto(text.replace(/\r\n?/g, '\n').split('\n'));
   const as = (found: Table | null): Table | null =>
     found && given ? { ...found, columns: found.columns.map((c, k) => given[k] ?? c) } : found;
   const heads = lines.map(headingOf);
@@ -64,7 +65,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
     const cells = table && table.by !== '  ' ? table : null;
     for (const part of cells ? [line] : partsOf(line)) {
       const found = cells ? fromTable(part, cells) : fromText(part, numbered);
-      if (!found || found.rest === '') continue;
+      if (!found || found.rest === '' || isWhatComesBack(part)) continue;
       const reading = withPlace(found, input, found.act || act);
       if (reading.specs.length > 0) rows.push({ row: k + 1, text: part, reading });
       else if (found.channels.length > 0) unread.push({ row: k + 1, text: part, why: 'no source' });
@@ -72,6 +73,12 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   });
   return { rows: paired(rows), unread, table: as(first ?? guessed) };
 }
+
+/** "Monitors: 2 wedges on separate mixes" is what the band hears, and no input; with a send it would be a line. */
+const isWhatComesBack = (line: string): boolean =>
+  /^\s*(?:monitors?|monitoring|wedges|foldback|in[\s-]?ears?|iems?|lights?|lighting|power|backline)\s*[:=-]/i.test(
+    line
+  ) && !/\b(?:aux|sends?|outs?|outputs?|matrix|bus|feeds?)\b/i.test(line);
 
 /** "3. Snare top / 4. Snare bottom": two numbered rows in one line, the second by the number that follows. */
 function partsOf(line: string): string[] {

@@ -49,6 +49,8 @@ export function namePieces(pieces: readonly Piece[], source: Source, unknown: re
       !(ends && p.from > ends.from) &&
       begins(p) &&
       (['unknown', 'instrument', 'number', 'note'].includes(p.read.is) ||
+        // "RF1" is the socket that it is called after.
+        (p.read.is === 'source' && /^rf[\s-]?\d/i.test(p.text)) ||
         (p.read.is === 'times' && /^1\s?[-–]/.test(p.text))) &&
       !(p.read.is === 'number' && counted(pieces, p) && !isWhich(pieces, p))
   );

@@ -51,7 +51,12 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     const socket = read.is === 'cable' && /^(?:trs|ts|jacks?)$/i.test(p.text) && DESK.test(pieces[k - 1]?.text ?? '');
     if (socket && isAtItsEnd(pieces, k)) return [{ model: 'line-in', at: p.from, weight: 1.2 }];
     // Behind a desk's output it is a power amplifier.
-    if (read.is === 'amp' && read.model === 'amp-in' && source.model === 'line-balanced' && DESK_AMP.test(p.text))
+    if (
+      read.is === 'amp' &&
+      read.model === 'amp-in' &&
+      ['line-balanced', 'consumer-player'].includes(source.model) &&
+      DESK_AMP.test(p.text)
+    )
       return boxes.some((b) => b.model === 'reamp-box') ? [] : [{ model: 'power-amp-in', at: p.from, weight: 2 }];
     // An amplifier is what a microphone stands before; for all else it is where it goes.
     // "off the cab" is where it comes from.
@@ -121,7 +126,7 @@ function isAtItsEnd(pieces: readonly Piece[], k: number): boolean {
   const way = last && DESK.test(last.text) ? before.at(-2) : last;
   return /^(?:to|into|then|goes|going|straight to|stereo|->|→)$/i.test(way?.text ?? '') && behind.every(isNumbering);
 }
-const DESK_AMP = /^(?:amps?|amplifiers?)$/i;
+const DESK_AMP = /^(?:amps?|amplifiers?)(?: in(?:put)?s?)?$/i;
 const HI_Z = /^hi(?:gh)?[\s-]?(?:z|imp(?:edance)?)$/i;
 const channelled = (pieces: readonly Piece[], k: number): boolean => pieces[k + 1]?.read.is === 'channels';
 

@@ -533,7 +533,7 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['acoustic w/ active DI, xlr, 48v not needed, ch 7', '1|acoustic-preamp|active-di|?|-|phantom=off|7'],
   ['condenser 48v needed ch 7', '1|condenser-mic|-|?|-|phantom=on|7'],
   ['aux keys (stage left) L only DI 25m', '1|line-unbalanced|di|mic-in|25|-|-'],
-  ['recorder out RCA to line in', '1|consumer-player|-|line-in|-|-|-']
+  ['recorder out RCA to line in', '1|consumer-player|-|line-in|-|-|-'],
   ['gtr amp mic ch 3', '1|dynamic-mic|-|?|-|-|3'],
   ['gtr cab sb 3', '1|dynamic-mic|-|mic-in|-|-|3'],
   ['lead gtr amp sb 7', '1|dynamic-mic|-|mic-in|-|-|7'],
@@ -556,5 +556,5 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['bagpipes condenser at 1 m', '1|condenser-mic|-|?|0|-|-'],
   ['headphones amp feed from desk aux 2m TRS', '1|line-balanced|-|line-in|2|-|-'],
   ['pipe organ pair', '2|condenser-mic|-|?|-|-|-'],
-  ['cello DI (piezo, active) sb 12', '1|piezo|active-di|mic-in|-|-|12'],
+  ['cello DI (piezo, active) sb 12', '1|piezo|active-di|mic-in|-|-|12']
 ];
