@@ -17,15 +17,18 @@ export interface Table {
 
 /** What headings call the columns. */
 const HEADINGS: Readonly<Record<Exclude<Column, 'skip'>, RegExp>> = {
-  channel: /^(?:#|ch\.?|chan\.?|channel|no\.?|nr\.?|in|kanal|line|ch #)$/i,
+  channel:
+    /^(?:#|ch(?:annel)?\.? ?strip|strip|(?:desk|console) ch\.?|fader|ch\.?|chan\.?|channel|no\.?|nr\.?|in|kanal|line|ch #)$/i,
   name: /^(?:name|input|instrument|source|what|item|instr\.?|label|signal|quelle|bron|instrumento)$/i,
-  what: /^(?:mic|mic ?\/ ?di|mics?|di|mic or di|source|connection|type|mic\/line|pickup|mikrofon|microphone|mic ?\/ ?line|transducer|gear|mic pref.*)$/i,
+  what: /^(?:mic|mic ?\/ ?di|mics?|di\??|d\.i\.\??|mic or di|source|source type|connection|type|mic\/line|pickup|mikrofon|microphone|mic ?\/ ?line|transducer|gear|mic pref.*)$/i,
   input: /^(?:input|patch|snake|stage ?box|into|destination|connection|sb|box|preamp|desk|connector)$/i,
   length:
     /^(?:(?:cable|lead|run|xlr|kabel|snake)?\s*(?:length|l[aä]nge|longueur|longitud|lunghezza|lengte)|cable|run|m|ft|met(?:re|er)s?|feet)(?:\s*[([/,]?\s*(?:in\s+)?(?:m|met(?:re|er)s?|ft|feet)[)\]]?)?$/i,
   note: /^(?:notes?|stand|stands|remarks?|comments?|48v|phantom|\+48|p48|bemerkung|stativ|insert|fx|position|power)$/i,
   act: /^(?:act|set|band|artist)$/i
 };
+
+const STRIP = /strip|fader|(?:desk|console) ch/i;
 
 const SEPARATORS: readonly Separator[] = ['\t', '|', ';', ',', '  '];
 
@@ -45,13 +48,22 @@ export function headingOf(line: string): Table | null {
     if (cells.length < 3) continue;
     const columns: Column[] = [];
     let known = 0;
-    for (const cell of cells) {
-      const fit = (['channel', 'name', 'what', 'input', 'length', 'note', 'act'] as const).find(
-        (c) => HEADINGS[c].test(cell) && (c === 'note' || !columns.includes(c))
-      );
+    for (const [k, cell] of cells.entries()) {
+      // "Input | Name": the first of two that may be names is its number.
+      const counts =
+        k === 0 && /^input$/i.test(cell) && cells.slice(1).some((c) => HEADINGS.name.test(c) && !HEADINGS.what.test(c));
+      const fit = counts
+        ? 'channel'
+        : (['channel', 'name', 'what', 'input', 'length', 'note', 'act'] as const).find(
+            (c) => HEADINGS[c].test(cell) && (c === 'note' || c === 'what' || !columns.includes(c))
+          );
       if (fit) known++;
       columns.push(fit ?? 'note');
     }
+    // "Line … Ch strip": the channel is what the desk calls so, and the other counts rows.
+    const strip = cells.findIndex((cell) => STRIP.test(cell));
+    const counting = columns.indexOf('channel');
+    if (strip > counting && counting >= 0) [columns[strip], columns[counting]] = ['channel', 'skip'];
     if (
       known >= cells.length - 1 &&
       columns.includes('channel') &&
@@ -96,12 +108,9 @@ function contentOf(rows: readonly (readonly string[])[], width: number): Column[
   const name = free.find((k) => k > counts) ?? free[0];
   const others = free.filter((k) => k !== name);
   columns[name] = 'name';
-  const told = others
-    .map((k) => ({
-      k,
-      share: share(k, (c) => readTrade(c).pieces.some(({ read }) => ['source', 'di', 'box'].includes(read.is)))
-    }))
-    .sort((a, b) => b.share - a.share)[0];
-  if (told && told.share > 0.3) columns[told.k] = 'what';
+  // How it is taken may stand in two of them, the microphone and the DI.
+  const tells = (c: string): boolean =>
+    readTrade(c).pieces.some(({ read }) => ['source', 'di', 'box'].includes(read.is));
+  for (const k of others) if (share(k, tells) > 0.3) columns[k] = 'what';
   return columns;
 }

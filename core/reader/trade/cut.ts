@@ -1,4 +1,5 @@
 import { CHANNELS, LEADING, ROW, BREAK, SHORTENED } from './signs';
+import { BOX_NUMBER } from './box-numbers';
 import { figure, matchAt, type Place, without } from './figures';
 import { channelsOf, type Piece, type Read } from './pieces';
 import { bare, labelAt, phraseAt, suggestionsFor } from './words';
@@ -74,6 +75,8 @@ export function cut(text: string, row = false): Piece[] {
         sense.is === 'channel' ||
         (sense.is === 'amp' && /speakers?$/.test(lower.slice(0, i)) === false)
       ) {
+        const box = sense.is === 'input' ? match(BOX_NUMBER) : null;
+        if (box) push(box[0].length, { is: 'filler' });
         const list = match(CHANNELS);
         if (list) {
           const said = lower.slice(i, i + length(list));

@@ -12,9 +12,17 @@ const MOST_BETWEEN = 2;
 /** The pieces, with a thing before its own input or output read as that, where the trade knows one. */
 export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
   pieces.map((p, k): Piece => {
-    const read = p.named ? null : (itsInput(pieces, k) ?? itsOutput(pieces, k));
+    const read = p.named ? null : (itsInput(pieces, k) ?? itsOutput(pieces, k) ?? between(pieces, k));
     return read ? { ...p, read } : p;
   });
+
+/** "RCA -> converter -> line": alone between two arrows it is what makes one level of the other. */
+function between(pieces: readonly Piece[], k: number): Read | null {
+  const { text, part } = pieces[k];
+  const alone = pieces.every((p, n) => n === k || p.part !== part);
+  const behind = pieces.some((p) => p.part > part);
+  return /^converter$/i.test(text) && part > 0 && alone && behind ? { is: 'box', model: 'converter-up' } : null;
+}
 
 function itsInput(pieces: readonly Piece[], k: number): Read | null {
   const [p, how, into] = pieces.slice(k, k + 3);

@@ -208,7 +208,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'vocals',
     'condenser-mic',
-    'choir|choir pair|chorus|coro|chor|choeur|koor|choir overhead|choir overheads|choir front|choir back|choir left|choir right|kids choir|ensemble vocals|choir rehearsal|gospel choir',
+    'choir|chorus|coro|chor|choeur|koor|choir overhead|choir overheads|choir front|choir back|choir left|choir right|kids choir|ensemble vocals|choir rehearsal|gospel choir',
     'choir'
   ),
   instrument(
@@ -269,7 +269,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   source(
     'condenser-mic',
     52,
-    'minis|mini condenser|mini condensers|miniature condenser|miniature condensers|hanging mic|hanging mics|condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|bdry|bdry mic|bndry|bndry mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip microphone|clip on microphone|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|condensador|condensatore|statico|condens|cnd|condenser pair|sd condenser|ld condenser|small diaphragm condenser|large diaphragm condenser|sdc pair|ldc pair|boundary plate|floor boundary|pencil|pencils|pencil mic|pencil mics|pencil pair|omni pair|omnis|cardioid condenser|choir mics|side fill mic|electret gooseneck|swan neck|swan neck mic|swanneck|stereo mic|ms mic|mid side mic|tube mic|valve mic|tube condenser|valve condenser|kugelmikro|grenzflache|grenzflachenmikrofon|schwanenhals|schwanenhalsmikrofon'
+    'minis|mini condenser|mini condensers|miniature condenser|miniature condensers|hanging mic|hanging mics|condenser|cond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|boundary mic|bdry|bdry mic|bndry|bndry mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip microphone|clip on microphone|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|condensador|condensatore|statico|condens|cnd|sd condenser|ld condenser|small diaphragm condenser|large diaphragm condenser|boundary plate|floor boundary|pencil|pencils|pencil mic|pencil mics|omnis|omni|omni mic|omni mics|cardioid condenser|choir mics|side fill mic|electret gooseneck|swan neck|swan neck mic|swanneck|stereo mic|ms mic|mid side mic|tube mic|valve mic|tube condenser|valve condenser|kugelmikro|grenzflache|grenzflachenmikrofon|schwanenhals|schwanenhalsmikrofon'
   ),
   source('condenser-mic', 52, 'lectern mic|lectern microphone|podium mic|pulpit mic|lectern gooseneck', 'speech'),
   source(
@@ -523,7 +523,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   box(
     'converter-up',
-    '-10 to +4 converter|-10 to +4|10 to 4 converter|consumer to pro converter|unbalanced to balanced converter|up converter|match box|line level converter|-10 +4 converter|level converter up|rca to xlr converter|consumer to pro|converter to pro'
+    'level converter|matching converter|-10 to +4 converter|-10 to +4|10 to 4 converter|consumer to pro converter|unbalanced to balanced converter|up converter|match box|line level converter|-10 +4 converter|level converter up|rca to xlr converter|consumer to pro|converter to pro'
   ),
   box(
     'converter-down',

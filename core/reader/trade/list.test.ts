@@ -154,3 +154,65 @@ describe('rows as people shorten them', () => {
     expect(read('Vocals: one dynamic\nMonitors: desk aux 1 to active wedge')).toHaveLength(2);
   });
 });
+
+describe('lists as bands write them', () => {
+  const read = (text: string): string[] =>
+    readList(text).rows.flatMap((r) =>
+      r.reading.specs.map((s) => `${s.channel ?? '-'} ${s.name}: ${s.source.model}${s.box ? ` ${s.box.model}` : ''}`)
+    );
+
+  it('a number before things is how many there are, where rows have no numbers', () => {
+    expect(
+      read('hey! we are four\nbass into a DI\n2 guitars, both amps need a mic\nkeys stereo (2 DI boxes)\n2 vocal mics')
+    ).toEqual([
+      '- Bass: passive-bass active-di',
+      '- Guitars 1: dynamic-mic',
+      '- Guitars 2: dynamic-mic',
+      '- Keys L: line-unbalanced passive-di',
+      '- Keys R: line-unbalanced passive-di',
+      '- Vocal mics 1: dynamic-mic',
+      '- Vocal mics 2: dynamic-mic'
+    ]);
+    expect(read('2 Snare\n3 Hat\n1 Kick').map((r) => r[0])).toEqual(['2', '3', '1']);
+  });
+
+  it('a box has its number before the socket, where ranges cannot be meant', () => {
+    expect(read('Gtr: dyn, sb1-1\nKit: kick in/out sb1-5/6\nKeys: 2 DIs sb2-1-2')).toEqual([
+      '1 Gtr: dynamic-mic',
+      '5 Kick in: dynamic-mic',
+      '6 Kick out: dynamic-mic',
+      '1 Keys 1: line-unbalanced passive-di',
+      '2 Keys 2: line-unbalanced passive-di'
+    ]);
+    expect(read('Vox: dyn, sb1-3\nGtr: DI sb 4').map((r) => r[0])).toEqual(['1', '2', '3', '4']);
+  });
+
+  it('a column for the DI beside one for the source, and one that ticks phantom', () => {
+    const table =
+      'Input\tName\tSource type\tDI?\tPhantom\nA1\tBD\tdynamic\tno\t-\nA3\tOH\tcondenser pair\tno\tyes\nA5\tKb\tsynth\tpassive DI\t-';
+    expect(read(table)).toEqual([
+      '1 BD: dynamic-mic',
+      '3 OH L: condenser-mic',
+      '4 OH R: condenser-mic',
+      '5 Kb: line-unbalanced passive-di'
+    ]);
+    expect(readList(table).rows[1].reading.said.phantom).toBe('on');
+    // The next channel is taken: it is one.
+    expect(read(table.replace('A5', 'A4'))[1]).toBe('3 OH: condenser-mic');
+  });
+
+  it('titles and what is not known yet are no rows; names stand before the first dash', () => {
+    expect(read('CONFERENCE DAY 2\nMain room:\nLavs - 2 radio - 9, 10\nBreakout room: tbc')).toEqual([
+      '9 Lavs 1: wireless-receiver',
+      '10 Lavs 2: wireless-receiver'
+    ]);
+  });
+
+  it('the channel is what the desk calls so, where rows are counted, too', () => {
+    expect(read('Line | Item | Mic | Ch strip\n1 | Harp | 2 condensers | 5/6\n2 | Vox | dyn | 7')).toEqual([
+      '5 Harp 1: condenser-mic',
+      '6 Harp 2: condenser-mic',
+      '7 Vox: dynamic-mic'
+    ]);
+  });
+});

@@ -1,7 +1,8 @@
 import { cutText } from '../../text/well-formed';
 import { readLine } from '../read-line';
-import { cellsOf, type Column, headingOf, type Table, tableOf } from './columns';
-import { channelsOf } from './pieces';
+import { withBoxNumbers } from './box-numbers';
+import { type Column, headingOf, type Table, tableOf } from './columns';
+import { CHANNEL, fromTable, fromText, isHeading, isNumbered, type Row } from './list-rows';
 import { boxesOfSpec, type LineSpec } from '../../plan/spec';
 import { withoutDitto } from './ditto';
 import { readTrade } from './read';
@@ -23,21 +24,25 @@ export interface ListReading {
   readonly table: Table | null;
 }
 
+/** What a row of text was taken apart into, and where rows go. */
+interface Found {
+  readonly row: Row;
+  readonly input: string | undefined;
+}
+
 const ALL_TO =
   /\b(?:all|everything|alles|all lines)\s+(?:is\s+|goes\s+)?(?:to|on|into|in|via|through|over)\s+(?:the\s+)?([a-z][a-z ]{1,20})/i;
 /** What is exact says how long its cables are. */
 const LENGTH = /\d\s*(?:m|ft)\b/;
-const CHANNEL =
-  /^\s*(?:#|ch\.?\s*|in\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[.:)]\s|[;,](?!\d)|\s|\t|$)/i;
-
 /**
  * Reads a pasted list. Blank rows, headings and letters around it are passed over; acts and notes are kept.
  * @param given what the columns of its table are, where somebody has said so; the first of them is the first
  */
 export function readList(text: string, given?: readonly Column[]): ListReading {
   const rows: ListRow[] = [];
+  const founds: Found[] = [];
   const unread: { row: number; text: string; why: string }[] = [];
-  const lines = withoutDitto(text.replace(/\r\n?/g, '\n').split('\n'));
+  const lines = withBoxNumbers(withoutDitto(text.replace(/\r\n?/g, '\n').split('\n')));
   const as = (found: Table | null): Table | null =>
     found && given ? { ...found, columns: found.columns.map((c, k) => given[k] ?? c) } : found;
   const heads = lines.map(headingOf);
@@ -46,7 +51,8 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   let table = as(guessed);
   let input: string | undefined;
   let act: string | undefined;
-  const numbered = first !== null || guessed !== null || lines.some((l) => CHANNEL.test(l) && /[a-z]/i.test(l));
+  const numbered = first !== null || guessed !== null || isNumbered(lines);
+  const top = lines.findIndex((l) => l.trim() !== '');
   lines.forEach((line, k) => {
     const body = line.trim();
     if (body === '' || /^[|\s:=_-]+$/.test(body)) return;
@@ -66,12 +72,15 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
     for (const part of cells ? [line] : partsOf(line)) {
       const found = cells ? fromTable(part, cells) : fromText(part, numbered);
       if (!found || found.rest === '' || isWhatComesBack(part)) continue;
+      if (found.channels.length === 0 && lines.length > 2 && isHeading(line, k === top)) continue;
       const reading = withPlace(found, input, found.act || act);
-      if (reading.specs.length > 0) rows.push({ row: k + 1, text: part, reading });
-      else if (found.channels.length > 0) unread.push({ row: k + 1, text: part, why: 'no source' });
+      if (reading.specs.length > 0) {
+        rows.push({ row: k + 1, text: part, reading });
+        founds.push({ row: found, input });
+      } else if (found.channels.length > 0) unread.push({ row: k + 1, text: part, why: 'no source' });
     }
   });
-  return { rows: paired(rows), unread, table: as(first ?? guessed) };
+  return { rows: paired(asManyAsFree(rows, founds)), unread, table: as(first ?? guessed) };
 }
 
 /** "Monitors: 2 wedges on separate mixes" is what the band hears, and no input; with a send it would be a line. */
@@ -92,6 +101,22 @@ function partsOf(line: string): string[] {
   return [line];
 }
 
+/** "3 OH, condenser pair" above "5 Bass": where the channels behind it are free, a row that says several of them has them, too. */
+function asManyAsFree(rows: readonly ListRow[], founds: readonly Found[]): ListRow[] {
+  const channel = (row: ListRow | undefined): number | undefined => row?.reading.specs[0]?.channel;
+  return rows.map((row, k) => {
+    const [from, next] = [channel(row), channel(rows[k + 1])];
+    if (founds[k].row.channels.length !== 1 || from === undefined || next === undefined || next < from + 2) return row;
+    const { name, rest } = founds[k].row;
+    const many = readTrade(name ? `${name}: ${rest}` : rest, founds[k].input ? { input: founds[k].input } : {});
+    const count = many.specs.filter((s) => !s.thru).length;
+    if (count < 2 || next < from + count || many.specs.some((s) => s.thru)) return row;
+    const { act, note } = row.reading.specs[0];
+    const more = { ...(act ? { act } : {}), ...(note ? { note } : {}) };
+    return { ...row, reading: { ...many, specs: many.specs.map((s, n) => ({ ...s, channel: from + n, ...more })) } };
+  });
+}
+
 /** "OH L" and "OH R" under each other are the two sides of a pair. */
 function paired(rows: readonly ListRow[]): ListRow[] {
   const side = (row: ListRow | undefined, letter: string): string | null =>
@@ -108,51 +133,6 @@ function paired(rows: readonly ListRow[]): ListRow[] {
     }
   });
   return out;
-}
-
-interface Row {
-  readonly channels: readonly number[];
-  readonly name: string | null;
-  readonly rest: string;
-  /** What it is and where it goes, without what is noted beside; of a table. */
-  readonly bare?: string;
-  readonly note?: string;
-  readonly act?: string;
-}
-
-function fromTable(line: string, { by, columns, heads }: Table): Row | null {
-  const cells = cellsOf(line, by);
-  const of = (column: Column): string =>
-    cells
-      .filter((_, k) => columns[k] === column || (column === 'note' && k >= columns.length))
-      .filter((c) => c !== '' && c !== '-' && c !== '–')
-      .join(', ');
-  const channels = channelsOf(of('channel'));
-  const name = of('name');
-  const note = of('note');
-  const bare = [of('what'), of('input')].filter(Boolean).join(', ');
-  const rest = [bare, lengthOf(of('length'), heads[columns.indexOf('length')]), note].filter(Boolean).join(', ');
-  if (channels.length === 0 || (name === '' && rest === '')) return null;
-  return { channels, name: name || null, rest: rest || name, bare, note, act: of('act') };
-}
-
-/** A length whose unit its heading tells, or nobody: metres then. */
-function lengthOf(cell: string, head = ''): string {
-  if (!/^\d+(?:[.,]\d+)?$/.test(cell)) return cell;
-  return `${cell} ${/\b(?:ft|feet)\b/i.test(head) ? 'ft' : 'm'}`;
-}
-
-function fromText(line: string, numbered: boolean): Row | null {
-  const channel = CHANNEL.exec(line);
-  if (!channel) {
-    if (numbered || line.trim().length > 200) return null;
-    return { channels: [], name: null, rest: line.trim() };
-  }
-  const rest = line.slice(channel[0].length).trim();
-  // The first of several cells, or what stands before a dash or a colon, is the name.
-  const parted = /^(.{1,60}?)(?:\s{2,}|\t|\s[-–—]\s|:\s)(.*)$/.exec(rest);
-  const name = parted && /[a-z]/i.test(parted[1]) ? parted[1].trim() : null;
-  return { channels: channelsOf(channel[1]), name, rest: name ? parted![2].replace(/\s{2,}|\t/g, ', ') : rest };
 }
 
 /** A row as a line: what its name says counts where the rest says nothing of it. */

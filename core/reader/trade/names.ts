@@ -1,4 +1,5 @@
 import { modelOf } from '../../gear/catalogue';
+import { SECTION } from './parts-of-text';
 import type { Piece } from './pieces';
 import { type Device, isAdjective, MICS, OVER, type Source } from './parts';
 import { channelRun, channelsSaid, counted, ofWhatKind, ONE_OF_ITS_KIND } from './sides';
@@ -6,7 +7,12 @@ import { channelRun, channelsSaid, counted, ofWhatKind, ONE_OF_ITS_KIND } from '
 export const sideName = (sides: number, count: number, k: number): string =>
   sides > 1 && count <= 3 && (k < 2 || sides === 3) ? ['L', 'R', 'click'][k] : String(k + 1);
 /** Words that make the name: those before a colon, or what is played with what nobody knows beside it. */
-export function namePieces(pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): Piece[] {
+export function namePieces(all: readonly Piece[], source: Source, unknown: readonly Piece[]): Piece[] {
+  // "Kit: kick in/out" is called after what is in it.
+  const ofAll = all.filter((p) => p.named);
+  const told = all.some((p) => !p.named && p.read.is === 'instrument');
+  const section = ofAll.length === 1 && ofAll[0].read.is === 'instrument' && SECTION.test(ofAll[0].text);
+  const pieces = told && section ? all.filter((p) => !p.named) : all;
   const before = pieces.filter((p) => p.named);
   // "gtr amp: dynamic on the cab": the amplifier is what it is called after.
   const called = before.some((p) => p.read.is === 'amp') && source.at !== null && source.at > before.at(-1)!.to;

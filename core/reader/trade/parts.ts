@@ -98,8 +98,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const bass = instruments.some((p) => ['bass-guitar', 'five-string-bass'].includes(p.read.instrument));
   // The first that is no name, and of names the first.
   const five = instruments.find((p) => p.read.instrument === 'five-string-bass');
-  // An "electric" double bass is no guitar, and a "guest acoustic" is no speaker.
-  const tells = (p: Piece): boolean => /^(?:elec(?:tric)?|guests?|host)$/i.test(p.text);
+  // An "electric" double bass is no guitar, a "guest acoustic" no speaker, and a bass with pedals none either.
+  const tells = (p: Piece): boolean => /^(?:elec(?:tric)?|guests?|host|pedals?|pedal ?board|fx board)$/i.test(p.text);
   const body = instruments.filter(
     (p) => !p.named && p.read.instrument !== 'programme' && !(tells(p) && instruments.some((o) => !tells(o)))
   );
@@ -245,6 +245,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     ['guitar', 'bass-guitar', 'five-string-bass', 'organ'].includes(played ?? '') &&
     (micBefore ||
       isHisRig(pieces, instrument) ||
+      // "both amps need a mic".
+      pieces.some(
+        (p, k) => p.read.is === 'amp' && pieces.slice(k + 1).some((o) => o.part === p.part && BARE_MIC.test(o.text))
+      ) ||
       pieces.some((p) => p.read.is === 'amp' && p.read.model === 'cabinet' && p.from > instrument.from)) &&
     !pieces.some((p) => p.read.is === 'di');
   // A desk is where a bass goes, not what it comes from; but no microphone has a line output.

@@ -144,7 +144,7 @@ export const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
 export const RANGE = at(String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*(?:(?:\+?48\s?v?|p48|(?:ph|f)antom)(?:\s+on)?)?\s*$)`);
 /** "…, 20-22, …", "four condensers 25-28 100 m multicore": in the middle, where nothing makes a measure of it. */
 export const RANGE_WITHIN = at(
-  String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*[,;)]|\s+${NUMBER}\s*(?:m|ft|feet|metres?|meters?)\b)`
+  String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*[,;()]|\s+${NUMBER}\s*(?:m|ft|feet|metres?|meters?)\b)`
 );
 /** "outs 1-2": which of its outputs. */
 export const RANGE_OUT = at(String.raw`\d{1,2}\s?[-–]\s?\d{1,2}(?![\d.,]*\d|\s*(?:m|ft|v|k)\b)`);

@@ -1,0 +1,98 @@
+import { cellsOf, type Column, type Table } from './columns';
+import { channelsOf } from './pieces';
+import { readTrade } from './read';
+
+/** What a row of a list says: its channels, what it is called, and how it is taken. */
+
+export interface Row {
+  readonly channels: readonly number[];
+  readonly name: string | null;
+  readonly rest: string;
+  /** What it is and where it goes, without what is noted beside; of a table. */
+  readonly bare?: string;
+  readonly note?: string;
+  readonly act?: string;
+}
+
+export const CHANNEL =
+  /^\s*(?:#|ch\.?\s*|in\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[.:)]\s|[;,](?!\d)|\s|\t|$)/i;
+/** A number that can only be the row's: with a sign behind it, or in a column of its own. */
+const SURELY = /^\s*(?:#\s*|ch\.?\s*)?[a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?\s*(?:[.:)]\s|[;,](?!\d)|\t|\s{2,})/i;
+/** At least so many rows begin with one, where it might as well tell how many there are of something. */
+const MOST_ROWS = 0.6;
+
+/** Whether rows begin with their channels; "2 guitars" among rows without a number are two of them. */
+export function isNumbered(lines: readonly string[]): boolean {
+  const rows = lines.filter((l) => l.trim() !== '' && /[a-z]/i.test(l));
+  if (rows.some((l) => SURELY.test(l))) return true;
+  const first = rows.flatMap((l) => CHANNEL.exec(l)?.[1] ?? []);
+  return (
+    first.length >= MOST_ROWS * rows.length ||
+    (first.length > 2 && new Set(first).size === first.length && ascends(first))
+  );
+}
+const ascends = (all: readonly string[]): boolean =>
+  all.every(
+    (text, k) =>
+      k === 0 || Number.parseInt(text.replace(/^\D/, ''), 10) > Number.parseInt(all[k - 1].replace(/^\D/, ''), 10)
+  );
+
+const NOT_YET = /^[^:]{1,40}[:\s–-]+(?:tbc|tba|n\/a|none|nothing|unused|not used)\.?\s*$/i;
+/** A heading, or a thing of which nothing is known yet: no row. @param first it is the first of all */
+export function isHeading(line: string, first: boolean): boolean {
+  const body = line.trim();
+  if (/:$/.test(body) || NOT_YET.test(body)) return true;
+  if (!first || CHANNEL.test(body)) return false;
+  const title = body === body.toUpperCase() || !/[,;:\t|→>]|\s[-–—]\s|\(/.test(body);
+  const told = readTrade(body).pieces.some(({ read }) =>
+    ['source', 'di', 'box', 'input', 'cable', 'length', 'phantom'].includes(read.is)
+  );
+  return title && !told && body.split(/\s+/).length > 2;
+}
+
+/** Cells that say that there is none. */
+const EMPTY = /^(?:|-|–|—|n|no|none|0|x?n\/a)$/i;
+const YES = /^(?:y|yes|x|✓|✔|on|1|\+|●|•|ja|oui|si|sí|48v?|\+48v?)$/i;
+const PHANTOM = /48|phantom|p48|ph\.?$/i;
+
+/** A row of a table. */
+export function fromTable(line: string, { by, columns, heads }: Table): Row | null {
+  const cells = cellsOf(line, by);
+  const of = (column: Column): string =>
+    cells
+      .map((c, k) => (column === 'note' && PHANTOM.test(heads[k] ?? '') && YES.test(c) ? '48V' : c))
+      .filter((_, k) => columns[k] === column || (column === 'note' && k >= columns.length))
+      .filter((c) => (column === 'channel' || column === 'name' ? c !== '' && c !== '-' && c !== '–' : !EMPTY.test(c)))
+      .join(', ');
+  const channels = channelsOf(of('channel'));
+  const name = of('name');
+  const note = of('note');
+  const bare = [of('what'), of('input')].filter(Boolean).join(', ');
+  const rest = [bare, lengthOf(of('length'), heads[columns.indexOf('length')]), note].filter(Boolean).join(', ');
+  if (channels.length === 0 || (name === '' && rest === '')) return null;
+  return { channels, name: name || null, rest: rest || name, bare, note, act: of('act') };
+}
+
+/** A length whose unit its heading tells, or nobody: metres then. */
+function lengthOf(cell: string, head = ''): string {
+  if (!/^\d+(?:[.,]\d+)?$/.test(cell)) return cell;
+  return `${cell} ${/\b(?:ft|feet)\b/i.test(head) ? 'ft' : 'm'}`;
+}
+
+/** A row that is text. @param numbered rows of this list begin with their channels */
+export function fromText(line: string, numbered: boolean): Row | null {
+  const channel = numbered ? CHANNEL.exec(line) : null;
+  if (!channel) {
+    if (numbered || line.trim().length > 200) return null;
+    // "Lavs - 3 radio - 9, 10, 11": what stands before the first of several dashes is the name.
+    const dashed = /^\s*([^\d:]{1,40}?)\s[-–—]\s(.+)$/.exec(line);
+    return dashed && /[a-z]/i.test(dashed[1])
+      ? { channels: [], name: dashed[1], rest: dashed[2].trim() }
+      : { channels: [], name: null, rest: line.trim() };
+  }
+  const rest = line.slice(channel[0].length).trim();
+  // The first of several cells, or what stands before a dash or a colon, is the name.
+  const parted = /^(.{1,60}?)(?:\s{2,}|\t|\s[-–—]\s|:\s)(.*)$/.exec(rest);
+  const name = parted && /[a-z]/i.test(parted[1]) ? parted[1].trim() : null;
+  return { channels: channelsOf(channel[1]), name, rest: name ? parted![2].replace(/\s{2,}|\t/g, ', ') : rest };
+}
