@@ -234,7 +234,7 @@ const active = <const Id extends string>(c: Active & { id: Id }): Model<Id> => (
   },
   options: { pad, lift, polarity, cut, thru: { choices: ['direct', 'buffered'], default: 'direct' }, power },
   ports: [jackIn, jackThru, xlrOut],
-  feeds: ['phantom'],
+  feeds: ['phantom', 'supply'],
   buffers: true,
   dc: 'blocked',
   stamp(s) {
@@ -320,7 +320,7 @@ const speakerBox = defineModel({
     power
   },
   ports: speakerPorts,
-  feeds: ['phantom'],
+  feeds: ['phantom', 'supply'],
   buffers: true,
   dc: 'blocked',
   stamp(s) {

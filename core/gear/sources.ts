@@ -211,7 +211,7 @@ const condenser = defineModel({
     cut: { choices: ['off', '80'], default: 'off' }
   },
   ports: [{ id: 'out', way: 'out', socket: 'xlr', carries: 'balanced', level: 'microphone' }],
-  feeds: ['phantom'],
+  feeds: ['phantom', 'supply'],
   signal: { instrument: 'vocals', nature: 'resistive' },
   dc: 'blocked',
   stamp(s) {

@@ -76,6 +76,57 @@ describe('from words to verdict', () => {
       []
     ],
     ['keyboard, 2 m, passive DI, 20 m xlr, mic input', 'clean', 'note', null, ['phantom-blocked']],
+    // ... and may come from elsewhere, or by the side that is wired straight through.
+    [
+      'condenser mic, 10 m xlr, isolated leg of a splitter whose direct leg feeds the desk with phantom on, 30 m xlr, mic input with phantom off',
+      'clean',
+      'note',
+      null,
+      ['phantom-blocked', 'phantom-off']
+    ],
+    [
+      'condenser mic, 10 m xlr, isolated leg of a splitter with the direct leg unconnected, 30 m xlr, mic input with phantom on',
+      'stop',
+      'stop',
+      'phantom-blocked',
+      []
+    ],
+    [
+      'passive bass, 3 m jack, active DI on the direct leg of a splitter, 40 m xlr, mic input with phantom on',
+      'clean',
+      'note',
+      null,
+      ['phantom-blocked']
+    ],
+    [
+      'condenser mic, 5 m xlr, phantom power supply unit, 20 m xlr, mic input without phantom',
+      'clean',
+      'note',
+      null,
+      ['phantom-off', 'phantom-none']
+    ],
+    // A cabinet in parallel is a load, two speakers on one output are no two plugs, and what is joined does not cancel.
+    [
+      '100 W bass amplifier speaker output paralleled with its 8 ohm cabinet, speaker DI with 40 dB pad, 30 m xlr, mic input',
+      'clean',
+      'note',
+      null,
+      ['no-load']
+    ],
+    [
+      'mono desk output to two active speakers by a Y lead, 30 m xlr each',
+      'clean',
+      'note',
+      null,
+      ['half-balanced', 'long-unbalanced']
+    ],
+    [
+      'phone headphone output, 3 m minijack to XLR lead joining tip and ring, mic input',
+      'care',
+      'stop',
+      null,
+      ['stereo-cancels']
+    ],
     ['ribbon mic, 10 m xlr, patch bay, mic input, phantom on', 'stop', 'stop', 'phantom-on-ribbon', []],
     ['ribbon mic, 10 m xlr, mic input, phantom on', 'care', 'care', 'phantom-on-ribbon', []],
     // An unbalanced run by what it costs.

@@ -149,7 +149,7 @@ export function silencesOf(plan: Plan, line: Line): Variant[] {
   const list: Variant[] = [still({ code: 'source-off' }, PRIOR.off)];
   for (const id of line.devices.slice(1, -1)) {
     const { model, feed } = settingsAt(plan, id);
-    if (model.family !== 'box' || feed === 'none' || feed === 'phantom') continue;
+    if (model.family !== 'box' || ['none', 'phantom', 'supply'].includes(feed)) continue;
     const by = feed === 'battery' ? 'battery' : 'mains';
     list.push(still({ code: 'no-power', model: model.id, feed: by }, PRIOR.empty));
   }

@@ -170,6 +170,8 @@ const PHRASES: readonly (readonly [readonly string[], Meaning])[] = [
   [['earthed'], { role: 'switch', of: 'source', setting: 'feed', value: 'mains-1' }],
   [['wall-wart', 'two-pin'], { role: 'switch', of: 'source', setting: 'feed', value: 'mains-2' }],
   [['from battery', 'battery powered'], { role: 'switch', of: 'source', setting: 'feed', value: 'battery' }],
+  [['phantom from elsewhere'], { role: 'switch', of: 'source', setting: 'feed', value: 'supply' }],
+  [['own phantom supply'], { role: 'switch', of: 'box', setting: 'feed', value: 'supply' }],
   [['exposed'], { role: 'exposure', exposure: 'lead' }],
   [['buried'], { role: 'exposure', exposure: 'buried' }],
   [['and', 'then', 'into', 'to', 'with', 'a', 'an', 'the', 'of', 'cable'], { role: 'filler' }]

@@ -64,6 +64,7 @@ const FEED_NAMES: Readonly<Record<Feed, string>> = {
   'mains-2': 'two-pin mains or wall wart',
   battery: 'battery',
   phantom: 'phantom',
+  supply: 'phantom from elsewhere',
   'plug-in': 'plug-in power',
   none: 'none'
 };

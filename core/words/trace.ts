@@ -48,6 +48,8 @@ export function feedText({ feed, unearthed }: Pick<EarthPoint, 'feed' | 'unearth
       return 'battery';
     case 'phantom':
       return 'phantom';
+    case 'supply':
+      return 'phantom from elsewhere';
     case 'plug-in':
       return 'plug-in power';
     case 'none':

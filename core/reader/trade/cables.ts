@@ -15,7 +15,7 @@ const DEFAULT_PHONO = 1.2;
 const DEFAULT_RUN = 5;
 const DEFAULT_PATCH = 1;
 /** What an adapter, or the second plug of a lead that is read as one, sits on. */
-const DEFAULT_PLUG = 0.5;
+const DEFAULT_PLUG = 0.02;
 /** All metres of a length: "2x 3 m" of one line are six of them, of a pair three each. @param one it is one line */
 export function metresOf(pieces: readonly Piece[], piece: Piece, one: boolean): number {
   if (piece.read.is !== 'length') return 0;
@@ -126,9 +126,13 @@ function placesOf(pieces: readonly Piece[], source: Source, boxes: readonly Devi
  * A lead that parts left from right, of a stereo jack: its plugs are two, or RCAs, of which there are always two. Where nobody says what
  * lead it is, and it goes to no microphone input, one takes the lead that works.
  */
+/** "minijack to two jacks": two plugs, and not "to two active speakers". */
+const TO_TWO =
+  /\bto (?:an? )?(?:pair of|two|twin|dual|double|2x?) ?(?:mono |unbalanced |separate |male |ts |of )*(?:jacks?|plugs?|ts\b|trs\b|6[.,]35?|6[.,]3|1\/4|1 4|quarter|rcas?\b|phonos?\b|cinch|xlrs?\b|mono\b)/;
+
 function partsSides(pieces: readonly Piece[], source: Source, boxes: readonly Device[], input: Device): boolean {
   const text = pieces.map((p) => p.text.toLowerCase()).join(' ');
-  if (/\bto (?:an? )?(?:pair of |two|twin|dual|double|2\b)/.test(text)) return true;
+  if (TO_TWO.test(text)) return true;
   if (modelOf(source.model).ports[0].socket !== 'mini' || boxes.length > 0) return false;
   if (/\bto (?:an? )?(?:rca|phono)/.test(text)) return true;
   const { carries, level } = modelOf(input.model).ports[0];

@@ -8,6 +8,7 @@ import {
   LEVEL,
   BARE_LEVEL,
   PHANTOM,
+  PHANTOM_ELSEWHERE,
   CUT,
   CUT_OUT,
   INLINE,
@@ -169,6 +170,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     })) ??
     of(match(UP), () => ({ is: 'box', model: 'converter-up' })) ??
     of(match(DOWN), () => ({ is: 'box', model: 'converter-down' })) ??
+    of(match(PHANTOM_ELSEWHERE), () => ({ is: 'phantom-elsewhere' })) ??
     of(match(PHANTOM), (m) => ({ is: 'phantom', on: m[1] === undefined && (m[2] === undefined || m[2] === 'on') })) ??
     of(pieces.some((p) => p.read.is === 'source' && p.read.model === 'condenser-mic') ? match(BARE_48) : null, () => ({
       is: 'phantom',

@@ -12,7 +12,9 @@ const MOST_BETWEEN = 2;
 /** The pieces, with a thing before its own input or output read as that, where the trade knows one. */
 export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
   pieces.map((p, k): Piece => {
-    const read = p.named ? null : (itsInput(pieces, k) ?? itsOutput(pieces, k) ?? between(pieces, k));
+    const read = p.named
+      ? null
+      : (itsInput(pieces, k) ?? itsOutput(pieces, k) ?? between(pieces, k) ?? builtIn(pieces, k));
     return read ? { ...p, read } : p;
   });
 
@@ -22,6 +24,17 @@ function between(pieces: readonly Piece[], k: number): Read | null {
   const alone = pieces.every((p, n) => n === k || p.part !== part);
   const behind = pieces.some((p) => p.part > part);
   return /^converter$/i.test(text) && part > 0 && alone && behind ? { is: 'box', model: 'converter-up' } : null;
+}
+
+/** "acoustic preamp, 3 m jack, active DI": before a DI it is the guitar's own, and no pedal with one built in. */
+function builtIn(pieces: readonly Piece[], k: number): Read | null {
+  const { read, text } = pieces[k];
+  if (read.is !== 'di' || read.model !== 'preamp-di' || !/^(?:acoustic|onboard|built-?in) preamp$/i.test(text))
+    return null;
+  const more = pieces.slice(k + 1).some((p) => p.read.is === 'di');
+  return more && !pieces.slice(0, k).some((p) => p.read.is === 'source')
+    ? { is: 'source', model: 'acoustic-preamp', weight: 56 }
+    : null;
 }
 
 function itsInput(pieces: readonly Piece[], k: number): Read | null {

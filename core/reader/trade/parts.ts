@@ -311,6 +311,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // Without a preamp an acoustic instrument is what is glued under its saddle.
   if (model === 'acoustic-preamp' && pieces.some((p) => p.read.is === 'without' && p.read.what.is === 'preamp'))
     model = 'piezo';
+  if (model === 'active-guitar' && bass) model = 'active-bass';
   if (model === 'active-guitar' && played !== null && ACOUSTIC.has(played)) model = 'acoustic-preamp';
   // A name that nobody knows and "outs": some device with line outputs.
   const nameless = pieces.find(

@@ -19,6 +19,8 @@ export type Read =
   /** Of the battery that feeds it. */
   | { is: 'battery-low'; volts?: number }
   | { is: 'on-battery' }
+  /** Phantom comes from a supply of its own, or from the other leg of a splitter. */
+  | { is: 'phantom-elsewhere' }
   | { is: 'on-mains'; earthed: boolean }
   | { is: 'cabinet-off' }
   /** Volts of an output: peak, or average RMS. */

@@ -95,6 +95,7 @@ export function applySettings(
     } else if (read.is === 'lift') put(piece, has('lift', 'lifted'), 'lift', read.lifted ? 'lifted' : 'joined');
     else if (read.is === 'topology') put(piece, has('topology', read.topology, [source]), 'topology', read.topology);
     else if (read.is === 'on-battery' || read.is === 'on-mains') fed(piece);
+    else if (read.is === 'phantom-elsewhere') put(piece, has('feed', 'supply', [source, ...boxes]), 'feed', 'supply');
     else if (read.is === 'cabinet-off') put(piece, has('cabinet', 'none', [source]), 'cabinet', 'none');
     else if (read.is === 'volts') {
       if (read.peak) peakOf(piece, read.volts);

@@ -17,6 +17,10 @@ export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
   String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
 );
+/** Phantom that comes neither from the input that a line ends in: from the other leg of a splitter, or a supply of its own. */
+export const PHANTOM_ELSEWHERE = at(
+  String.raw`(?:(?:whose|with|and)\s+)?(?:its\s+|the\s+)?(?:direct|other)\s+(?:leg|side|out(?:put)?|path|feed)\s+(?!unconnected|open|unused)(?:(?!\b(?:no|off|without|unconnected)\b)[a-z\s-])*?\b(?:with|which\s+supplies|that\s+supplies|supplies|supplying|which\s+provides|provides|providing|which\s+gives|gives|giving|has|which\s+has|sends|sending)\s+(?:the\s+)?(?:\+?48\s?v\s+)?(?:phantom(?:\s+power)?|\+?48\s?v)(?:\s+on)?(?!\s+off)|(?:\+?48\s?v\s+|phantom\s+)(?:power\s+)?(?:is\s+)?(?:supplied\s+|provided\s+|taken\s+|coming\s+|comes\s+|fed\s+)?(?:from|by|via)\s+(?:the\s+)?(?:direct|other|foh|front[\s-]of[\s-]house|monitor|main|recording|broadcast)(?:\s+(?:leg|side|desk|split|output|out|console|path|mixer|engineer))*|(?:external|inline|in-line|separate|own|stand-?alone|dedicated|battery)\s+phantom(?:\s+power)?\s+(?:supply|unit|box|psu|injector)|phantom(?:\s+power)?\s+(?:supply|unit|psu|injector)(?:\s+(?:before|ahead\s+of|in\s+front\s+of|upstream\s+of)\s+(?:the\s+)?(?:splitter|split|isolator|transformer))?`
+);
 /** "48" and no more, said of a microphone that wants it. */
 export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
 /** "+4" and "-10" of a line, without their unit. */
@@ -39,7 +43,7 @@ export const CABINET = at(
 );
 /** "speaker DI across the cab", "tapped off his cabinet": it stays plugged. */
 export const CABINET_TAPPED = at(
-  String.raw`(?:off|across|from|tapping|tapped\s+(?:off|from)|(?:in\s+)?parallel(?:ed)?\s+(?:to|with))\s+(?:the\s+|his\s+|her\s+|their\s+|its\s+|an?\s+)?(?:guitar\s+|gtr\s+|bass\s+|speaker\s+|[124]x1[025]\s+)?(?:cabinet|cab|speaker)(?![a-z])(?!\s+(?:out|line|socket|jack|level|emul|sim))`
+  String.raw`(?:off|across|from|tapping|tapped\s+(?:off|from)|(?:in\s+)?parallel(?:ed)?\s+(?:to|with))\s+(?:the\s+|his\s+|her\s+|their\s+|its\s+|an?\s+)?(?:guitar\s+|gtr\s+|bass\s+|speaker\s+|[124]x1[025]\s+)?(?:\d{1,2}[\s-]*(?:ohms?|ω)\s+)?(?:cabinet|cab|speaker)(?![a-z])(?!\s+(?:out|line|socket|jack|level|emul|sim))`
 );
 /** A DI that is made for a loudspeaker's level. */
 export const SPEAKER_DI = /\b(?:speaker|spkr?|spk)[\s-]*(?:level|lvl)?[\s-]*di\b/;
