@@ -34,8 +34,8 @@ export function checkBalance(c: JoinContext): Finding[] {
       finding(
         severity === 'clean' ? 'short-unbalanced' : 'long-unbalanced',
         c.at,
-        { severity, value: unbalanced, unit: 'm', limit, school: 'unbalanced' },
-        [fact('metres', 'length', unbalanced), fact('limit', 'length', limit)]
+        { severity, value: toDecimetre(unbalanced), unit: 'm', limit, school: 'unbalanced' },
+        [fact('metres', 'length', toDecimetre(unbalanced)), fact('limit', 'length', limit)]
       )
     );
   }
@@ -51,6 +51,9 @@ export function checkBalance(c: JoinContext): Finding[] {
     );
   return out;
 }
+
+/** What an adapter adds is no length that anybody says. */
+const toDecimetre = (metres: number): number => (metres < 1 ? metres : Math.round(metres * 10) / 10);
 
 /** Metres of unbalanced run up to and including this cable since the last output; null when this stretch is balanced. */
 function runMetres(c: JoinContext): number | null {

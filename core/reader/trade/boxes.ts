@@ -24,6 +24,10 @@ function isPlace(pieces: readonly Piece[], k: number): boolean {
   const told = pieces.some((p) => !p.named && (p.read.is === 'source' || p.read.is === 'instrument'));
   if (pieces[k].named && told) return true;
   if (/^mixer$/i.test(text) && isLast(pieces, k)) return true;
+  // "small mixer microphone input" is that mixer's.
+  const next = pieces[k + 1];
+  if (next?.part === part && next.read.is === 'input' && modelOf(next.read.model).ports[0].level !== 'speaker')
+    return true;
   // A bare "mixer" beside an input, or as the last thing before one, is the desk.
   const after = pieces.slice(k + 1);
   const last = !after.some((p) => p.read.is === 'box' || p.read.is === 'di' || p.read.is === 'length');

@@ -75,7 +75,9 @@ export function cablesOf(
   const cables = models.map((from, k): CableSpec => {
     const last = k === models.length - 1;
     const joint = (id: string | undefined): boolean => id !== undefined && modelOf(id).family === 'joint';
-    const usual = joint(from)
+    // Of a lead that is told as an adapter its length is said once.
+    const plug = joint(from) || (joint(models[k + 1]) && metres[k + 1] !== undefined && metres[k] === undefined);
+    const usual = plug
       ? DEFAULT_PLUG
       : k === 0
         ? boxes.length === 0 && last && modelOf(source.model).ports[0].carries === 'balanced'

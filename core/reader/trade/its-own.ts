@@ -14,7 +14,7 @@ export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
   pieces.map((p, k): Piece => {
     const read = p.named
       ? null
-      : (itsInput(pieces, k) ?? itsOutput(pieces, k) ?? between(pieces, k) ?? builtIn(pieces, k));
+      : (itsInput(pieces, k) ?? ofAmp(pieces, k) ?? itsOutput(pieces, k) ?? between(pieces, k) ?? builtIn(pieces, k));
     return read ? { ...p, read } : p;
   });
 
@@ -35,6 +35,16 @@ function builtIn(pieces: readonly Piece[], k: number): Read | null {
   return more && !pieces.slice(0, k).some((p) => p.read.is === 'source')
     ? { is: 'source', model: 'acoustic-preamp', weight: 56 }
     : null;
+}
+
+/** "guitar amp high impedance input": of an amplifier it is where one plugs in, and not what a microphone stands before. */
+function ofAmp(pieces: readonly Piece[], k: number): Read | null {
+  const [p, next] = [pieces[k], pieces[k + 1]];
+  const input = ({ read }: Piece): boolean => read.is === 'input' && read.model === 'instrument-in';
+  const amp = ({ read }: Piece): boolean => read.is === 'amp' && read.model === 'amp-in';
+  if (amp(p) && next?.part === p.part && input(next)) return { is: 'filler' };
+  const before = pieces[k - 1];
+  return input(p) && before?.part === p.part && amp(before) ? { is: 'input', model: 'amp-in' } : null;
 }
 
 function itsInput(pieces: readonly Piece[], k: number): Read | null {

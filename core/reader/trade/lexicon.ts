@@ -608,7 +608,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'power-amp-in',
-    'drum fill amp|side fill amp|sidefill amp|fill amp|wedge amp|monitor amp|power amp in|power amp input|power amp inputs|poweramp in|amp rack in|power amp ins|power amplifier input|to power amp|powered amp in|zone amp|pa amp in|100 v amp in'
+    '100 v line amplifier input|100 v line amplifier|100 v line amp|100 v amp|100 v amp in|100 v amp input|100 v amp line in|100 v amplifier|100 v amplifier input|100v line amplifier input|100v line amplifier|100v line amp|100v amp|100v amp in|100v amp input|100v amp line in|100v amplifier|100v amplifier input|70v amp|70 v amp|70v amplifier|70 v amplifier|installation amp|installation amplifier|paging amp|paging amplifier|zone amp|zone amplifier|drum fill amp|side fill amp|sidefill amp|fill amp|wedge amp|monitor amp|power amp in|power amp input|power amp inputs|poweramp in|amp rack in|power amp ins|power amplifier input|to power amp|powered amp in|zone amp|pa amp in|100 v amp in'
   ),
   input(
     'insert-return',

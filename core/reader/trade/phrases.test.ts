@@ -341,3 +341,42 @@ describe('a pasted list', () => {
     ]);
   });
 });
+
+describe('what a word is of, by what stands beside it', () => {
+  const spec = (text: string) => readTrade(text).specs[0];
+
+  it('an amplifier with an input is where one goes, a mixer with one likewise', () => {
+    expect(spec('dynamic mic, 5 m XLR to jack lead, guitar amp high impedance input').input.model).toBe('amp-in');
+    const mixer = spec('condenser mic, 20 m XLR, small mixer microphone input without phantom');
+    expect([mixer.box, mixer.input.model]).toEqual([null, 'mic-in']);
+    expect(spec('keys, small mixer, 20 m XLR, mic input').box?.model).toBe('small-mixer');
+  });
+
+  it('a lead that is an adapter is as long as was said', () => {
+    const { lead, run } = spec('desk output, XLR to RCA lead with pin 3 open, 3 m, RCA line input');
+    expect(lead!.metres + run!.metres).toBeCloseTo(3, 1);
+  });
+
+  it('a preamp before a DI is the guitar’s own; of a pedal with one built in no more is said', () => {
+    expect(spec('acoustic preamp, 3 m jack, active DI').source.model).toBe('acoustic-preamp');
+    expect(spec('acoustic preamp pedal, XLR out').box?.model).toBe('preamp-di');
+  });
+
+  it('phantom may come from elsewhere', () => {
+    expect(spec('condenser, isolated split, phantom from the FOH desk, mic input').source.settings.feed).toBe('supply');
+    expect(spec('condenser, isolated split, phantom from the desk, mic input').source.settings.feed).toBeUndefined();
+    expect(
+      spec('condenser, isolated split, direct leg to a desk with phantom off').source.settings.feed
+    ).toBeUndefined();
+  });
+
+  it('two outputs on one lead are told, where the line became one of them', () => {
+    expect(readTrade('keys outputs summed by a Y lead into one DI').ignored.map((p) => p.text)).toEqual(['Y']);
+    expect(readTrade('desk output to two active speakers by a Y lead').ignored).toEqual([]);
+  });
+
+  it('where it goes, what leads there, and where it comes from, told backwards', () => {
+    const { source, lead, input } = spec('powered speaker fed by a 50 m jack lead from a small mixer');
+    expect([source.model, lead!.metres, input.model]).toEqual(['line-balanced', 50, 'speaker-in']);
+  });
+});

@@ -151,6 +151,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     ...pieces.filter(
       ({ read, text }) => read.is === 'box' && JOINING.test(text) && !list.some((b) => b.model === read.model)
     ),
+    ...pieces.filter((p) => isSummingY(text, p) && !list.some((b) => SUMS.test(b.model))),
     ...pieces.filter((p) => isNoChannel(pieces, p, channels)),
     ...pieces.filter(
       (p) =>
@@ -180,6 +181,11 @@ const byItsModule = (pieces: readonly Piece[], source: Device, boxes: readonly D
 
 /** Joins that only two sides of one plug have: two outputs of two things on one lead are no line. */
 const JOINING = /^(?:joined|y[ -]lead)/i;
+
+/** "both outputs summed by a Y lead": two outputs on one lead, where the line became the output of one. */
+const isSummingY = (text: string, { text: word }: Piece): boolean =>
+  /^y$/i.test(word) && /\b(?:summed|joined|combined|merged|mixed)\b[^,;]*\by\b/i.test(text);
+const SUMS = /^(?:plain-y|merge-box|y-)/;
 
 /** A channel that was said and that no line has: of two lists of them the other one. */
 const isNoChannel = (pieces: readonly Piece[], piece: Piece, channels: readonly number[]): boolean =>

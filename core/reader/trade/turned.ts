@@ -9,6 +9,9 @@ type Reader = (text: string, options: Options) => TradeReading;
 /** "camera input from mixer output": where it goes was said first, and where it comes from behind a word. */
 const FROM = /,?\s(?:(?:is|being|are)\s)?(?:(?:fed|driven|supplied|connected)\s)?(?:from|by)\s/i;
 
+/** A mixer that ends what was typed is where the line comes from: its output. */
+const MIXER = /\bmixer\s*$/i;
+
 const BACK = /\s*(?:<[-=]{1,2}|←)\s*/g;
 
 /** "SB 5 <- 20 m <- active DI <- bass": read from its source on. */
@@ -47,6 +50,13 @@ export function turned(text: string, pieces: readonly Piece[], options: Options,
   const from = FROM.exec(text);
   if (!from) return null;
   const behind = from.index + from[0].length;
+  // "speaker fed by a 50 m lead from a small mixer": what leads there is said between.
+  const again = FROM.exec(text.slice(behind));
+  if (again && MIXER.test(text)) {
+    const middle = text.slice(behind, behind + again.index);
+    const source = `${text.slice(behind + again.index + again[0].length).trim()} out`;
+    return read(`${source}, ${middle}, ${text.slice(0, from.index)}`, options);
+  }
   const before = pieces.filter((p) => p.to <= from.index);
   const after = pieces.filter((p) => p.from >= behind);
   const comes = (some: readonly Piece[]): boolean =>
