@@ -52,7 +52,7 @@ const ofEach = (behind: string): string =>
   behind
     .split(',')
     .slice(1)
-    .filter((part) => /\b(?:each|both|all)\b/i.test(part))
+    .filter((part) => /\b(?:each|both|all)\b|\b(?:2|two)\s*x?\s*di'?s?\b|\bdi'?s\b/i.test(part))
     .map((part) => `,${part}`)
     .join('');
 /** Where a text falls into two takes, one of them by a microphone; null where it does not. */
@@ -77,7 +77,7 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
     const two = mics === 2 && told(before) && told(after) && kindOf(before) !== kindOf(after);
     if (plus[0].includes(',') && !((mics === 1 || two) && after[0] && takeOf(after[0]))) continue;
     // "magnetic + piezo, 7/8": two pickups on one instrument.
-    const pickups = channelsSaid(pieces).length === 2 && one === 'pickup' && other === 'pickup';
+    const pickups = channelsSaid(pieces).length === 2 && one === 'pickup' && second[0] === 'pickup';
     if ((mics === 0 && !pickups) || (mics === 2 && !(told(before) && told(after)))) continue;
     // A slash joins but the two words beside it; elsewhere it parts channels and sides.
     if (plus[0].includes('/') && !(takeOf(before[before.length - 1]) && takeOf(after[0]))) continue;

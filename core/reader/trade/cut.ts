@@ -89,7 +89,8 @@ export function cut(text: string, row = false): Piece[] {
       }
       continue;
     }
-    const word = /^[^\s,;|>→(){}[\]:/]+/.exec(lower.slice(i))?.[0] ?? lower[i];
+    const whole = /^[^\s,;|>→(){}[\]:/]+/.exec(lower.slice(i))?.[0] ?? lower[i];
+    const word = beforeKnown(lower, i, whole);
     // "2. snare": the number of a row among others.
     const row = /^\d{1,3}\.$/.test(word) && pieces[pieces.length - 1]?.part !== part;
     const value = row || /^\d+$/.test(word) ? Number.parseInt(word, 10) : null;
@@ -102,6 +103,15 @@ export function cut(text: string, row = false): Piece[] {
 const BY_ITS_SOCKET = 51;
 const SOCKET = /^(?:rf|fb|fp|wp|wb|jb|tl|wl|cp)[\s-]?\d{1,2}(?:[-./]\d{1,2})?(?=\s+[a-z])/;
 const ONLY_CHANNELS = /^\s*(?:(?:sb|mc|ch|chs|channels?|inputs?|snake|stage\s?box)\s*)?[a-d]?\d[\d\s,/&+–-]*$/;
+
+/** "P-bass": what stands before the hyphen, where behind it stands an instrument. */
+function beforeKnown(lower: string, i: number, word: string): string {
+  const hyphen = word.lastIndexOf('-') + 1;
+  if (hyphen < 2 || hyphen === word.length) return word;
+  const known = phraseAt(lower, i + hyphen, false);
+  const plays = known?.sense.is === 'instrument' && known.as === undefined;
+  return plays ? word.slice(0, hyphen) : word;
+}
 
 /** How much of it are channels: "25 26 27" where each follows the one before, of "SB 9 12" the first. */
 function length(list: RegExpExecArray): number {

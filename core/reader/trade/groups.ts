@@ -25,17 +25,46 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
       continue;
     }
     if (heads.length > channels.length) continue;
+    const allNumbered = heads.every((one) => NUMBERED.test(one)) && heads.length === channels.length;
+    // "gtr 2 DI" among others of its kind is the second, and not two of them.
+    const sizes = sizesOf(
+      heads,
+      heads.map((one) => (allNumbered ? 1 : count(one))),
+      channels.length
+    );
+    if (!sizes) continue;
     let at = 0;
-    const allNumbered = heads.every((one) => NUMBERED.test(one));
-    const ones = heads.map((one): One => {
-      // "gtr 2 DI" among others of its kind is the second, and not two of them.
-      const many = allNumbered && heads.length === channels.length ? 1 : count(one);
-      return { text: one, channels: channels.slice(at, (at += many)) };
+    return heads.map((one, k) => {
+      const own = channels.slice(at, (at += sizes.all[k]));
+      return sizes.all[k] > sizes.own[k]
+        ? { text: `${one}, ch ${own.join('/')}`, channels: [] }
+        : { text: one, channels: own };
     });
-    if (at === channels.length && ones.every((one) => one.channels.length > 0)) return ones;
   }
   return null;
 }
+
+/** "kick, snare, OH, 1-4": how many there are of each, what may be several taking what is left; null where it does not come out. */
+function sizesOf(
+  heads: readonly string[],
+  own: readonly number[],
+  channels: number
+): { readonly own: readonly number[]; readonly all: readonly number[] } | null {
+  if (own.some((n) => n === 0)) return null;
+  const sum = (some: readonly number[]): number => some.reduce((a, b) => a + b, 0);
+  if (sum(own) === channels) return { own, all: own };
+  const may = heads.flatMap((one, k) => (SEVERAL.test(one) && own[k] === 1 ? [k] : []));
+  // Beside others overheads are two.
+  const two = may.length > 1 ? may.filter((k) => OVERHEADS.test(heads[k])) : [];
+  const open = may.filter((k) => !two.includes(k));
+  const least = own.map((n, k) => (two.includes(k) ? 2 : n));
+  const more = channels - sum(least);
+  if (open.length > 1 || more < 0 || more > MOST_MORE || (more > 0 && open.length === 0)) return null;
+  return { own, all: least.map((n, k) => n + (k === open[0] ? more : 0)) };
+}
+const OVERHEADS = /^\s*(?:oh|ohs|overheads?)\b/i;
+const SEVERAL = /^\s*(?:oh|ohs|overheads?|toms|bvs?|bgvs?|choir|horns|congas|keys|tracks|playback)\b/i;
+const MOST_MORE = 3;
 
 const NUMBERED = /^\s*[\p{L}][\p{L}\s]*\d{1,2}(?![\p{L}\d]|\s*(?:m|ft)\b)/u;
 

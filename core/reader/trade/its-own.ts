@@ -14,7 +14,12 @@ export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
   pieces.map((p, k): Piece => {
     const read = p.named
       ? null
-      : (itsInput(pieces, k) ?? ofAmp(pieces, k) ?? itsOutput(pieces, k) ?? between(pieces, k) ?? builtIn(pieces, k));
+      : (itsInput(pieces, k) ??
+        ofAmp(pieces, k) ??
+        ampsOwnDi(pieces, k) ??
+        itsOutput(pieces, k) ??
+        between(pieces, k) ??
+        builtIn(pieces, k));
     return read ? { ...p, read } : p;
   });
 
@@ -35,6 +40,17 @@ function builtIn(pieces: readonly Piece[], k: number): Read | null {
   return more && !pieces.slice(0, k).some((p) => p.read.is === 'source')
     ? { is: 'source', model: 'acoustic-preamp', weight: 56 }
     : null;
+}
+
+/** "acoustic combo amp DI": right behind an amplifier the DI is that one's output. */
+function ampsOwnDi(pieces: readonly Piece[], k: number): Read | null {
+  const isAmp = (p: Piece | undefined): boolean => p?.read.is === 'amp' && p.read.model === 'amp-in' && !p.named;
+  const isDi = (p: Piece | undefined): boolean =>
+    p?.read.is === 'di' && p.read.model === undefined && /^di(?: out)?$/i.test(p.text);
+  const [before, p, next] = [pieces[k - 1], pieces[k], pieces[k + 1]];
+  if (isAmp(p) && isDi(next) && next.part === p.part && k + 2 <= pieces.length)
+    return { is: 'source', model: 'bass-amp-out', weight: 66 };
+  return isDi(p) && isAmp(before) && before.part === p.part ? { is: 'filler' } : null;
 }
 
 /** "guitar amp high impedance input": of an amplifier it is where one plugs in, and not what a microphone stands before. */

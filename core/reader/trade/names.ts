@@ -76,7 +76,7 @@ function isWhich(pieces: readonly Piece[], number: Piece): boolean {
 
 /** "snare top/bottom", "kick in + out": two places at one thing. */
 const PLACES =
-  /\b(top|upper|in|inside|hi|high|front|near|inner)\s*(?:\/|\+|&|and|,)\s*(bottom|btm|bot|lower|out|outside|lo|low|back|rear|far|outer)\b/i;
+  /\b(top|upper|in|inside|hi|high|front|near|inner|dessus|oben|sopra|arriba|boven)\s*(?:\/|\+|&|and|,)\s*(bottom|btm|bot|lower|out|outside|lo|low|back|rear|far|outer|dessous|unten|sotto|abajo|onder)\b/i;
 /** Whether two places at one thing were said. */
 export const saysPlaces = (text: string): boolean => PLACES.test(text);
 
@@ -101,7 +101,7 @@ const begins = (p: Piece): boolean => /^[\p{L}\d]/u.test(p.text);
 
 export function nameOf(text: string, pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): string {
   const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());
-  const told = words.join(' ');
+  const told = words.join(' ').replace(/(?<=\p{L})- (?=\p{L})/gu, '-');
   // A number alone, or a side, is which of several it is: "matrix 3", "loop station L".
   const which = /^(?:\d*|[LR])$/.test(told);
   // Before a cabinet it is the cabinet's: "gtr cab dyn".

@@ -296,7 +296,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // "banjo DI": whoever plugs it in has something in it that can be plugged.
   const byDi = pieces.some((p) => p.read.is === 'di' && !p.named) && !pieces.some((p) => BARE_MIC.test(p.text));
   if (byDi && best === null && model !== null && model === usual && MICS.has(model))
-    model = PLUGGED[played ?? ''] ?? model;
+    model = instrument?.read.mic === 'cabinet' ? 'line-unbalanced' : (PLUGGED[played ?? ''] ?? model);
   // A pickup on what one usually puts a microphone before.
   const picked = pieces.some((p) => PICKUP.test(p.text) && !p.named);
   if (picked && model !== null && model === usual && MICS.has(model) && taken) model = 'piezo';

@@ -66,8 +66,10 @@ export interface Piece {
 /** Channels said as "13/14", "7+8", "17-19", "A9/A10", "25 26 27": each of them. */
 export function channelsOf(text: string): number[] {
   const out: number[] = [];
-  for (const part of text.split(/\s*(?:[/+&,]|\band\b)\s*|(?<=\d)\s+(?=\d)/)) {
-    const range = /^[a-d]?(\d{1,3})\s*(?:-|–|to|thru|through)\s*[a-d]?(\d{1,3})$/i.exec(part.trim());
+  for (const part of text.split(/\s*(?:[/+&,](?!m)|\b(?:and|et|und|en|och|og|y|e)\b)\s*|(?<=\d)\s+(?=\d)/)) {
+    const range = /^[a-d]?(\d{1,3})\s*(?:-|–|to|thru|through|bis|a|al|tot|hasta|t\/m|till)\s*[a-d]?(\d{1,3})$/i.exec(
+      part.trim()
+    );
     const [a, b] = range ? [Number(range[1]), Number(range[2])] : [Number(/\d+/.exec(part)?.[0]), NaN];
     if (range && b > a && b - a < 64) for (let n = a; n <= b; n++) out.push(n);
     else if (a > 0) out.push(a);

@@ -67,6 +67,15 @@ describe('several things in one breath', () => {
       'kit: K S OHL OHR ch 1-4',
       'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Overhead L: condenser-mic 3, Overhead R: condenser-mic 4'
     ],
+    ['kick, snare, OH 1-4', 'Kick: dynamic-mic 1, Snare: dynamic-mic 2, OH 1: condenser-mic 3, OH 2: condenser-mic 4'],
+    [
+      'kick, hat, toms, OHs 1-6',
+      'Kick: dynamic-mic 1, Hat: condenser-mic 2, Toms 1: dynamic-mic 3, Toms 2: dynamic-mic 4, OHs 1: condenser-mic 5, OHs 2: condenser-mic 6'
+    ],
+    [
+      'guitar w/ piezo out and mag out, 2 DIs, ch 9/10',
+      'Guitar pickup: piezo active-di 9, Guitar DI: single-coil active-di 10'
+    ],
     ['Rack/Floor dyn 5 6', 'Rack tom: dynamic-mic 5, Floor tom: dynamic-mic 6'],
     // And what is one thing stays one.
     ['lever harp 2 condensers 48v mic pre 3/4', 'Lever harp 1: condenser-mic 3, Lever harp 2: condenser-mic 4'],

@@ -15,7 +15,7 @@ export const OHM = at(
 export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b(?!\s?(?:ω|ohm))`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
+  String.raw`(?:(no|without|w\/o|kein|keine|ohne|sans|pas\s+(?:de\s+)?|sin|senza|zonder|geen|utan|ingen|uden)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
 );
 /** Phantom that comes neither from the input that a line ends in: from the other leg of a splitter, or a supply of its own. */
 export const PHANTOM_ELSEWHERE = at(
@@ -117,7 +117,9 @@ export const SENSITIVITY = at(String.raw`(${NUMBER})\s*mv\s*(?:\/|per|a)\s*pa(?:
 export const DISTANCE = at(
   String.raw`(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))|(?:at|from)\s+(?:about\s+)?[0-3](?:[.,]\d+)?\s*(?:m|metres?|meters?)\s*$`
 );
-export const NOT = at(String.raw`(?:no|not|without|w\/o|minus)\s+(?:an?\s+|any\s+|the\s+)?`);
+export const NOT = at(
+  String.raw`(?:no|not|without|w\/o|minus|kein|keine|ohne|sans|senza|zonder|geen)\s+(?:an?\s+|any\s+|the\s+)?`
+);
 /** What is missed when it is not there; of anything else "no" is part of a name, or of a number. */
 export const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'source', 'cut']);
 export const SIDES = at(
@@ -140,7 +142,7 @@ export const MINI = at(String.raw`3[.,]5\s*(?:mm)?(?!\d|\s*(?:m|ft|feet|metres?|
 const ITEM = String.raw`[a-d]?\d{1,3}`;
 const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|[km]?ohms?|db[uv]?|hz|v|x|mm|string)\b|['"])`;
 export const CHANNELS = at(
-  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:(?!\s*\+\s?48\b)\s*(?:[\/+&,–-]|\b(?:and|to|thru|through)\b)\s*${ITEM}${NOT_UNIT}|(?<=\b47)\s*\+\s?48\b)*)((?:\s+\d{1,3}${NOT_UNIT})*)`
+  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:(?!\s*\+\s?48\b)\s*(?:[\/+&,–-]|\b(?:and|to|thru|through|et|und|en|och|og|y|e|bis|a|al|tot|hasta|t\/m|till)\b)\s*${ITEM}${NOT_UNIT}|(?<=\b47)\s*\+\s?48\b)*)((?:\s+\d{1,3}${NOT_UNIT})*)`
 );
 export const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
 export const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);

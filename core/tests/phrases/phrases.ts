@@ -556,5 +556,16 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['bagpipes condenser at 1 m', '1|condenser-mic|-|?|0|-|-'],
   ['headphones amp feed from desk aux 2m TRS', '1|line-balanced|-|line-in|2|-|-'],
   ['pipe organ pair', '2|condenser-mic|-|?|-|-|-'],
-  ['cello DI (piezo, active) sb 12', '1|piezo|active-di|mic-in|-|-|12']
+  ['cello DI (piezo, active) sb 12', '1|piezo|active-di|mic-in|-|-|12'],
+  ['gtr amp DI ch 5', '1|bass-amp-out|-|?|-|-|5'],
+  ['acoustic combo amp DI XLR ch 9', '1|bass-amp-out|-|?|-|-|9'],
+  ['Gitarrenverstärker mit Bändchen, Kanal 12, kein P48', '1|ribbon|-|?|-|phantom=off|12'],
+  ['ribbon sans 48V voie 4', '1|ribbon|-|?|-|phantom=off|4'],
+  ["rotary sim pedal stereo jack outs DI's ch 11/12", '2|line-unbalanced|di|?|-|-|11'],
+  ['accordion DI', '1|acoustic-preamp|di|?|-|-|-'],
+  ['P-bass straight DI ch 4', '1|passive-bass|di|?|-|-|4'],
+  ['caisse claire dessus/dessous dyn voies 2 et 3', '2|dynamic-mic|-|?|-|-|2'],
+  ['ordinateur sortie casque DI stéréo voies 17/18', '2|headphone|passive-di|?|-|-|17'],
+  ['Stimmen dyn Kanal 5 bis 8', '4|dynamic-mic|-|?|-|-|5'],
+  ['voix dyn voies 17 à 20', '4|dynamic-mic|-|?|-|-|17']
 ];
