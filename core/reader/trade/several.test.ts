@@ -88,6 +88,12 @@ describe('several things in one breath', () => {
     ['bass > 6 m jack > bass amp', 'Bass: passive-bass -']
   ])('%s', (text, lines) => expect(told(text)).toBe(lines));
 
+  it('left and right one after the other are a pair', () => {
+    const pairs = (text: string) => readTrade(text).specs.map((s) => s.pair);
+    expect(pairs('kit: K S OHL OHR ch 1-4')).toEqual([undefined, undefined, 'Overhead', 'Overhead']);
+    expect(pairs('keys L sb 1, synth R sb 2')).toEqual([undefined, undefined]);
+  });
+
   it('a kit in letters begins with a kick or a snare among four, or has both toms', () => {
     expect(shortKit('K S H F')?.names).toEqual(['kick', 'snare', 'hihat', 'floor tom']);
     expect(shortKit('K S H')).toBeNull();

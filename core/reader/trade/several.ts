@@ -127,7 +127,7 @@ function joined(
     name: cutText(twice(called[k], k) ? `${called[k]} ${twice(called[k], k) + 1}` : called[k], 80)
   }));
   return {
-    ...together(readings, pieces, named),
+    ...together(readings, pieces, sidesPaired(named)),
     ignored: here(readings.flatMap((r) => r.ignored)),
     guessed: here(readings.flatMap((r) => r.guessed))
   };
@@ -141,5 +141,18 @@ function byTheirTake(specs: readonly LineSpec[]): string[] {
     const both = same.some(isMic) && same.some((o) => !isMic(o));
     if (!both) return s.name;
     return isMic(s) ? `${s.name} mic` : s.box ? `${s.name} DI` : s.name;
+  });
+}
+
+/** "OH L, OH R" one after the other are the two sides of a pair. */
+function sidesPaired(specs: readonly LineSpec[]): LineSpec[] {
+  const base = ({ name, pair }: LineSpec, side: string): string | null =>
+    pair === undefined && name.endsWith(` ${side}`) ? name.slice(0, -2) : null;
+  return specs.map((s, k) => {
+    const [left, right] = [base(s, 'L'), base(s, 'R')];
+    const [before, next] = [specs[k - 1], specs[k + 1]];
+    const paired =
+      (left !== null && next && base(next, 'R') === left) || (right !== null && before && base(before, 'L') === right);
+    return paired ? { ...s, pair: cutText((left ?? right)!, 80) } : s;
   });
 }
