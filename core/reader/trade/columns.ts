@@ -19,8 +19,8 @@ export interface Table {
 const HEADINGS: Readonly<Record<Exclude<Column, 'skip'>, RegExp>> = {
   channel:
     /^(?:#|ch(?:annel)?\.? ?strip|strip|(?:desk|console) ch\.?|fader|ch\.?|chan\.?|channel|no\.?|nr\.?|in|kanal|line|ch #)$/i,
-  name: /^(?:name|input|instrument|source|what|item|instr\.?|label|signal|quelle|bron|instrumento)$/i,
-  what: /^(?:mic|mic ?\/ ?di|mics?|di\??|d\.i\.\??|mic or di|source|source type|connection|type|mic\/line|pickup|mikrofon|microphone|mic ?\/ ?line|transducer|gear|mic pref.*)$/i,
+  name: /^(?:name|who|wer|qui|player|musician|input|instrument|source|what|item|instr\.?|label|signal|quelle|bron|instrumento)$/i,
+  what: /^(?:mic|mic ?\/ ?di|mics?|di\??|d\.i\.\??|mic or di|source|source type|how|pickup type|via|connection|type|mic\/line|pickup|mikrofon|microphone|mic ?\/ ?line|transducer|gear|mic pref.*)$/i,
   input: /^(?:input|patch|snake|stage ?box|into|destination|connection|sb|box|preamp|desk|connector)$/i,
   length:
     /^(?:(?:cable|lead|run|xlr|kabel|snake)?\s*(?:length|l[aä]nge|longueur|longitud|lunghezza|lengte)|cable|run|m|ft|met(?:re|er)s?|feet)(?:\s*[([/,]?\s*(?:in\s+)?(?:m|met(?:re|er)s?|ft|feet)[)\]]?)?$/i,
@@ -105,7 +105,10 @@ function contentOf(rows: readonly (readonly string[])[], width: number): Column[
   const free = all.filter((k) => k !== counts && k !== long && share(k, (c) => /[a-z]/i.test(c)) > 0.3);
   if (free.length === 0) return null;
   // The text behind the channel is what it is called; what says most about how it is taken, of the others, is that.
-  const name = free.find((k) => k > counts) ?? free[0];
+  // A column in which few words come again and again tells a kind, and is no name.
+  const differs = (k: number): boolean => new Set(rows.map((r) => r[k])).size > rows.length / 2;
+  const behind = free.filter((k) => k > counts);
+  const name = behind.find(differs) ?? behind[0] ?? free[0];
   const others = free.filter((k) => k !== name);
   columns[name] = 'name';
   // How it is taken may stand in two of them, the microphone and the DI.

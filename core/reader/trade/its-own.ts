@@ -15,6 +15,7 @@ export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
     const read = p.named
       ? null
       : (itsInput(pieces, k) ??
+        micdCombo(pieces, k) ??
         ofAmp(pieces, k) ??
         ampsOwnDi(pieces, k) ??
         itsOutput(pieces, k) ??
@@ -51,6 +52,16 @@ function ampsOwnDi(pieces: readonly Piece[], k: number): Read | null {
   if (isAmp(p) && isDi(next) && next.part === p.part && k + 2 <= pieces.length)
     return { is: 'source', model: 'bass-amp-out', weight: 66 };
   return isDi(p) && isAmp(before) && before.part === p.part ? { is: 'filler' } : null;
+}
+
+/** "mic on combo": no socket, but an amplifier with a microphone before it. */
+function micdCombo(pieces: readonly Piece[], k: number): Read | null {
+  const [mic, on] = pieces.slice(Math.max(k - 2, 0), k);
+  const combo = pieces[k].read.is === 'input' && /^combo$/i.test(pieces[k].text);
+  const before = on && /^(?:on|at|in front of|before)(?: the)?$/i.test(on.text) && mic.part === pieces[k].part;
+  const isMic =
+    before && (/^mi[ck]/i.test(mic.text) || (mic.read.is === 'source' && /mic$|ribbon/.test(mic.read.model)));
+  return combo && isMic ? { is: 'amp', model: 'amp-in' } : null;
 }
 
 /** "guitar amp high impedance input": of an amplifier it is where one plugs in, and not what a microphone stands before. */

@@ -77,7 +77,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'acoustic-guitar',
     'acoustic-preamp',
-    'acoustic guitar|acoustic gtr|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon string|nylon string guitar|steel string guitar|steel string acoustic|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string|acc|acc gtr|acc guitar|acou|acou gtr|acous|acous gtr|acous guitar|acst gtr|aco gtr|chitarra acustica|guitarra acustica|guitare acoustique|guitare folk|guitare seche|akustische gitarre|akoestische gitaar|guitarra espanola|guitarra clasica|chitarra classica|gitarre akustisch|dreadnought|parlour guitar|jumbo acoustic|steel string|ac guit|acoustic guit|acoustic 6 string|cuatro|charango|balalaika',
+    'acoustic guitar|acoustic gtr|gtr ac|gtr acoustic|guitar acoustic|gtr acous|git ak|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon string|nylon string guitar|steel string guitar|steel string acoustic|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string|acc|acc gtr|acc guitar|acou|acou gtr|acous|acous gtr|acous guitar|acst gtr|aco gtr|chitarra acustica|guitarra acustica|guitare acoustique|guitare folk|guitare seche|akustische gitarre|akoestische gitaar|guitarra espanola|guitarra clasica|chitarra classica|gitarre akustisch|dreadnought|parlour guitar|jumbo acoustic|steel string|ac guit|acoustic guit|acoustic 6 string|cuatro|charango|balalaika',
     'acoustic'
   ),
   instrument('bouzouki', 'acoustic-preamp', 'bouzouki|zouk|bouzuki|saz|baglama|sitar', 'acoustic'),
@@ -157,7 +157,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'drums',
     'dynamic-mic',
-    'tom|toms|rack tom|floor tom|tom hi|tom lo|tom mid|hi tom|lo tom|mid tom|flt|ft|rt|rack|roto tom|timpani|timps',
+    'tom|toms|rack tom|floor tom|floortom|racktom|standtom|stand tom|hangetom|hange tom|tom hi|tom lo|tom mid|hi tom|lo tom|mid tom|flt|ft|rt|rack|roto tom|timpani|timps',
     'toms'
   ),
   instrument(

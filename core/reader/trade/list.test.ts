@@ -216,3 +216,35 @@ describe('lists as bands write them', () => {
     ]);
   });
 });
+
+describe('columns and signs that people use', () => {
+  const read = (text: string): string[] =>
+    readList(text).rows.flatMap((r) =>
+      r.reading.specs.map((s) => `${s.channel ?? '-'} ${s.name}: ${s.source.model}${s.box ? ` ${s.box.model}` : ''}`)
+    );
+
+  it('who and how, and lengths whose unit stands in the heading', () => {
+    const list = readList('Ch,Mic/Line,Who,How,Length ft\n1,Mic,Lead vox,dynamic,50\n2,DI,Keys,passive DI,60');
+    expect(list.rows.map((r) => r.reading.specs[0].name)).toEqual(['Lead vox', 'Keys']);
+    expect(list.rows[0].reading.specs[0].lead!.metres).toBeCloseTo(15.24, 2);
+  });
+
+  it('a column of few words is no name', () => {
+    const text =
+      '1\tMic\tLead vox\tdynamic\n2\tMic\tBGV\tdynamic\n3\tDI\tKeys\tpassive DI\n4\tMic\tHat\tcondenser\n5\tMic\tSnare\tdynamic';
+    expect(read(text).map((r) => r.split(':')[0])).toEqual(['1 Lead vox', '2 BGV', '3 Keys', '4 Hat', '5 Snare']);
+  });
+
+  it('signs before rows are none of their names, and a section is called after what is in it', () => {
+    expect(read('* DRUMS: Kick (1), OH L+R (2+3)\n* GUITAR: mic on combo (4)\n- Sax: wireless, XLR (5)')).toEqual([
+      '1 Kick: dynamic-mic',
+      '2 OH L: condenser-mic',
+      '3 OH R: condenser-mic',
+      '4 GUITAR: dynamic-mic',
+      '5 Sax: wireless-receiver'
+    ]);
+    expect(read('10 | Gtr ac | DI (own, active)\n11 | Bass | DI\n12 | Vox | dyn')[0]).toBe(
+      '10 Gtr ac: acoustic-preamp active-di'
+    );
+  });
+});

@@ -30,6 +30,8 @@ interface Found {
   readonly input: string | undefined;
 }
 
+/** Signs before the rows of a letter's list; a dash before a figure is a minus. */
+const BULLETS = /^[ \t]*(?:[*•·‣◦▪]+|[-–—])[ \t]+(?=\p{L})/gmu;
 const ALL_TO =
   /\b(?:all|everything|alles|all lines)\s+(?:is\s+|goes\s+)?(?:to|on|into|in|via|through|over)\s+(?:the\s+)?([a-z][a-z ]{1,20})/i;
 /** What is exact says how long its cables are. */
@@ -42,7 +44,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   const rows: ListRow[] = [];
   const founds: Found[] = [];
   const unread: { row: number; text: string; why: string }[] = [];
-  const lines = withBoxNumbers(withoutDitto(text.replace(/\r\n?/g, '\n').split('\n')));
+  const lines = withBoxNumbers(withoutDitto(text.replace(/\r\n?/g, '\n').replace(BULLETS, '').split('\n')));
   const as = (found: Table | null): Table | null =>
     found && given ? { ...found, columns: found.columns.map((c, k) => given[k] ?? c) } : found;
   const heads = lines.map(headingOf);

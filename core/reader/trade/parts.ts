@@ -77,10 +77,12 @@ export function isOfDi(pieces: readonly Piece[], k: number): boolean {
   const own = pieces.filter((p) => p.part === pieces[k].part);
   if (!own.every((p) => p === pieces[k] || ['filler', 'note'].includes(p.read.is))) return false;
   let at = pieces.indexOf(own[0]) - 1;
+  // "DI (own, active)".
+  while (at > 0 && ['filler', 'note'].includes(pieces[at].read.is)) at--;
   // "DI (piezo, active)": a pickup that has nothing to be active stands between.
   const pickup = pieces[at]?.read;
   if (pickup?.is === 'source' && PASSIVE_PICKUP.has(pickup.model)) at--;
-  return pieces[at]?.read.is === 'di' && pieces[at].part === own[0].part - (pieces.indexOf(own[0]) - at);
+  return pieces[at]?.read.is === 'di' && own[0].part - pieces[at].part <= pieces.indexOf(own[0]) - at;
 }
 const PASSIVE_PICKUP: ReadonlySet<string> = new Set(['piezo', 'contact-disc']);
 
