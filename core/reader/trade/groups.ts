@@ -1,5 +1,5 @@
 import { shortKit } from './kit-letters';
-import { inBrackets, isRig, partsOf, tells, textOf, withoutSection } from './parts-of-text';
+import { inBrackets, isRig, OF_ALL, partsOf, tells, textOf, withoutSection } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
 import { channelRun, channelsSaid } from './sides';
@@ -21,7 +21,8 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
     if (heads.length < 2) continue;
     // "2 violins, 3 violas" and no channels: each says how many.
     if (channels.length === 0) {
-      if (heads.every((one) => SO_MANY.test(one))) return heads.map((one) => ({ text: one, channels: [] }));
+      const each = countsUp(heads) ?? (heads.every((one) => SO_MANY.test(one)) ? heads : null);
+      if (each) return each.map((one) => ({ text: one, channels: [] }));
       continue;
     }
     if (heads.length > channels.length) continue;
@@ -68,6 +69,14 @@ const MOST_MORE = 3;
 
 const NUMBERED = /^\s*[\p{L}][\p{L}\s]*\d{1,2}(?![\p{L}\d]|\s*(?:m|ft)\b)/u;
 
+/** "bv 1 bv 2 bv 3 dyn": one name, and each the next of it; what stands behind the last number is of all. */
+function countsUp(heads: readonly string[]): string[] | null {
+  const said = heads.map((one) => /^\s*(\p{L}[\p{L}\s]*?)\s+(\d{1,2})(?![\p{L}\d])(.*)$/u.exec(one));
+  const name = said[0]?.[1].toLowerCase();
+  if (!said.every((m, k) => m !== null && m[1].toLowerCase() === name && Number(m[2]) === k + 1)) return null;
+  const behind = said[said.length - 1]![3].trim();
+  return behind === '' ? null : said.map((m) => `${m![1]} ${m![2]}${m![3].trim() ? m![3] : ` ${behind}`}`);
+}
 const SO_MANY = /^\s*\d{1,2}\s*x?\s+\p{L}|^\s*\p{L}+\s+x\s?\d|\bl\s?\/\s?r\b/iu;
 
 /** Ways to part it, the likeliest first. */
@@ -132,15 +141,17 @@ function groupsIn(
       if (shared > 0) tail = left.slice(shared);
     } else tail.push(...left);
   }
-  return { heads, tail: tail.filter((p) => !ALL.test(p.text)) };
+  return { heads, tail: tail.filter((p) => !OF_ALL.test(p.text)) };
 }
 
-const ALL = /^(?:all|each|both)$/i;
 /** In the plural, or behind "all", it is of all that stand before it. */
-const isShared = ({ read, text }: Piece): boolean => ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text));
+const isShared = ({ read, text }: Piece): boolean =>
+  OF_ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text));
 
-/** Three or more that play, with nothing between them: each is one. */
+/** Three or more that play, or two that are numbered, with nothing between them: each is one. */
 function byPlayer(part: readonly Piece[]): (readonly Piece[])[] {
   const at = part.flatMap((p, k) => (plays(p) ? [k] : []));
-  return at.length < 3 ? [part] : at.map((from, k) => part.slice(k === 0 ? 0 : from, at[k + 1] ?? part.length));
+  const numbered = at.length === 2 && at.every((k) => part[k + 1]?.read.is === 'number');
+  if (at.length < 3 && !numbered) return [part];
+  return at.map((from, k) => part.slice(k === 0 ? 0 : from, at[k + 1] ?? part.length));
 }

@@ -1,7 +1,7 @@
 import type { Piece } from './pieces';
 import { takeOf, withMic } from './both';
 import { MICS } from './parts';
-import { isRig, partsOf, sounds, textOf, withoutSection } from './parts-of-text';
+import { isRig, OF_ALL, partsOf, sounds, textOf, withoutSection } from './parts-of-text';
 import type { One } from './several';
 import { counted, isOutput } from './sides';
 
@@ -17,7 +17,21 @@ export function ownChannels(text: string, all: readonly Piece[]): One[] | null {
   const own = marks.length > 1 ? grouped(text, pieces, marks) : null;
   if (own) return own;
   const numbers = numberMarks(pieces);
-  return numbers.length > 1 ? grouped(text, pieces, numbers) : null;
+  return (numbers.length > 1 ? grouped(text, pieces, numbers) : null) ?? labelled(text, pieces);
+}
+
+/** "DI 1 bass, DI 2 keys L": numbered by how they are taken, from the first on. */
+function labelled(text: string, pieces: readonly Piece[]): One[] | null {
+  const marks = [...text.matchAll(/(?<![\p{L}\d])(di|mic|line)\s+(\d{1,2})(?=\s+\p{L})/giu)];
+  const [first] = marks;
+  if (marks.length < 2 || first.index !== pieces[0].from) return null;
+  const alike = marks.every((m, k) => m[1].toLowerCase() === first[1].toLowerCase() && Number(m[2]) === k + 1);
+  if (!alike) return null;
+  const how = first[1].toLowerCase() === 'line' ? 'line in' : first[1];
+  return marks.map((m, k) => ({
+    text: `${tidy(text.slice(m.index + m[0].length, marks[k + 1]?.index))}, ${how}`,
+    channels: []
+  }));
 }
 
 /** One mark: the pieces that tell the channels of one thing, one or several of them in a row. */
@@ -66,7 +80,7 @@ function numberMarks(pieces: readonly Piece[]): Mark[] {
     const [from, to] = leads ? [mark, marks[k + 1]] : [marks[k - 1], mark];
     return pieces
       .slice(from ? pieces.indexOf(from[from.length - 1]) + 1 : 0, to ? pieces.indexOf(to[0]) : undefined)
-      .filter((p) => !p.named);
+      .filter((p) => !p.named || p.read.is === 'instrument');
   });
   // "2 violins, 3 violas" tells how many.
   if (leads && marks.some((mark, k) => (valueOf(mark[0]) ?? 0) > 1 && MANY.test(instrumentOf(called[k]) ?? '')))
@@ -74,9 +88,9 @@ function numberMarks(pieces: readonly Piece[]): Mark[] {
   const names = called.map((some) => some.map((p) => p.text.toLowerCase()).join(' '));
   const alike = new Set(called.map(instrumentOf)).size === 1;
   // "kick in 1, kick out 2, kick sub 3" are three; "vox 1, vox 2" are the first and the second.
-  return called.every((some) => some.some(sounds)) &&
+  return called.every((some) => some.some((p) => p.read.is === 'instrument' || isRig(p))) &&
     new Set(names).size === marks.length &&
-    marks.length > (alike ? 2 : 1)
+    marks.length > (alike && all[0] === 1 ? 2 : 1)
     ? marks
     : [];
 }
@@ -92,8 +106,8 @@ function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[])
   let ofAll = '';
   if (groups.length === marks.length + 1 && !last.some(sounds)) {
     groups.pop();
-    const all = last.some((p) => ALL.test(p.text));
-    if (all) ofAll = `, ${textOf(text, last, new Set(last.filter((p) => ALL.test(p.text)))).trim()}`;
+    const all = last.some((p) => OF_ALL.test(p.text));
+    if (all) ofAll = `, ${textOf(text, last, new Set(last.filter((p) => OF_ALL.test(p.text)))).trim()}`;
     groups[groups.length - 1].push(...(all ? [] : last));
   }
   const end = ofAll ? last[0].from : text.length;
@@ -118,7 +132,6 @@ function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[])
   return ones.every((one) => one !== null) ? ones : null;
 }
 
-const ALL = /^(?:all|each|both)$/i;
 const THRU = /^(?:thru|through|link|loop out|parallel out)/i;
 
 /** Groups of pieces that each hold one mark. @param leads the channel is said first */

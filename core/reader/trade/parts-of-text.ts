@@ -5,6 +5,9 @@ import type { Piece } from './pieces';
 /** It says what there is: an instrument, or a thing that gives a signal. */
 export const tells = ({ read, named }: Piece): boolean => !named && (read.is === 'instrument' || read.is === 'source');
 
+/** It is said of all that stand before it. */
+export const OF_ALL = /^(?:all|each|both)$/i;
+
 /** An amplifier or a cabinet that is somebody's: "gtr amp", "bass cab", "4x12". */
 export const isRig = ({ read, named, text }: Piece): boolean => !named && read.is === 'amp' && RIG.test(text);
 const RIG = /^(?:guitar|gtr|bass|ampd|amped|combo|[124]x1[02]|half|full)\b(?!.*\bin$)/i;

@@ -117,7 +117,8 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const [, so, rest] = /^(\d+)(?:\s*x)?\s+(.+)$/i.exec(called) ?? [];
   const bare = count > 1 && Number(so) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
   // "Toms 1-3" are numbered one by one.
-  const name = count > 1 ? bare.replace(new RegExp(`\\s+1\\s*[-–]\\s*${String(count)}(?!\\d)`), '') : bare;
+  const name =
+    count > 1 ? bare.replace(new RegExp(`\\s+1(?:\\s*[-–]\\s*${String(count)}(?!\\d)|(?:\\s+\\d+)+$)`), '') : bare;
   const places = count === 2 && sides === 1 ? placeNames(text, name) : null;
   const ofOne = count === 2 ? saidOfOne(pieces, places !== null) : new Map<string, number>();
   const own = (device: Device, k: number): Device => without(device, (key) => (ofOne.get(key) ?? k) !== k);

@@ -77,7 +77,16 @@ describe('several things in one breath', () => {
       'Guitar pickup: piezo active-di 9, Guitar DI: single-coil active-di 10'
     ],
     ['Rack/Floor dyn 5 6', 'Rack tom: dynamic-mic 5, Floor tom: dynamic-mic 6'],
+    ['bv 1 bv 2 bv 3 dyn', 'Bv 1: dynamic-mic -, Bv 2: dynamic-mic -, Bv 3: dynamic-mic -'],
+    ['tom 1 tom 2 ch 6 7', 'Tom 1: dynamic-mic 6, Tom 2: dynamic-mic 7'],
+    ['DI 1 bass, DI 2 keys L', 'Bass: passive-bass active-di -, Keys L: line-unbalanced passive-di -'],
     // And what is one thing stays one.
+    [
+      'horn section 3 dyn 4-6',
+      'Horn section 1: dynamic-mic 4, Horn section 2: dynamic-mic 5, Horn section 3: dynamic-mic 6'
+    ],
+    ['radio mic 3 rx on ch 5', 'Radio mic: wireless-receiver 5'],
+    ['sax 1 2 3 dyn sb 4 5 6', 'Sax 1: dynamic-mic 4, Sax 2: dynamic-mic 5, Sax 3: dynamic-mic 6'],
     ['lever harp 2 condensers 48v mic pre 3/4', 'Lever harp 1: condenser-mic 3, Lever harp 2: condenser-mic 4'],
     ['bass, 3 m jack, active DI ch 5', 'Bass: passive-bass active-di 5'],
     [

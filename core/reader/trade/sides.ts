@@ -138,6 +138,14 @@ function isOfOne(pieces: readonly Piece[], k: number): boolean {
   );
 }
 
+/** "radio mic 3 rx": the third of them. */
+const isWhichOf = (pieces: readonly Piece[], k: number): boolean =>
+  pieces[k - 1]?.read.is === 'source' &&
+  pieces[k - 1].part === pieces[k].part &&
+  !/s$/i.test(pieces[k - 1].text) &&
+  pieces[k + 1]?.read.is === 'source' &&
+  !/s$/i.test(pieces[k + 1].text);
+
 export function countOf(
   pieces: readonly Piece[],
   sides: number,
@@ -163,6 +171,7 @@ export function countOf(
       p.read.value <= 16 &&
       counted(pieces, p) &&
       !isOfOne(pieces, k) &&
+      !isWhichOf(pieces, k) &&
       (pieces[k - 1]?.named ||
         pieces[k - 1]?.read.is !== 'instrument' ||
         /(?:[^s]s|^oh)$/i.test(pieces[k + 1].text) ||
