@@ -43,9 +43,8 @@ export interface PortSpec {
 
 /**
  * How a device is fed; decides its tie to earth. `mains-1`: earthed chassis; `mains-2`: two-pin or wall-wart, floating;
- * `plug-in`: a few volts up the signal wire from a recorder's or camera's microphone input.
+ * `plug-in`: a few volts up the signal wire from a recorder's or camera's microphone input; `supply`: phantom that comes from elsewhere, a supply of its own or the other leg of a splitter.
  */
-/** `supply`: phantom that comes from elsewhere, a supply of its own or the other leg of a splitter. */
 export type Feed = 'mains-1' | 'mains-2' | 'battery' | 'phantom' | 'supply' | 'plug-in' | 'none';
 
 /** The three nodes of a port: hot and cold (or left and right), and the shield contact. */

@@ -1,6 +1,6 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
-import { beside, type Device, isMixerItself, isOfDi, type Source } from './parts';
+import { beside, type Device, isMixerItself, isOfDi, isPickup, type Source } from './parts';
 import { channelsSaid, isOutput } from './sides';
 import { isWayIn } from './where';
 
@@ -46,14 +46,9 @@ const isLast = (pieces: readonly Piece[], k: number): boolean =>
     .slice(k + 1)
     .every(({ read }) => !['box', 'di', 'input', 'source', 'amp', 'channels', 'channel', 'number'].includes(read.is));
 
-const HIGH_IMPEDANCE = new Set(['coil', 'capacitor']);
 /** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
 const usualDi = (source: string): string =>
-  modelOf(source).ports[0].level === 'speaker'
-    ? 'speaker-di'
-    : HIGH_IMPEDANCE.has(modelOf(source).signal?.nature ?? '')
-      ? 'active-di'
-      : 'passive-di';
+  modelOf(source).ports[0].level === 'speaker' ? 'speaker-di' : isPickup(source) ? 'active-di' : 'passive-di';
 
 /** "stereo DI" of a player is the one that is made for players: two sockets beside a 3.5 mm one. "2 DIs" are two. */
 function isMedia(pieces: readonly Piece[], source: Source, di: Device): boolean {
@@ -69,7 +64,7 @@ function isMedia(pieces: readonly Piece[], source: Source, di: Device): boolean 
 /** "bass into a valve preamp, XLR out to SB 3": on the way of a pickup, with where it goes behind it, it is no input of the desk. */
 const isOwnPreamp = (pieces: readonly Piece[], preamp: Piece, source: Source): boolean =>
   !preamp.named &&
-  HIGH_IMPEDANCE.has(modelOf(source.model).signal?.nature ?? '') &&
+  isPickup(source.model) &&
   modelOf(source.model).ports[0].level === 'instrument' &&
   !pieces.some(({ read }) => read.is === 'di' || read.is === 'box') &&
   pieces.some((p) => p.from > preamp.from && p.read.is === 'input');

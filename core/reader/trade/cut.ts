@@ -92,8 +92,8 @@ export function cut(text: string, row = false): Piece[] {
     const whole = /^[^\s,;|>→(){}[\]:/]+/.exec(lower.slice(i))?.[0] ?? lower[i];
     const word = beforeKnown(lower, i, whole);
     // "2. snare": the number of a row among others.
-    const row = /^\d{1,3}\.$/.test(word) && pieces[pieces.length - 1]?.part !== part;
-    const value = row || /^\d+$/.test(word) ? Number.parseInt(word, 10) : null;
+    const numbered = /^\d{1,3}\.$/.test(word) && pieces[pieces.length - 1]?.part !== part;
+    const value = numbered || /^\d+$/.test(word) ? Number.parseInt(word, 10) : null;
     push(word.length, value === null ? { is: 'unknown', suggestions: suggestionsFor(word) } : { is: 'number', value });
   }
   return pieces;

@@ -1,5 +1,5 @@
 import { shortKit } from './kit-letters';
-import { inBrackets, isRig, OF_ALL, partsOf, tells, textOf, withoutSection } from './parts-of-text';
+import { inBrackets, isRig, isShared, OF_ALL, partsOf, tells, textOf, withoutSection } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
 import { channelRun, channelsSaid } from './sides';
@@ -102,7 +102,9 @@ function headsOf(text: string, pieces: readonly Piece[]): string[][] {
     const tail = textOf(text, listed ? behind.filter((p) => !isChannel(p)) : groups.tail);
     // An amplifier that is one of them has a microphone before it.
     const own = groups.heads.map((head) => textOf(text, head) + (head.every(isRig) ? ' mic' : ''));
-    ways.push(own.map((one, k) => (groups.heads[k].some(kind) && k < own.length - 1 ? one : withTail(one, tail))));
+    const way = own.map((one, k) => (groups.heads[k].some(kind) && k < own.length - 1 ? one : withTail(one, tail)));
+    // Mostly the two are the same, and reading them twice would tell nothing.
+    if (way.join('\n') !== ways.at(-1)?.join('\n')) ways.push(way);
   }
   return ways;
 }
@@ -143,10 +145,6 @@ function groupsIn(
   }
   return { heads, tail: tail.filter((p) => !OF_ALL.test(p.text)) };
 }
-
-/** In the plural, or behind "all", it is of all that stand before it. */
-const isShared = ({ read, text }: Piece): boolean =>
-  OF_ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text));
 
 /** Three or more that play, or two that are numbered, with nothing between them: each is one. */
 function byPlayer(part: readonly Piece[]): (readonly Piece[])[] {

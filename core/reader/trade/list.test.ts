@@ -12,6 +12,12 @@ const said = (text: string, given?: readonly Column[]) =>
     r.reading.specs.map((s) => [s.channel, s.name, s.source.model, s.note ?? ''])
   );
 
+/** Each line as "channel name: source box". */
+const read = (text: string): string[] =>
+  readList(text).rows.flatMap((r) =>
+    r.reading.specs.map((s) => `${s.channel ?? '-'} ${s.name}: ${s.source.model}${s.box ? ` ${s.box.model}` : ''}`)
+  );
+
 describe('columns of an input list', () => {
   it('are known by their headings, in any order and by any separator', () => {
     const rows = [
@@ -156,11 +162,6 @@ describe('rows as people shorten them', () => {
 });
 
 describe('lists as bands write them', () => {
-  const read = (text: string): string[] =>
-    readList(text).rows.flatMap((r) =>
-      r.reading.specs.map((s) => `${s.channel ?? '-'} ${s.name}: ${s.source.model}${s.box ? ` ${s.box.model}` : ''}`)
-    );
-
   it('a number before things is how many there are, where rows have no numbers', () => {
     expect(
       read('hey! we are four\nbass into a DI\n2 guitars, both amps need a mic\nkeys stereo (2 DI boxes)\n2 vocal mics')
@@ -218,11 +219,6 @@ describe('lists as bands write them', () => {
 });
 
 describe('columns and signs that people use', () => {
-  const read = (text: string): string[] =>
-    readList(text).rows.flatMap((r) =>
-      r.reading.specs.map((s) => `${s.channel ?? '-'} ${s.name}: ${s.source.model}${s.box ? ` ${s.box.model}` : ''}`)
-    );
-
   it('who and how, and lengths whose unit stands in the heading', () => {
     const list = readList('Ch,Mic/Line,Who,How,Length ft\n1,Mic,Lead vox,dynamic,50\n2,DI,Keys,passive DI,60');
     expect(list.rows.map((r) => r.reading.specs[0].name)).toEqual(['Lead vox', 'Keys']);

@@ -8,6 +8,10 @@ export const tells = ({ read, named }: Piece): boolean => !named && (read.is ===
 /** It is said of all that stand before it. */
 export const OF_ALL = /^(?:all|each|both)$/i;
 
+/** In the plural, or behind "all", it is of all that stand before it. */
+export const isShared = ({ read, text }: Piece): boolean =>
+  OF_ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text));
+
 /** An amplifier or a cabinet that is somebody's: "gtr amp", "bass cab", "4x12". */
 export const isRig = ({ read, named, text }: Piece): boolean => !named && read.is === 'amp' && RIG.test(text);
 const RIG = /^(?:guitar|gtr|bass|ampd|amped|combo|[124]x1[02]|half|full)\b(?!.*\bin$)/i;

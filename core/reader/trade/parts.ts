@@ -162,7 +162,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     /^comp(?:ressor)?$/i.test(p.text) &&
     instrument !== null &&
     instrument.from < p.from &&
-    ['coil', 'capacitor'].includes(modelOf(instrument.read.model).signal?.nature ?? '') &&
+    isPickup(instrument.read.model) &&
     pieces.some((o) => o.read.is === 'di' && o.from > p.from);
   const sources = pieces
     .filter(isOf('source'))
@@ -540,7 +540,7 @@ function isPlayedInto(pieces: readonly Piece[], amp: Piece): boolean {
     return false;
   return before[plays].read.is === 'source' || before.slice(plays).some(({ read }) => read.is === 'length');
 }
-const isPickup = (id: string): boolean => ['coil', 'capacitor'].includes(modelOf(id).signal?.nature ?? '');
+export const isPickup = (id: string): boolean => ['coil', 'capacitor'].includes(modelOf(id).signal?.nature ?? '');
 
 /** An amplifier's load box, whose own line output may be called a cabinet simulation. */
 const loaded = (pieces: readonly Piece[]): boolean =>

@@ -5,7 +5,7 @@ import type { LineSpec } from '../../plan/spec';
 import { groupsOf } from './groups';
 import { ownChannels } from './own-channels';
 import { MICS } from './parts';
-import { inBrackets, OF_ALL, partsOf, SECTION, tells, textOf } from './parts-of-text';
+import { inBrackets, isShared, OF_ALL, partsOf, SECTION, tells, textOf } from './parts-of-text';
 import { together, type TradeReading } from './reading';
 import { channelsSaid } from './sides';
 
@@ -23,7 +23,7 @@ const isNumbered = (part: readonly Piece[]): boolean =>
 const isSame = (a: Piece, b: Piece): boolean => a.text.toLowerCase() === b.text.toLowerCase();
 /** What is said of all in the last of them, as a part of its own. */
 function sharedBehind(part: readonly Piece[]): (readonly Piece[])[] {
-  const all = part.findIndex(({ read, text }) => OF_ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text)));
+  const all = part.findIndex(isShared);
   return all > 0 && part.slice(0, all).some(tells) ? [part.slice(0, all), part.slice(all)] : [part];
 }
 

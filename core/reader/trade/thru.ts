@@ -80,7 +80,7 @@ function fromThru(text: string, pieces: readonly Piece[], thru: number): Thru | 
 /** "synth bass DI + amp": beside a DI an amplifier is what goes on from it, unless a microphone was said. */
 function plusAmp(text: string, pieces: readonly Piece[]): Thru | null {
   const k = pieces.findIndex((p, n) => p.read.is === 'amp' && pieces[n - 1]?.read.is === 'di');
-  if (k < 0 || pieces[k].read.is !== 'amp') return null;
+  if (k < 0) return null;
   const [di, amp, next] = pieces.slice(k - 1, k + 2);
   const joined = /^\s*(?:\+|&|and|plus)\s*(?:the |his |her |an? )?\s*$/i.test(text.slice(di.to, amp.from));
   if (!joined || amp.read.is !== 'amp' || amp.read.model !== 'amp-in' || /^mi[ck]/i.test(next?.text ?? '')) return null;

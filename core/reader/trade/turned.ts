@@ -18,32 +18,36 @@ const BACK = /\s*(?:<[-=]{1,2}|←)\s*/g;
 export function turnedRound(text: string, options: Options, read: Reader): TradeReading | null {
   const arrows = [...text.matchAll(BACK)];
   if (arrows.length === 0 || /->|=>|→/.test(text)) return null;
-  const parts: { from: number; text: string }[] = [];
+  const parts: Part[] = [];
   let from = 0;
   for (const arrow of arrows) {
     parts.push({ from, text: text.slice(from, arrow.index) });
     from = arrow.index + arrow[0].length;
   }
   parts.push({ from, text: text.slice(from) });
-  parts.reverse();
-  const reading = read(parts.map((p) => p.text).join(WAY), options);
+  return inOrder(parts.reverse(), ' -> ', options, read);
+}
+
+/** A stretch of what was typed, and where it stands there. */
+interface Part {
+  readonly from: number;
+  readonly text: string;
+}
+
+/** Parts of what was typed, read in another order; pieces stand where they were typed. */
+function inOrder(parts: readonly Part[], between: string, options: Options, read: Reader): TradeReading {
+  const reading = read(parts.map((p) => p.text).join(between), options);
   const back = (p: Piece): Piece => {
     let at = 0;
     for (const part of parts) {
       if (p.from < at + part.text.length) return { ...p, from: p.from - at + part.from, to: p.to - at + part.from };
-      at += part.text.length + WAY.length;
+      at += part.text.length + between.length;
     }
     return p;
   };
-  return moved(reading, back);
-}
-const WAY = ' -> ';
-
-/** A reading of a text that was put in another order, with its pieces where they were typed. */
-const moved = (reading: TradeReading, back: (p: Piece) => Piece): TradeReading => {
   const all = (some: readonly Piece[]): Piece[] => some.map(back).sort((a, b) => a.from - b.from);
   return { ...reading, pieces: all(reading.pieces), ignored: all(reading.ignored), guessed: all(reading.guessed) };
-};
+}
 
 /** What was said the other way round, read the usual way; its pieces stand where they were typed. */
 export function turned(text: string, pieces: readonly Piece[], options: Options, read: Reader): TradeReading | null {
@@ -52,10 +56,12 @@ export function turned(text: string, pieces: readonly Piece[], options: Options,
   const behind = from.index + from[0].length;
   // "speaker fed by a 50 m lead from a small mixer": what leads there is said between.
   const again = FROM.exec(text.slice(behind));
+  const first = { from: 0, text: text.slice(0, from.index) };
   if (again && MIXER.test(text)) {
-    const middle = text.slice(behind, behind + again.index);
-    const source = `${text.slice(behind + again.index + again[0].length).trim()} out`;
-    return read(`${source}, ${middle}, ${text.slice(0, from.index)}`, options);
+    const start = behind + again.index + again[0].length;
+    const source = { from: start, text: `${text.slice(start).trimEnd()} out` };
+    const middle = { from: behind, text: text.slice(behind, behind + again.index) };
+    return inOrder([source, middle, first], ', ', options, read);
   }
   const before = pieces.filter((p) => p.to <= from.index);
   const after = pieces.filter((p) => p.from >= behind);
@@ -63,11 +69,5 @@ export function turned(text: string, pieces: readonly Piece[], options: Options,
     some.some((p) => p.read.is === 'source' || p.read.is === 'instrument' || /^aux/i.test(p.text));
   const goes = before.some((p) => p.read.is === 'input' || p.read.is === 'amp');
   if (!goes || comes(before) || !comes(after)) return null;
-  const rest = text.slice(behind);
-  const reading = read(`${rest}, ${text.slice(0, from.index)}`, options);
-  const back = (p: Piece): Piece => {
-    const shift = p.from < rest.length ? behind : -(rest.length + 2);
-    return { ...p, from: p.from + shift, to: p.to + shift };
-  };
-  return moved(reading, back);
+  return inOrder([{ from: behind, text: text.slice(behind) }, first], ', ', options, read);
 }

@@ -1,5 +1,5 @@
 import { hasTrait, modelOf } from '../../gear/catalogue';
-import { type Device, isReamped, MICS, type Source } from './parts';
+import { type Device, isPickup, isReamped, MICS, type Source } from './parts';
 import type { Piece } from './pieces';
 
 /** Where a line goes. */
@@ -68,7 +68,7 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
   if (!best) return null;
   // A guitar's "combo" is an amplifier, not a socket.
   const bare = /^combo$/i.test(pieces.find((p) => p.from === best.at)?.text ?? '');
-  const played = ['coil', 'capacitor'].includes(modelOf(source.model).signal?.nature ?? '');
+  const played = isPickup(source.model);
   if (best.model === 'combo-in' && bare && (played || boxes.some((b) => b.model === 'reamp-box')))
     best.model = 'amp-in';
   return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
