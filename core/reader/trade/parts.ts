@@ -540,6 +540,7 @@ function isPlayedInto(pieces: readonly Piece[], amp: Piece): boolean {
     return false;
   return before[plays].read.is === 'source' || before.slice(plays).some(({ read }) => read.is === 'length');
 }
+/** Whether a model is of high impedance, a coil or a crystal: what a load matters to. @param id of a model */
 export const isPickup = (id: string): boolean => ['coil', 'capacitor'].includes(modelOf(id).signal?.nature ?? '');
 
 /** An amplifier's load box, whose own line output may be called a cabinet simulation. */
