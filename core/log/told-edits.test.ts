@@ -7,6 +7,7 @@ import { resolve } from '../plan/resolved';
 import { reverseOps } from '../plan/steps';
 import type { Plan } from '../plan/schema';
 import { show } from '../tests/plans';
+import { setupText } from '../words/last-time';
 import { toldEditsText } from '../words/log-changes';
 import { lastTime } from './last-time';
 import { recallOps } from './recall';
@@ -150,7 +151,8 @@ describe('as it was', () => {
     const line = lineOf(then, 'Cello');
     const report = judgePlan(then)[0];
     const reading = { id: '', lineId: line.id, at: '', gainDb: 31, practice: false };
-    const setup = setupOf(then, line, report, reading);
+    const setup = setupOf(then, line, report, { ...reading, peakDb: -12, note: '250 Hz −3 dB' });
+    expect(setupText(setup)).toMatch(/ground lifted; .*gain 31\u202FdB; peaks −12\u202FdBFS; “250 Hz −3 dB”$/);
     let n = 0;
     const now = lineOf(BOWED, 'Cello');
     const held = lastTime(BOWED, now, setup, 20, (role) => `${role}${n++}`);

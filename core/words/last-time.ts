@@ -17,6 +17,7 @@ export function setupText({ chain, read }: Setup): string {
     ...chain.devices.slice(1, -1).map(boxText),
     ...(set ? [`${modelShort(input.model)}, ${set}`] : []),
     ...((read.gainDb ?? null) === null ? [] : [`gain ${readValueText('gainDb', read.gainDb!)}`]),
+    ...((read.peakDb ?? null) === null ? [] : [`peaks ${readValueText('peakDb', read.peakDb!)}`]),
     ...((read.hum ?? null) === null ? [] : [`hum ${readValueText('hum', read.hum!)}`]),
     ...(read.note ? [`“${read.note}”`] : [])
   ].join('; ');

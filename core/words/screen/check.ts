@@ -96,6 +96,7 @@ export const check = {
   readItOff: 'Read it off',
   stepsFirstThenReadItOff: 'Steps first, then read it off',
   note: 'Note',
+  noteHint: 'EQ, what was different, what to do next time: second half +4 dB, 250 Hz −3 dB',
   photo: 'Photo',
   pictureOf: (name: Shown) => `Picture of ${name}`,
   readBefore: (what: Shown, what2: Shown, what3: Shown) => `Read before${what}, ${what2}${what3}.`,

@@ -70,6 +70,7 @@ export const log = {
   lastTime: 'Last time',
   otherTimes: (count: Shown) => `${count} more`,
   lastTimeAt: (place: Shown, when: Shown) => `${place}, ${when}`,
+  picturesThen: (count: Shown) => (count === 1 ? '1 picture of then' : `${count} pictures of then`),
   plugAsThen: 'Plug and set it like that',
   alreadyLikeThat: 'Plugged and set like that now.',
   expectedThen: (then: Shown, now: Shown) => `Computed gain then ${then}, now ${now}.`,

@@ -48,7 +48,8 @@
 {#if noting}
   <label class="mt-3 block">
     <span class="font-semibold">{says.note}</span>
-    <textarea class="textarea mt-1 w-full" rows="3" maxlength="500" bind:value={entry.note}></textarea>
+    <textarea class="textarea mt-1 w-full" rows="3" maxlength="500" placeholder={says.noteHint} bind:value={entry.note}
+    ></textarea>
   </label>
 {/if}
 <CheckPhotos showId={show.id} photos={readings.photos.filter((p) => p.lineId === line.id)} lineName={lineName(line)} />

@@ -59,7 +59,10 @@
         >
       {/if}
     </p>
-    <p class="[overflow-wrap:anywhere]">{setupText(one.setup)}</p>
+    <p class="[overflow-wrap:anywhere]">
+      {setupText(one.setup)}{#if one.photos > 0}
+        · <a class="link" href="/show/{one.show}/check?line={one.lineId}">{says.picturesThen(one.photos)}</a>{/if}
+    </p>
     {#if held.differs.length > 0}
       <p class="text-quiet">{says.whyItMayDiffer} {held.differs.map(differsText).join('; ')}.</p>
     {/if}
