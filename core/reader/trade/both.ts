@@ -1,5 +1,6 @@
 import { cutText } from '../../text/well-formed';
 import { MICS } from './parts';
+import { SECTION } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { Options } from './read';
 import { together, type TradeReading } from './reading';
@@ -32,8 +33,8 @@ export function takeOf(piece: Piece): Take | null {
 const kindOf = (some: readonly Piece[]): string | undefined =>
   some.flatMap(({ read }) => (read.is === 'source' && MICS.has(read.model) ? [read.model] : []))[0];
 
-const JOINED = /\s(?:\+|and|&|plus)\s|\s?\/\s?/gi;
-const OR_COMMA = /\s(?:\+|and|&|plus)\s|\s?\/\s?|,\s/gi;
+const JOINED = /\s(?:and|&|plus)\s|\s?\/\s?|\s?\+\s?(?=\D)/gi;
+const OR_COMMA = /\s(?:and|&|plus)\s|\s?\/\s?|\s?\+\s?(?=\D)|,\s/gi;
 
 interface Split {
   readonly halves: readonly [string, string];
@@ -107,8 +108,10 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
 /** "keys and synth DI 7/8": two instruments and a channel for each, taken as is said behind them. */
 function twoOf(text: string, pieces: readonly Piece[]): Split | null {
   if (channelsSaid(pieces).length !== 2) return null;
-  const [first, second, ...more] = pieces.filter((p) => !p.named && p.read.is === 'instrument');
-  if (!second || more.length > 0) return null;
+  const all = pieces.filter((p) => !p.named && p.read.is === 'instrument');
+  // "vox + guitar, singer-songwriter": what is said behind them tells who plays both.
+  const [first, second, ...more] = all.filter((p, k) => k < 2 || p.part <= all[1].part);
+  if (!second || more.length > 0 || all.slice(2).some((p) => SECTION.test(p.text))) return null;
   // "keys 1 and keys 2": the number is of the name.
   const end = (p: Piece): number => {
     const next = pieces[pieces.indexOf(p) + 1];

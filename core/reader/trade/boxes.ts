@@ -76,6 +76,13 @@ function isOfPedals(pieces: readonly Piece[], di: Device): boolean {
   return out && pieces.slice(0, k).some((p) => !p.named && /\bpedal(?:s|board)?\b|\bfx\b/i.test(p.text));
 }
 
+/** Which of several it is, and not how many DIs: a number right behind what plays, with one channel for it. */
+const isWhich = (pieces: readonly Piece[], k: number, di: Piece): boolean =>
+  pieces[k - 1]?.read.is === 'instrument' &&
+  pieces[k - 1].part === pieces[k].part &&
+  !/s$/i.test(di.text) &&
+  channelsSaid(pieces).length === 1;
+
 /** "cello piezo, 4 m, active": of a line that says no box, what stands alone behind its lead is the kind of DI. */
 export function kindAlone(text: string, pieces: readonly Piece[]): readonly Piece[] {
   if (pieces.some(({ read }) => read.is === 'di' || read.is === 'box')) return pieces;
@@ -150,8 +157,10 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
             : 0
       )
       .find((v) => v > 0);
+    // "Keys 2 DI 7": the second, where there is but one channel.
+    const which = n && count?.read.is === 'number' && isWhich(pieces, pieces.indexOf(count), p);
     if (read.dual) dis = Math.max(dis ?? 0, 2);
-    if (n && n < 17 && !/^mono/i.test(p.text)) dis = Math.max(dis ?? 0, n);
+    if (n && n < 17 && !which && !/^mono/i.test(p.text)) dis = Math.max(dis ?? 0, n);
     if (!di) {
       di = { model: read.model ?? '', settings: {}, at: p.from, sure: read.model !== undefined };
       list.push(di);

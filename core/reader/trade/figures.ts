@@ -117,6 +117,18 @@ const isOfAdapter = (pieces: readonly Piece[]): boolean =>
 const isAsMany = (pieces: readonly Piece[], many: number): boolean =>
   many > 1 && pieces.some(({ read }) => (read.is === 'times' || read.is === 'count') && read.count === many);
 
+/** "3 hat 4-5 oh": it begins right behind the number that was said last. */
+function goesOn(pieces: readonly Piece[], list: readonly number[]): boolean {
+  const before = pieces.findLast(({ read, named }) => !named && (read.is === 'number' || read.is === 'channels'))?.read;
+  const end = before?.is === 'number' ? before.value : before?.is === 'channels' ? before.list.at(-1) : undefined;
+  return end !== undefined && list[0] === end + 1;
+}
+
+/** "pads L/R": said before anything that could have one, they are played. */
+const PADS = /^pads(?!\s*(?:in|on|off|out|at|both|all|[-−=:]?\s*\d))(?![a-z])/;
+const isDevice = ({ read, named }: Piece): boolean =>
+  !named && ['source', 'instrument', 'di', 'box', 'input', 'amp'].includes(read.is);
+
 /** Figures and what is said by a sign of its own. */
 export function figure(place: Place): { length: number; read: Read } | null {
   const { lower, text, i, pieces } = place;
@@ -189,7 +201,11 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(PAD_OUT), () => ({ is: 'without', what: { is: 'pad', db: 20, inline: false } })) ??
     of(match(CABINET) ?? (SPEAKER_DI.test(lower) ? match(CABINET_TAPPED) : null), () => ({ is: 'cabinet-on' })) ??
     of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
-    of(match(PAD), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: false })) ??
+    of(PADS.test(lower.slice(i)) && !pieces.some(isDevice) ? null : match(PAD), (m) => ({
+      is: 'pad',
+      db: Number(m[1] ?? m[2] ?? 20),
+      inline: false
+    })) ??
     of(match(CUT_OUT), () => ({ is: 'without', what: { is: 'cut', hz: 80 } })) ??
     of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? m[2] ?? 80) })) ??
     of(match(JOINED), () => ({ is: 'lift', lifted: false })) ??
@@ -226,6 +242,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
       Number(m[2]) === Number(m[1]) + 1 ? { is: 'channels', list: [Number(m[1]), Number(m[2])], loose: true } : null
     ) ??
     of(match(RANGE), rangeOf) ??
+    of(match(RANGE_OUT), (m) => (goesOn(pieces, channelsOf(m[0])) ? rangeOf(m) : null)) ??
     of(last?.is === 'instrument' ? (match(UP_TO) ?? match(UP_TO_KIND)) : null, (m) => ({
       is: 'times',
       count: Number(m[1])

@@ -1,4 +1,4 @@
-import { shortKit } from './kit-letters';
+import { inFull, shortKit } from './kit-letters';
 import { inBrackets, isRig, isShared, OF_ALL, partsOf, tells, textOf, withoutSection } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
@@ -17,12 +17,16 @@ const plays = (p: Piece): boolean => (!p.named && p.read.is === 'instrument') ||
 export function groupsOf(text: string, pieces: readonly Piece[], count: (text: string) => number): One[] | null {
   const channels = channelsSaid(pieces);
   if (channels.length === 1) return null;
-  for (const heads of headsOf(text, pieces)) {
-    if (heads.length < 2) continue;
+  for (const said of headsOf(text, pieces)) {
+    if (said.length < 2) continue;
+    // "K, Sn, 2 toms": a letter that is nothing by itself is of the kit that the others are of.
+    const heads = said.map((one) => (isOfKit(one) && count(one) === 0 ? inFull(one)! : one));
     // "2 violins, 3 violas" and no channels: each says how many.
     if (channels.length === 0) {
       const each = countsUp(heads) ?? (heads.every((one) => SO_MANY.test(one)) ? heads : null);
       if (each) return each.map((one) => ({ text: one, channels: [] }));
+      if (isBand(text, pieces) && heads.every((one) => count(one) > 0))
+        return heads.map((one) => ({ text: one, channels: [] }));
       continue;
     }
     if (heads.length > channels.length) continue;
@@ -44,6 +48,18 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
   }
   return null;
 }
+
+/** "bass DI, 2 gtr, keys stereo, 4 vox": three that are played, each unlike the others, and no word of a way that they go. */
+function isBand(text: string, pieces: readonly Piece[]): boolean {
+  const played = new Set(pieces.flatMap((p) => (!p.named && p.read.is === 'instrument' ? [p.read.instrument] : [])));
+  const ways = ['length', 'input', 'box', 'amp', 'level', 'ohm'];
+  return (
+    played.size > 2 && !played.has('programme') && !ARROW.test(text) && !pieces.some((p) => ways.includes(p.read.is))
+  );
+}
+const ARROW = /->|=>|→|>|\b(?:to|into|via|through)\b/;
+
+const isOfKit = (one: string): boolean => inFull(one) !== undefined;
 
 /** "kick, snare, OH, 1-4": how many there are of each, what may be several taking what is left; null where it does not come out. */
 function sizesOf(

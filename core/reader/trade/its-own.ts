@@ -43,15 +43,29 @@ function builtIn(pieces: readonly Piece[], k: number): Read | null {
     : null;
 }
 
-/** "acoustic combo amp DI": right behind an amplifier the DI is that one's output. */
+/** "acoustic combo amp DI", "DI out of the guitar amp": right behind an amplifier, or taken out of it, the DI is that one's output. */
 function ampsOwnDi(pieces: readonly Piece[], k: number): Read | null {
-  const isAmp = (p: Piece | undefined): boolean => p?.read.is === 'amp' && p.read.model === 'amp-in' && !p.named;
-  const isDi = (p: Piece | undefined): boolean =>
-    p?.read.is === 'di' && p.read.model === undefined && /^di(?: out)?$/i.test(p.text);
   const [before, p, next] = [pieces[k - 1], pieces[k], pieces[k + 1]];
-  if (isAmp(p) && isDi(next) && next.part === p.part && k + 2 <= pieces.length)
+  if (isItsAmp(p) && ((isItsDi(next) && next.part === p.part) || diTakenFrom(pieces, k)))
     return { is: 'source', model: 'bass-amp-out', weight: 66 };
-  return isDi(p) && isAmp(before) && before.part === p.part ? { is: 'filler' } : null;
+  if (!isItsDi(p)) return null;
+  const amp = pieces.findIndex((o, n) => n > k && isItsAmp(o));
+  const taken = amp > 0 && diTakenFrom(pieces, amp) === p;
+  return taken || (isItsAmp(before) && before.part === p.part) ? { is: 'filler' } : null;
+}
+const isItsAmp = (p: Piece | undefined): boolean => p?.read.is === 'amp' && p.read.model === 'amp-in' && !p.named;
+const isItsDi = (p: Piece | undefined): boolean =>
+  p?.read.is === 'di' && p.read.model === undefined && /^di(?: out)?$/i.test(p.text);
+/** The DI that is said to come out of an amplifier: "DI from his amp". */
+function diTakenFrom(pieces: readonly Piece[], amp: number): Piece | null {
+  const { part } = pieces[amp];
+  const before = pieces.slice(0, amp).filter((p) => p.part === part);
+  const k = before.findLastIndex((p) => p.read.is !== 'filler');
+  const words = before
+    .slice(k + 1)
+    .map(({ text }) => text)
+    .join(' ');
+  return k >= 0 && isItsDi(before[k]) && /\b(?:of|off|from)\b/i.test(words) ? before[k] : null;
 }
 
 /** "mic on combo": no socket, but an amplifier with a microphone before it. */

@@ -57,6 +57,9 @@ const LETTERS: Readonly<Record<string, string>> = {
   ohx2: 'overheads x2',
   oh2: 'overheads x2'
 };
+/** What a letter of a kit stands for; undefined where it is none. */
+export const inFull = (letter: string): string | undefined => LETTERS[letter.trim().toLowerCase()];
+
 const TOKEN = /[a-z]+(?:-[a-z]+)?\d?(?:x\d)?/iy;
 const BETWEEN = /\s*[,/+|]\s*|\s+/y;
 

@@ -55,7 +55,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'bass-guitar',
     'passive-bass',
-    'bass|bass guitar|bs|bass gtr|bgtr|bgt|b gtr|e bass|electric bass|ebass|basgitaar|basse|bajo|bassgitarre|fretless|fretless bass|basso|basso elettrico|bajo electrico|baixo|elektrobass|basse electrique|4 string bass|four string bass|short scale bass'
+    'bass|bass guitar|bs|bass gtr|bgtr|bgt|b gtr|e bass|electric bass|ebass|basgitaar|basse|bajo|bassgitarre|fretless|fretless bass|basso|basso elettrico|bajo electrico|baixo|elektrobass|basse electrique|elbas|elbass|el bas|bas|4 string bass|four string bass|short scale bass'
   ),
   instrument(
     'five-string-bass',
@@ -77,7 +77,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'acoustic-guitar',
     'acoustic-preamp',
-    'acoustic guitar|acoustic gtr|gtr ac|gtr acoustic|guitar acoustic|gtr acous|git ak|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon string|nylon string guitar|steel string guitar|steel string acoustic|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string|acc|acc gtr|acc guitar|acou|acou gtr|acous|acous gtr|acous guitar|acst gtr|aco gtr|chitarra acustica|guitarra acustica|guitare acoustique|guitare folk|guitare seche|akustische gitarre|akoestische gitaar|guitarra espanola|guitarra clasica|chitarra classica|gitarre akustisch|dreadnought|parlour guitar|jumbo acoustic|steel string|ac guit|acoustic guit|acoustic 6 string|cuatro|charango|balalaika',
+    'acoustic guitar|acoustic gtr|gtr ac|gtr acoustic|guitar acoustic|gtr acous|git ak|ac gtr|ac guitar|a gtr|agtr|ag|acoustic|ac|a git|akustikgitarre|westerngitarre|western guitar|12 string|twelve string|nylon|nylon string|nylon string guitar|steel string guitar|steel string acoustic|nylon guitar|nylon gtr|classical guitar|spanish guitar|konzertgitarre|flamenco guitar|resonator|ukulele|uke|ukelele|lute|oud|steel string|acc|acc gtr|acc guitar|acou|acou gtr|acous|acous gtr|acous guitar|acst gtr|aco gtr|chitarra acustica|guitarra acustica|guitare acoustique|guitare folk|guitare seche|akustische gitarre|akoestische gitaar|guitarra espanola|guitarra clasica|chitarra classica|gitarre akustisch|dreadnought|parlour guitar|jumbo acoustic|steel string|ac guit|acoustic guit|acoustic 6 string|cuatro|charango|balalaika|theorbo|vihuela|guitalele|banjitar',
     'acoustic'
   ),
   instrument('bouzouki', 'acoustic-preamp', 'bouzouki|zouk|bouzuki|saz|baglama|sitar', 'acoustic'),
@@ -108,7 +108,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'keys',
     'line-unbalanced',
-    'keys|guitar synth|gtr synth|synth guitar|monosynth|polysynth|keyboard|kbd|kb|keyb|ep|e.p|kys|synth pad|synth pads|string pad|string pads|pad keys|pads keys|pad synth|ambient pad|ambient pads|keys pad|keys pads|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet|teclado|teclados|tastiera|tastiere|sintetizador|sintetizzatore|synthesizer|keyb rig|keys rig|key rig|toetsen|toetsenbord|analog synth|analogue synth|analog mono|analogue mono|analog mono synth|analogue mono synth|bass station|rompler|electric harpsichord|pianet'
+    'keys|guitar synth|gtr synth|synth guitar|monosynth|polysynth|keyboard|kbd|kb|keyb|ep|e.p|kys|pads|synth pad|synth pads|string pad|string pads|pad keys|pads keys|pad synth|ambient pad|ambient pads|keys pad|keys pads|synth|syn|synthesizer|synthesiser|piano|pno|digital piano|stage piano|e piano|epiano|workstation|sampler|sampling keyboard|arranger|klavier|clavier|master keyboard|midi module|sound module|module|groovebox|laptop synth|keytar|string machine|bass synth|synth bass|poly synth|mono synth|soft synth|vocoder|clav|clavinet|teclado|teclados|tastiera|tastiere|sintetizador|sintetizzatore|synthesizer|keyb rig|keys rig|key rig|toetsen|toetsenbord|analog synth|analogue synth|analog mono|analogue mono|analog mono synth|analogue mono synth|bass station|rompler|electric harpsichord|pianet'
   ),
   instrument(
     'organ',
@@ -202,7 +202,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   instrument(
     'vocals',
     'dynamic-mic',
-    'vocal|vocals|vox|voc|vx|lead vox|lead vocal|lead voc|ld vox|main vox|main vocal|ldvox|lv|bv|bvs|bvox|bgv|bgvs|backing vocal|backing vocals|backing vox|backing voc|back vox|bkg vox|b vox|b v|harmony vox|choir mic|singer|singers|gesang|zang|chant|voix|guest vox|rap vox|mc vox|female vox|male vox|guide vocal|leader vox|worship leader|vocal mic|duet|lead singer|rapper|beatbox|vox mic|voz|voz principal|voce|voce principale|stimme|hauptgesang|choeurs|coros|cori|frontman|frontwoman|front vox|front vocal|centre vox|center vox|drum vox|drummer vox|drummer vocal|keys vox|keys vocal|gtr vox|bass vox|lead singer mic|vocalist|soloist|solo vocal|hype man',
+    'vocal|vocals|vox|voc|vx|lead vox|lead vocal|lead voc|ld vox|main vox|main vocal|ldvox|lv|bv|bvs|bvox|bgv|bgvs|backing vocal|backing vocals|backing vox|backing voc|back vox|bkg vox|b vox|b v|harmony vox|choir mic|singer|singers|gesang|zang|chant|voix|sang|sangare|vokal|leadsang|korsang|canto|cantante|chanteur|chanteuse|zanger|zangeres|sanger|sangerin|guest vox|rap vox|mc vox|female vox|male vox|guide vocal|leader vox|worship leader|vocal mic|duet|lead singer|rapper|beatbox|vox mic|voz|voz principal|voce|voce principale|stimme|hauptgesang|choeurs|coros|cori|frontman|frontwoman|front vox|front vocal|centre vox|center vox|drum vox|drummer vox|drummer vocal|keys vox|keys vocal|gtr vox|bass vox|lead singer mic|vocalist|soloist|solo vocal|hype man',
     'vocal'
   ),
   instrument(
@@ -241,7 +241,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     'contact disc|contact pickup|contact mic|disc pickup|stick on disc|stick on pickup|stick on|stick on disc pickup|stick on contact pickup|disc|soundboard transducer|body transducer|transducer|clip on pickup|surface pickup|contact'
   ),
   source('single-coil', 50, 'single coil|single coils|single coil pickup|singlecoil|sc pickup'),
-  source('humbucker', 50, 'humbucker|humbuckers|humbucking|hb pickup|humbucker pickup'),
+  source('humbucker', 50, 'humbucker|humbuckers|humbucking|hb|hb pickup|humbucker pickup'),
   source(
     'soundhole-magnetic',
     58,
@@ -349,6 +349,11 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   source('headphone', 32, 'tv|television|tv set|monitor headphone out|projector audio'),
   source(
+    'headphone',
+    74,
+    'display headphone out|display phones out|display audio out|tv headphone out|tv headphone|tv phones out|screen headphone out|projector headphone out|monitor phones out|pc line out|sound card line out|soundcard line out|computer line out|laptop line out|motherboard line out|pc sound card line out|pc sound card|onboard sound'
+  ),
+  source(
     'consumer-player',
     42,
     'record output|record out|rec out|rec output|desk record output|desk record out|desk rec out|mixer record out|mixer rec out|tape out|tape output|desk tape out|mixer tape out|cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|fm tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
@@ -429,7 +434,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // DIs
   di(
     undefined,
-    'di|d.i|d.i.s|caja directa|caja de inyeccion|scatola di|inyeccion directa|di box|direct box|direct injection|di unit|d i|di boxes|mono di|di pedal|dibox|direct injection box|boite de direct|did|d.i. box|di boks|caja di|caixa di|cassa di|boitier di|boite di|di mono|direct inject'
+    'di|d.i|d.i.s|di boxen|di bokse|di bokser|di lador|di lada|caja directa|caja de inyeccion|scatola di|inyeccion directa|di box|direct box|direct injection|di unit|d i|di boxes|mono di|di pedal|dibox|direct injection box|boite de direct|did|d.i. box|di boks|caja di|caixa di|cassa di|boitier di|boite di|di mono|direct inject'
   ),
   di(
     undefined,
@@ -499,7 +504,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   box(
     'patch-bay',
-    'patch bay|patchbay|jackfield|jack field|patch panel|tie line|tie lines|tieline|wall box|wallbox|steckfeld|patch field|normalled patchbay'
+    'patch bay|patchbay|jackfield|jack field|patch panel|tie line|tie lines|tieline|steckfeld|patch field|normalled patchbay'
   ),
   box(
     'isolator',
@@ -572,7 +577,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'mic-in',
-    'sb|on stage box|at stage box|stage box|stagebox|stgbox|stg box|stbx|sbx|s box|snake|snk|multi|multicore|mc|multicore box|snake box|stage rack|stage box input|boitier de scene|boite de scene|boitier|stage snake|sub snake|drop snake|subsnake|wall panel|floor box|floorbox|stageboks|snake head|multicore input|multi core|sb a|sb b|satellite stage box|stage input|stage in|caja de escenario|cajetin|cajetin de escenario|ciabatta|multipaar|multipar|manguera|patch de scene|multipaire|stagebox a|stagebox b|stage left box|stage right box|drop box|dropbox|drop|floor pocket|floor trap|dip|dip trap|loom|stage multi|multi box|tail|stage plate|wall plate|stage patch|mulitcore'
+    'sb|on stage box|at stage box|stage box|stagebox|stgbox|stg box|stbx|sbx|s box|snake|snk|multi|multicore|mc|multicore box|snake box|stage rack|stage box input|boitier de scene|boite de scene|boitier|stage snake|sub snake|drop snake|subsnake|wall panel|wall box|wallbox|wall plate|floor box|floor pocket|stage pocket|floor plate|floorbox|stageboks|snake head|multicore input|multi core|sb a|sb b|satellite stage box|stage input|stage in|caja de escenario|cajetin|cajetin de escenario|ciabatta|multipaar|multipar|manguera|patch de scene|multipaire|stagebox a|stagebox b|stage left box|stage right box|drop box|dropbox|drop|floor pocket|floor trap|dip|dip trap|loom|stage multi|multi box|tail|stage plate|wall plate|stage patch|mulitcore'
   ),
   input(
     'line-in',
@@ -641,7 +646,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   // Cables and plugs
   cable(
     'instrument',
-    'jack|jack lead|jack cable|ts|ts lead|ts cable|instrument lead|instrument cable|guitar lead|guitar cable|klinke|klinkenkabel|quarter inch|quarter inch lead|1 4|1 4 inch|jack jack|mono jack|6.35|6.3|patch lead|patch cable|jackkabel|lead from guitar|gtr lead|twin jack|jacks|ts leads'
+    'jack|jack lead|jack cable|ts|ts lead|ts cable|instrument lead|instrument cable|guitar lead|guitar cable|klinke|klinkenkabel|quarter inch|quarter inch lead|1 4|1 4 inch|jack jack|mono jack|6.35|6.3|patch lead|patch cable|jackkabel|telekabel|telejack|jack ts|lead from guitar|gtr lead|twin jack|jacks|ts leads'
   ),
   cable(
     'mic',
@@ -674,9 +679,9 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
     { is: 'channel' },
     'ch|chan|channel|chnl|chs|chans|channels|kanal|kanaal|canal|ch no|channel no|inputs|input|in|desk channel|desk ch|desk channels|kan|canale|canali|voie|voies|kanaal nr|canales|channel strip|chn|cnl'
   ],
-  [{ is: 'count', count: 2 }, 'two|both|twin|couple of|2 off|duo'],
-  [{ is: 'count', count: 3 }, 'three|trio|3 off|lcr|l c r'],
-  [{ is: 'count', count: 4 }, 'four|quartet|4 off'],
+  [{ is: 'count', count: 2 }, 'two|zwei|twee|deux|dos|tva|both|twin|couple of|2 off|duo'],
+  [{ is: 'count', count: 3 }, 'three|drei|drie|trois|trio|3 off|lcr|l c r'],
+  [{ is: 'count', count: 4 }, 'four|vier|quatre|quattro|fyra|quartet|4 off'],
   [{ is: 'count', count: 5 }, 'five'],
   [{ is: 'count', count: 6 }, 'six'],
   // Qualities

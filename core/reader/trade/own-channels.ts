@@ -13,11 +13,33 @@ const PARTED = /^[\s)\]}]*(?:[,;+&/|]|\band\b|\bplus\b|\s[-–—]\s|\.\s)?\s*$/
 /** What was typed, each with its own channels; null where it is one thing, or cannot be told apart. */
 export function ownChannels(text: string, all: readonly Piece[]): One[] | null {
   const pieces = withoutSection(all);
+  const first = pieces.find((p) => !p.named);
   const marks = channelMarks(pieces);
-  const own = marks.length > 1 ? grouped(text, pieces, marks) : null;
-  if (own) return own;
-  const numbers = numberMarks(pieces);
-  return (numbers.length > 1 ? grouped(text, pieces, numbers) : null) ?? labelled(text, pieces);
+  // "2 acoustics DI 9-10": a number that comes first may tell how many.
+  const leads = first !== undefined && isNumber(first);
+  const numbers = [...(leads ? [numberMarks(pieces, true)] : []), numberMarks(pieces, false)];
+  // What parts it further is meant.
+  const ways = [marks, ...numbers].filter((way) => way.length > 1).sort((a, b) => b.length - a.length);
+  for (const way of ways) {
+    const own = grouped(text, pieces, way);
+    if (own) return own;
+  }
+  return labelled(text, pieces) ?? rangeFirst(text);
+}
+
+/** "DI 1-4: acoustic, bass, keys L, keys R", "5-7: gtr cab, vox, vox 2": as many behind the colon as numbers before it. */
+function rangeFirst(text: string): One[] | null {
+  const [, how = '', from, to, rest = ''] =
+    /^\s*(dis?|ch(?:annels?|s)?|sb|stage\s?box|snake|mc|multi|inputs?)?\s*(\d{1,2})\s*(?:[-–]|to)\s*(\d{1,2})\s*:\s*(.+)$/i.exec(
+      text
+    ) ?? [];
+  const parts = rest.split(/\s*[,;]\s*/).filter(Boolean);
+  const first = Number(from);
+  if (parts.length < 2 || parts.length !== Number(to) - first + 1) return null;
+  // Of DIs it numbers the boxes.
+  return parts.map((one, k) =>
+    /^di/i.test(how) ? { text: `${one}, DI`, channels: [] } : { text: one, channels: [first + k] }
+  );
 }
 
 /** "DI 1 bass, DI 2 keys L": numbered by how they are taken, from the first on. */
@@ -57,10 +79,9 @@ const isNumber = ({ read, named }: Piece): boolean => !named && (read.is === 'nu
 const instrumentOf = (some: readonly Piece[]): string | undefined =>
   some.find((p) => p.read.is === 'instrument')?.text.toLowerCase();
 
-/** "kick 1, snare 2, OHs 3/4", "1 kick 2 snare 3 hat": bare numbers that go on from each other at different things. */
-function numberMarks(pieces: readonly Piece[]): Mark[] {
-  const first = pieces.find((p) => !p.named);
-  const leads = first !== undefined && isNumber(first);
+/** "kick 1, snare 2, OHs 3/4", "1 kick 2 snare 3 hat": bare numbers that go on from each other at different things. @param leads the number is said first */
+function numberMarks(pieces: readonly Piece[], leads: boolean): Mark[] {
+  const which = whichOfThem(pieces);
   const marks: Piece[][] = [];
   for (const [k, p] of pieces.entries()) {
     const before = pieces[k - 1];
@@ -68,14 +89,16 @@ function numberMarks(pieces: readonly Piece[]): Mark[] {
     // "2 condensers" are two of them; "kick 1 snare" is the first.
     const next = pieces[k + 1];
     const kinds = next?.read.is === 'source' && /[^s]s$/i.test(next.text);
-    const many = !leads && counted(pieces, p) && (before?.read.is !== 'instrument' || kinds);
-    if (!isNumber(p) || ofOutput || many) continue;
+    const many = !leads && which.size < 2 && counted(pieces, p) && (before?.read.is !== 'instrument' || kinds);
+    if (!isNumber(p) || ofOutput || many || which.has(p)) continue;
     const last = marks[marks.length - 1];
     if (last && last[last.length - 1] === before && valueOf(p) === (valueOf(before) ?? NaN) + 1) last.push(p);
     else marks.push([p]);
   }
   const all = marks.flatMap((mark) => mark.flatMap((p) => (p.read.is === 'channels' ? p.read.list : [valueOf(p)!])));
-  if (marks.length < (leads ? 3 : 2) || !all.every((n, k) => k === 0 || n === all[k - 1] + 1)) return [];
+  // "Keys 1 DI 9, Keys 2 DI 12": behind what tells which of them it is, channels need not go on from each other.
+  const goesOn = (n: number, before: number): boolean => (which.size > 1 ? n > before : n === before + 1);
+  if (marks.length < (leads ? 3 : 2) || !all.every((n, k) => k === 0 || goesOn(n, all[k - 1]))) return [];
   const called = marks.map((mark, k) => {
     const [from, to] = leads ? [mark, marks[k + 1]] : [marks[k - 1], mark];
     return pieces
@@ -88,11 +111,25 @@ function numberMarks(pieces: readonly Piece[]): Mark[] {
   const names = called.map((some) => some.map((p) => p.text.toLowerCase()).join(' '));
   const alike = new Set(called.map(instrumentOf)).size === 1;
   // "kick in 1, kick out 2, kick sub 3" are three; "vox 1, vox 2" are the first and the second.
-  return called.every((some) => some.some((p) => p.read.is === 'instrument' || isRig(p))) &&
+  const isAmps = ({ read }: Piece): boolean => read.is === 'source' && read.model === 'bass-amp-out';
+  return called.every((some) => some.some((p) => p.read.is === 'instrument' || isRig(p) || isAmps(p))) &&
     new Set(names).size === marks.length &&
-    marks.length > (alike && all[0] === 1 ? 2 : 1)
+    marks.length > (alike && all[0] === 1 && which.size < 2 ? 2 : 1)
     ? marks
     : [];
+}
+/** "gtr 1 DI 5, gtr 2 DI 6": numbers right behind what plays that tell which of them it is, where its channel is told behind how it is taken. */
+function whichOfThem(pieces: readonly Piece[]): ReadonlySet<Piece> {
+  const found = new Set<Piece>();
+  for (const [k, p] of pieces.entries()) {
+    if (p.named || p.read.is !== 'number' || pieces[k - 1]?.read.is !== 'instrument') continue;
+    const rest = pieces.slice(k + 1);
+    const next = rest.findIndex((o) => o.read.is === 'instrument');
+    const own = next < 0 ? rest : rest.slice(0, next);
+    const channel = own.findIndex(isNumber);
+    if (channel > 0 && own.slice(0, channel).some(({ read }) => read.is !== 'filler')) found.add(p);
+  }
+  return found;
 }
 const MANY =
   /^(?!(?:oh|hat|tom|keys|vox|bvs?|drums|vibes|toys|timps|congas|bongos|chimes|brass|bass|strings|horns)).*[^s]s$/;
@@ -125,8 +162,11 @@ function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[])
     );
     const at = group.indexOf(mark[0]);
     const word = group[at - 1]?.read.is === 'channel' ? group[at - 1] : mark[0];
-    const [from, to] = channels.length === 1 ? [word.from, mark[mark.length - 1].to] : [next, next];
-    const said = tidy(text.slice(start, from) + ' ' + text.slice(to, next));
+    // "4-5 OH" is read with its channels behind it.
+    const first = leads && channels.length > 1 && mark.length === 1;
+    const [from, to] = channels.length === 1 || first ? [word.from, mark[mark.length - 1].to] : [next, next];
+    const said =
+      tidy(text.slice(start, from) + ' ' + text.slice(to, next)) + (first ? `, ch ${channels.join('/')}` : '');
     return { text: whose(group, said) + ofAll, channels: channels.length === 1 ? channels : [] };
   });
   return ones.every((one) => one !== null) ? ones : null;
@@ -164,7 +204,9 @@ function groupsBy(pieces: readonly Piece[], marks: readonly Mark[], leads: boole
       const here = some.some(marked);
       // "bass DI SB 9, thru to his amp, cab mic SB 10": what goes on by the thru is of the one before.
       const goesOn = !open && !here && groups.length > 0 && THRU.test(some[0].text);
-      if (!goesOn && (!open || (leads && here))) groups.push([]);
+      // "16 ch: 1 kick 2 snare": what stands before the colon is of the first.
+      const called = groups.length === 1 && groups[0].every((p) => p.named);
+      if (!goesOn && (!open || (leads && here && !called))) groups.push([]);
       groups[groups.length - 1].push(...some);
       if (!goesOn) open = leads || !here;
       rest = rest.slice(end);

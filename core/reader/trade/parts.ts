@@ -113,6 +113,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const instrument =
     five ??
     (bare ? acoustic : null) ??
+    // A near miss tells less than a word as it is spelt.
+    body.find((p) => p.as === undefined) ??
     body[0] ??
     instruments.find((p) => p.read.instrument !== 'programme') ??
     instruments[0] ??
@@ -144,8 +146,9 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     if (next?.read.is !== 'input' || next.part !== p.part) return false;
     const others = pieces.some((o) => o !== p && (o.read.is === 'source' || o.read.is === 'instrument'));
     return (
-      next.read.model === 'insert-return' ||
-      (others && isOf('source')(p) && p.read.model === 'interface-out' && !/out/i.test(p.text))
+      others &&
+      (next.read.model === 'insert-return' ||
+        (isOf('source')(p) && p.read.model === 'interface-out' && !/out/i.test(p.text)))
     );
   };
   // "drum brain main out": of what has a line output it is that one.
@@ -315,13 +318,16 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     model = 'piezo';
   if (model === 'active-guitar' && bass) model = 'active-bass';
   if (model === 'active-guitar' && played !== null && ACOUSTIC.has(played)) model = 'acoustic-preamp';
-  // A name that nobody knows and "outs": some device with line outputs.
-  const nameless = pieces.find(
-    (p, k) =>
-      p.read.is === 'unknown' && p.part === 0 && p.text.length > 1 && /^out(?:put)?s?$/i.test(pieces[k + 1]?.text ?? '')
-  );
-  if (model === null && instrument === null && nameless)
-    model = qualities.includes('balanced') || plug === 'mic' ? 'line-balanced' : 'line-unbalanced';
+  // A name that nobody knows and "outs", "XLR out", "RCA out": some device, known by its output.
+  const output = model === null && instrument === null ? outputOfUnknown(pieces) : null;
+  const nameless = output?.of;
+  if (output) model = qualities.includes('balanced') || plug === 'mic' ? 'line-balanced' : output.model;
+  // "theorbo clip", "erhu 48 V": something that nobody knows with a microphone on it that wants phantom.
+  const strange = pieces.filter((p) => p.read.is === 'unknown');
+  const sounding = strange.length > 2 ? undefined : strange.find((p) => p.part === 0 && p.text.length > 2);
+  const wants = pieces.some((p) => p.read.is === 'phantom' && p.read.on && /48/.test(p.text));
+  const heardByMic = model === null && instrument === null && !taken && (clip || wants) ? sounding : undefined;
+  if (heardByMic) model = 'condenser-mic';
   // "cross-coupled output" and no word of whose.
   const made = pieces.find(
     ({ read, text, part }) =>
@@ -403,11 +409,30 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     at:
       best?.at ??
       instrument?.from ??
-      (alone ? cabinet.from : (nameless?.from ?? made?.from ?? (onlyPedal ? pedal.from : null))),
+      (alone ? cabinet.from : (nameless?.from ?? heardByMic?.from ?? made?.from ?? (onlyPedal ? pedal.from : null))),
     instrument: of,
     assumed: unsaid
   };
 }
+
+/** A name that nobody knows, with an output behind it in its part: what gives its signal there. */
+function outputOfUnknown(pieces: readonly Piece[]): { of: Piece; model: string } | null {
+  for (const [k, of] of pieces.entries()) {
+    if (of.read.is !== 'unknown' || of.part > 0 || of.text.length < 2) continue;
+    const out = pieces.slice(k + 1).find((p) => p.part === of.part && p.read.is !== 'unknown');
+    const said = out?.read.is === 'filler' ? OWN_OUTPUT.exec(out.text) : null;
+    if (said) return { of, model: BY_PLUG[said[1]?.toLowerCase() ?? ''] ?? 'line-unbalanced' };
+  }
+  return null;
+}
+const OWN_OUTPUT = /^(?:(rca|cinch|phono|xlr|trs|jack|ts)[\s-]+)?out(?:put)?s?$/i;
+const BY_PLUG: Readonly<Record<string, string>> = {
+  rca: 'consumer-player',
+  cinch: 'consumer-player',
+  phono: 'consumer-player',
+  xlr: 'line-balanced',
+  trs: 'line-balanced'
+};
 
 const LINES: ReadonlySet<string> = new Set(['interface-out', 'line-balanced', 'line-unbalanced', 'headphone']);
 /** "RCA outputs" before any box or lead of it. */

@@ -15,7 +15,7 @@ export const OHM = at(
 export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b(?!\s?(?:ω|ohm))`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o|kein|keine|ohne|sans|pas\s+(?:de\s+)?|sin|senza|zonder|geen|utan|ingen|uden)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
+  String.raw`(?:(no|without|w\/o|kein|keine|ohne|sans|pas\s+(?:de\s+)?|sin|senza|zonder|geen|utan|ingen|uden)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|48(?=\s+(?:is\s+)?(?:on|off)(?![a-z]))|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
 );
 /** Phantom that comes neither from the input that a line ends in: from the other leg of a splitter, or a supply of its own. */
 export const PHANTOM_ELSEWHERE = at(
@@ -26,7 +26,7 @@ export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b
 /** "+4" and "-10" of a line, without their unit. */
 export const BARE_LEVEL = at(String.raw`(?:\+\s?4|[-−]10)(?![\d.,]*\d|\s*(?:db|%|v\b|m\b|pad|hz|to\s*\+?4|[/-]))`);
 export const CUT = at(
-  String.raw`(?:(\d{2,3})\s*hz[\s-]*)?(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
+  String.raw`(?:(\d{2,3})\s*hz[\s-]*)?(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas|roll(?:ed|s)?[\s-]?off(?=\s*(?:at|@|below|under)?\s*\d{2,3}\s*(?:hz|$|[,;]))(?:\s*(?:below|under))?)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
 );
 /** A filter that is left out. */
 export const CUT_OUT = at(
@@ -123,7 +123,7 @@ export const NOT = at(
 /** What is missed when it is not there; of anything else "no" is part of a name, or of a number. */
 export const MISSED = new Set(['box', 'di', 'preamp', 'amp', 'pad', 'lift', 'source', 'cut']);
 export const SIDES = at(
-  String.raw`l\s*[\/+&-]\s*r\b|l\s+(?:and\s+)?r\b|lr\b|left\s*(?:\/|\+|-|and|&|et|und)?\s*right\b|links\s*(?:\/|\+|und|en)?\s*rechts\b|gauche\s*(?:\/|\+|et)?\s*droite\b`
+  String.raw`l\s*[\/+&-]\s*r\b|l\s+(?:and\s+)?r\b|lr\b|left\s*(?:\/|\+|-|and|&|et|und)?\s*right\b|links\s*(?:\/|\+|und|en)?\s*rechts\b|gauche\s*(?:\/|\+|et)?\s*droite\b|(?:g\s*\/\s*d|v\s*\/\s*h|i\s*\/\s*d|izq\.?\s*\/\s*der\.?|izquierda\s*(?:\/|\+|y)?\s*derecha|sinistra\s*(?:\/|\+|e)?\s*destra|sx\s*\/\s*dx)(?![\p{L}\d])`
 );
 export const TIMES = at(
   String.raw`(\d{1,2})\s?[x×](?!\d|lr)(?=$|[^a-z]|[a-z]{2})|[x×]\s?(\d{1,2})(?!\d|[.,]\d|\s*m\b)`

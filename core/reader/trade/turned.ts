@@ -63,6 +63,9 @@ export function turned(text: string, pieces: readonly Piece[], options: Options,
     const middle = { from: behind, text: text.slice(behind, behind + again.index) };
     return inOrder([source, middle, first], ', ', options, read);
   }
+  // "…, DI from his amp": taken out of it, and no way back.
+  const takenOut = pieces.some((p) => p.from >= behind && p.read.is === 'source' && p.read.model === 'bass-amp-out');
+  if (takenOut && /\bdi(?: out)?$/i.test(first.text)) return null;
   const before = pieces.filter((p) => p.to <= from.index);
   const after = pieces.filter((p) => p.from >= behind);
   const comes = (some: readonly Piece[]): boolean =>

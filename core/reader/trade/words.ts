@@ -32,7 +32,27 @@ const SHORT: ReadonlyMap<string, string> = new Map([
 const short = (word: string): string => SHORT.get(word) ?? word;
 
 /** Numbers that are words: nobody's slip of the finger makes several lines out of one. */
-const COUNTS: ReadonlySet<string> = new Set(['two', 'three', 'four', 'five', 'six', 'both', 'twin', 'trio', 'quartet']);
+const COUNTS: ReadonlySet<string> = new Set([
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'zwei',
+  'drei',
+  'vier',
+  'twee',
+  'drie',
+  'deux',
+  'trois',
+  'quatre',
+  'quattro',
+  'fyra',
+  'both',
+  'twin',
+  'trio',
+  'quartet'
+]);
 
 const root: Node = { next: new Map() };
 const known = new Set<string>();
