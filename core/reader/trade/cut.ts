@@ -39,7 +39,9 @@ export function cut(text: string, row = false): Piece[] {
       socket[0].length,
       socket[0].startsWith('rf') ? { is: 'source', model: 'wireless-receiver', weight: BY_ITS_SOCKET } : { is: 'note' }
     );
-  const begins = (): boolean => i === 0 || !/[\p{L}\p{N}]/u.test(lower[i - 1]);
+  // "2x10m": the length begins behind its count.
+  const begins = (): boolean =>
+    i === 0 || !/[\p{L}\p{N}]/u.test(lower[i - 1]) || pieces[pieces.length - 1]?.read.is === 'times';
   while (i < lower.length) {
     if (/\s/.test(lower[i]) && lower[i] !== '\t') {
       BREAK.lastIndex = i;
@@ -61,7 +63,11 @@ export function cut(text: string, row = false): Piece[] {
     }
     BREAK.lastIndex = i;
     const broken = BREAK.exec(lower);
-    const phrase = label ?? phraseAt(lower, i, guessed(text, i, loud, pieces));
+    const whole = label ?? phraseAt(lower, i, guessed(text, i, loud, pieces));
+    // "active DI 10m" goes on for ten metres; its input of 10 M is written with a capital, or before the length of the run.
+    const more = whole && LENGTH_BEHIND.test(lower.slice(i + whole.length));
+    const run = whole && !more && METRES_BEHIND.exec(text.slice(i, i + whole.length));
+    const phrase = run ? phraseAt(lower.slice(0, i + run.index), i, false) : whole;
     if (broken && !(phrase && phrase.length > broken[0].length)) {
       i += broken[0].length;
       part++;
@@ -89,8 +95,8 @@ export function cut(text: string, row = false): Piece[] {
       }
       continue;
     }
-    const whole = /^[^\s,;|>→(){}[\]:/]+/.exec(lower.slice(i))?.[0] ?? lower[i];
-    const word = beforeKnown(lower, i, whole);
+    const strange = /^[^\s,;|>→(){}[\]:/]+/.exec(lower.slice(i))?.[0] ?? lower[i];
+    const word = beforeKnown(lower, i, strange);
     // "2. snare": the number of a row among others.
     const numbered = /^\d{1,3}\.$/.test(word) && pieces[pieces.length - 1]?.part !== part;
     const value = numbered || /^\d+$/.test(word) ? Number.parseInt(word, 10) : null;
@@ -99,6 +105,8 @@ export function cut(text: string, row = false): Piece[] {
   return pieces;
 }
 
+const LENGTH_BEHIND = /\d\s*(?:m|ft|feet|met(?:re|er)s?)\b/;
+const METRES_BEHIND = /(?<=[dD][iI])[\s,]+10\s?m$/;
 /** Less than a microphone that was named. */
 const BY_ITS_SOCKET = 51;
 const SOCKET = /^(?:rf|fb|fp|wp|wb|jb|tl|wl|cp)[\s-]?\d{1,2}(?:[-./]\d{1,2})?(?=\s+[a-z])/;

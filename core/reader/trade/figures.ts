@@ -9,6 +9,7 @@ import {
   BARE_LEVEL,
   PHANTOM,
   PHANTOM_ELSEWHERE,
+  AMP_OFF,
   CUT,
   CUT_OUT,
   INLINE,
@@ -159,6 +160,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
       const volts = /(?:to|at)\s+(\d+(?:[.,]\d+)?)\s*v/.exec(m[0])?.[1];
       return { is: 'battery-low', ...(volts ? { volts: valueOf(volts) } : {}) };
     }) ??
+    of(match(AMP_OFF), () => ({ is: 'filler' })) ??
     of(match(ON_BATTERY), () => ({ is: 'on-battery' })) ??
     of(match(ELSEWHERE), () => ({ is: 'elsewhere' })) ??
     of(match(ON_MAINS), (m) => ({ is: 'on-mains', earthed: m[1] !== undefined })) ??

@@ -20,7 +20,8 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
   for (const said of headsOf(text, pieces)) {
     if (said.length < 2) continue;
     // "K, Sn, 2 toms": a letter that is nothing by itself is of the kit that the others are of.
-    const heads = said.map((one) => (isOfKit(one) && count(one) === 0 ? inFull(one)! : one));
+    const alike = said.length === channels.length ? countsUp(said) : null;
+    const heads = (alike ?? said).map((one) => (isOfKit(one) && count(one) === 0 ? inFull(one)! : one));
     // "2 violins, 3 violas" and no channels: each says how many.
     if (channels.length === 0) {
       const each = countsUp(heads) ?? (heads.every((one) => SO_MANY.test(one)) ? heads : null);
@@ -51,12 +52,18 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
 
 /** "bass DI, 2 gtr, keys stereo, 4 vox": three that are played, each unlike the others, and no word of a way that they go. */
 function isBand(text: string, pieces: readonly Piece[]): boolean {
-  const played = new Set(pieces.flatMap((p) => (!p.named && p.read.is === 'instrument' ? [p.read.instrument] : [])));
+  const played = new Set(
+    pieces.flatMap((p) =>
+      !p.named && p.read.is === 'instrument' && !TELLS_WHICH.test(p.text) ? [p.read.instrument] : []
+    )
+  );
   const ways = ['length', 'input', 'box', 'amp', 'level', 'ohm'];
   return (
     played.size > 2 && !played.has('programme') && !ARROW.test(text) && !pieces.some((p) => ways.includes(p.read.is))
   );
 }
+/** "5-string violin, electric" is one. */
+const TELLS_WHICH = /^(?:\d|five|elec(?:tric)?$|acoustic$|pedals?$)/i;
 const ARROW = /->|=>|→|>|\b(?:to|into|via|through)\b/;
 
 const isOfKit = (one: string): boolean => inFull(one) !== undefined;
@@ -85,11 +92,12 @@ const MOST_MORE = 3;
 
 const NUMBERED = /^\s*[\p{L}][\p{L}\s]*\d{1,2}(?![\p{L}\d]|\s*(?:m|ft)\b)/u;
 
-/** "bv 1 bv 2 bv 3 dyn": one name, and each the next of it; what stands behind the last number is of all. */
+/** "bv 1 bv 2 bv 3 dyn", "key L + key R active DI": one name, and each the next of it; what stands behind the last of them is of all. */
 function countsUp(heads: readonly string[]): string[] | null {
-  const said = heads.map((one) => /^\s*(\p{L}[\p{L}\s]*?)\s+(\d{1,2})(?![\p{L}\d])(.*)$/u.exec(one));
+  const said = heads.map((one) => /^\s*(\p{L}[\p{L}\s]*?)\s+(\d{1,2}|[LR])(?![\p{L}\d])(.*)$/u.exec(one));
   const name = said[0]?.[1].toLowerCase();
-  if (!said.every((m, k) => m !== null && m[1].toLowerCase() === name && Number(m[2]) === k + 1)) return null;
+  const which = (k: number): string[] => [String(k + 1), ...(heads.length === 2 ? ['LR'[k]] : [])];
+  if (!said.every((m, k) => m !== null && m[1].toLowerCase() === name && which(k).includes(m[2]))) return null;
   const behind = said[said.length - 1]![3].trim();
   return behind === '' ? null : said.map((m) => `${m![1]} ${m![2]}${m![3].trim() ? m![3] : ` ${behind}`}`);
 }

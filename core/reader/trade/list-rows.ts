@@ -73,17 +73,37 @@ export function fromTable(line: string, { by, columns, heads }: Table): Row | nu
   return { channels, name: name || null, rest: rest || name, bare, note, act: of('act') };
 }
 
+/** "Laptop R" with nothing beside it, under "Laptop L" by a stereo DI: the right side is taken as the left one is. */
+export function asItsLeft(row: Row | null, before: Row | null): Row | null {
+  const base = (called: string | null | undefined, side: RegExp): string | undefined =>
+    side.exec(called ?? '')?.[1].toLowerCase();
+  const left = base(before?.name, /^(.+?)[\s-]+(?:l|left)$/i);
+  if (!row || row.bare !== '' || left === undefined || left !== base(row.name, /^(.+?)[\s-]+(?:r|right)$/i)) return row;
+  return {
+    ...row,
+    bare: before!.bare,
+    rest: [before!.bare, row.rest === row.name ? '' : row.rest].filter(Boolean).join(', ')
+  };
+}
+
 /** A length whose unit its heading tells, or nobody: metres then. */
 function lengthOf(cell: string, head = ''): string {
   if (!/^\d+(?:[.,]\d+)?$/.test(cell)) return cell;
   return `${cell} ${/\b(?:ft|feet)\b/i.test(head) ? 'ft' : 'm'}`;
 }
 
+/** "Talkback: dyn, ch 24" among rows that begin with theirs: it says all that a row says, and next to nothing else. */
+function saysItsChannel(line: string): boolean {
+  const { specs, pieces, ignored } = readTrade(line.trim());
+  const taken = pieces.some(({ read, named }) => !named && ['source', 'di', 'box', 'cable', 'amp'].includes(read.is));
+  return taken && specs.length > 0 && specs.every((s) => s.channel !== undefined || s.thru) && ignored.length < 2;
+}
+
 /** A row that is text. @param numbered rows of this list begin with their channels */
 export function fromText(line: string, numbered: boolean): Row | null {
   const channel = numbered ? CHANNEL.exec(line) : null;
   if (!channel) {
-    if (numbered || line.trim().length > 200) return null;
+    if (line.trim().length > 200 || (numbered && !saysItsChannel(line))) return null;
     // "Lavs - 3 radio - 9, 10, 11": what stands before the first of several dashes is the name.
     const dashed = /^\s*([^\d:]{1,40}?)\s[-–—]\s(.+)$/.exec(line);
     return dashed && /[a-z]/i.test(dashed[1])

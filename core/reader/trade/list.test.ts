@@ -243,4 +243,49 @@ describe('columns and signs that people use', () => {
       '10 Gtr ac: acoustic-preamp active-di'
     );
   });
+
+  it('a row without its number among others that says its channel, and what the band hears is none', () => {
+    const text =
+      '1 Vox dyn\n2 Bass DI (active) + amp stays off\n3/4 Keys 2x DI\nTalkback: dyn w/ switch, ch 24\nPlayback from phone: minijack → 17/18\nWe need 3 monitor mixes. Thanks!';
+    expect(read(text)).toEqual([
+      '1 Vox: dynamic-mic',
+      '2 Bass: passive-bass active-di',
+      '3 Keys 1: line-unbalanced passive-di',
+      '4 Keys 2: line-unbalanced passive-di',
+      '24 Talkback: dynamic-mic',
+      '17 Playback from phone 1: headphone',
+      '18 Playback from phone 2: headphone'
+    ]);
+  });
+
+  it('the right side is taken as the left one where nothing is said of it', () => {
+    const table = 'CH,SOURCE,MIC/DI\n8,Synth L,DI\n9,Synth R,\n10,Laptop L,stereo media DI\n11,Laptop R,\n12,Harp,';
+    expect(read(table)).toEqual([
+      '8 Synth L: line-unbalanced passive-di',
+      '9 Synth R: line-unbalanced passive-di',
+      '10 Laptop L: headphone media-di-stereo',
+      '11 Laptop R: headphone media-di-stereo',
+      '12 Harp: piezo'
+    ]);
+  });
+
+  it('two takes in one row have the channel behind it, where the next row is of another box or there is none', () => {
+    expect(read('A4 Vc cond\nA5 Cb DI + cond A6\nB1 Fl cond\nB2 Hn dyn')).toEqual([
+      '4 Vc: condenser-mic',
+      '5 Cb DI: piezo active-di',
+      '6 Cb mic: condenser-mic',
+      '1 Fl: condenser-mic',
+      '2 Hn: dynamic-mic'
+    ]);
+    expect(read('1. Vox dyn\n2. Vox 1 / 9. Vox 2').length).toBe(2);
+  });
+
+  it('what somebody also plays is a row of its own', () => {
+    expect(read('- violin: piezo + preamp, DI please\n- 2 vocals, one of them also plays accordion (mic)')).toEqual([
+      '- Violin: acoustic-preamp passive-di',
+      '- Vocals 1: dynamic-mic',
+      '- Vocals 2: dynamic-mic',
+      '- Accordion: dynamic-mic'
+    ]);
+  });
 });

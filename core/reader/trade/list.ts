@@ -2,7 +2,7 @@ import { cutText } from '../../text/well-formed';
 import { readLine } from '../read-line';
 import { withBoxNumbers } from './box-numbers';
 import { type Column, headingOf, type Table, tableOf } from './columns';
-import { CHANNEL, fromTable, fromText, isHeading, isNumbered, type Row } from './list-rows';
+import { asItsLeft, CHANNEL, fromTable, fromText, isHeading, isNumbered, type Row } from './list-rows';
 import { boxesOfSpec, type LineSpec } from '../../plan/spec';
 import { withoutDitto } from './ditto';
 import { readTrade } from './read';
@@ -53,6 +53,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   let table = as(guessed);
   let input: string | undefined;
   let act: string | undefined;
+  let before: Row | null = null;
   const numbered = first !== null || guessed !== null || isNumbered(lines);
   const top = lines.findIndex((l) => l.trim() !== '');
   lines.forEach((line, k) => {
@@ -72,7 +73,8 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
     if (named && !CHANNEL.test(body)) act = cutText(body.replace(/^[=\s*#-]+|[=\s*-]+$/g, ''), 80);
     const cells = table && table.by !== '  ' ? table : null;
     for (const part of cells ? [line] : partsOf(line)) {
-      const found = cells ? fromTable(part, cells) : fromText(part, numbered);
+      const found = cells ? asItsLeft(fromTable(part, cells), before) : fromText(part, numbered);
+      before = found;
       if (!found || found.rest === '' || isWhatComesBack(part)) continue;
       if (found.channels.length === 0 && lines.length > 2 && isHeading(line, k === top)) continue;
       const reading = withPlace(found, input, found.act || act);
@@ -87,9 +89,13 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
 
 /** "Monitors: 2 wedges on separate mixes" is what the band hears, and no input; with a send it would be a line. */
 const isWhatComesBack = (line: string): boolean =>
-  /^\s*(?:monitors?|monitoring|wedges|foldback|in[\s-]?ears?|iems?|lights?|lighting|power|backline)\s*[:=-]/i.test(
+  /\b(?:we|i|band)\b.*\b(?:need|want|like|use|have|require)\b.*\b(?:monitor(?:s|\s+mix(?:es)?|\s+ways)?|wedges|in[\s-]?ears?|iems?)\b/i.test(
     line
-  ) && !/\b(?:aux|sends?|outs?|outputs?|matrix|bus|feeds?)\b/i.test(line);
+  ) ||
+  (/^\s*(?:monitors?|monitoring|wedges|foldback|in[\s-]?ears?|iems?|lights?|lighting|power|backline)\s*[:=-]/i.test(
+    line
+  ) &&
+    !/\b(?:aux|sends?|outs?|outputs?|matrix|bus|feeds?)\b/i.test(line));
 
 /** "3. Snare top / 4. Snare bottom": two numbered rows in one line, the second by the number that follows. */
 function partsOf(line: string): string[] {
@@ -108,11 +114,15 @@ function asManyAsFree(rows: readonly ListRow[], founds: readonly Found[]): ListR
   const channel = (row: ListRow | undefined): number | undefined => row?.reading.specs[0]?.channel;
   return rows.map((row, k) => {
     const [from, next] = [channel(row), channel(rows[k + 1])];
-    if (founds[k].row.channels.length !== 1 || from === undefined || next === undefined || next < from + 2) return row;
+    if (founds[k].row.channels.length !== 1 || from === undefined) return row;
+    // Behind the last row, and where the next one is of another box, all are free: a pair is believed.
+    const free = next === undefined || next < from ? Infinity : next;
+    if (free < from + 2) return row;
     const { name, rest } = founds[k].row;
     const many = readTrade(name ? `${name}: ${rest}` : rest, founds[k].input ? { input: founds[k].input } : {});
     const count = many.specs.filter((s) => !s.thru).length;
-    if (count < 2 || next < from + count || many.specs.some((s) => s.thru)) return row;
+    if (count < 2 || count > (free === Infinity ? 2 : count) || free < from + count || many.specs.some((s) => s.thru))
+      return row;
     const { act, note } = row.reading.specs[0];
     const more = { ...(act ? { act } : {}), ...(note ? { note } : {}) };
     return { ...row, reading: { ...many, specs: many.specs.map((s, n) => ({ ...s, channel: from + n, ...more })) } };

@@ -101,7 +101,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   // The first that is no name, and of names the first.
   const five = instruments.find((p) => p.read.instrument === 'five-string-bass');
   // An "electric" double bass is no guitar, a "guest acoustic" no speaker, and a bass with pedals none either.
-  const tells = (p: Piece): boolean => /^(?:elec(?:tric)?|guests?|host|pedals?|pedal ?board|fx board)$/i.test(p.text);
+  // "lead vox, cond hh" is handheld.
+  const voice = instruments.some((p) => ['vocals', 'speech'].includes(p.read.instrument));
+  const tells = (p: Piece): boolean =>
+    /^(?:elec(?:tric)?|guests?|host|pedals?|pedal ?board|fx board)$/i.test(p.text) || (voice && /^hh$/i.test(p.text));
   const body = instruments.filter(
     (p) => !p.named && p.read.instrument !== 'programme' && !(tells(p) && instruments.some((o) => !tells(o)))
   );
@@ -202,6 +205,12 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   }));
   const also = (model: string, weight: number, at: number, of: InstrumentId | null = null): void =>
     void found.push({ model, weight, at, of });
+  // "clip-on, wireless pack, rx XLR out, SB 4": what comes in there is the receiver.
+  const pack = pieces.find((p) => p.read.is === 'input' && p.read.model === 'beltpack-in');
+  const received = (p: Piece): boolean => p.read.is === 'input' || /^(?:rx|receiver)/i.test(p.text);
+  const powered = pieces.some((p) => p.read.is === 'phantom' && p.read.on);
+  if (pack && !powered && pieces.some((p) => p.from > pack.from && received(p)))
+    also('wireless-receiver', 75, pack.from);
   pieces.forEach((p, k) => {
     if (p.read.is === 'source' && /^preamp out/i.test(p.text) && played !== null && ACOUSTIC.has(played))
       also('acoustic-preamp', 56, p.from);
@@ -279,7 +288,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   if ((stand || micd) && !plugged && model !== null && model === usual && !MICS.has(model)) model = 'dynamic-mic';
   const plug = pieces.find(isOf('cable'))?.read.kind;
   const unnamed =
-    (instrument === null || (played === 'programme' && best === null)) && (best === null || best.weight < 10);
+    (instrument === null || played === 'programme') && (best === null || (best.weight < 10 && best.of === null));
   if (unnamed && plug === 'mini' && !/^(?:xlr|rca)/i.test(pieces.find(isOf('cable'))!.text)) model = 'headphone';
   if (unnamed && plug === 'rca') model = 'consumer-player';
   if (model === 'headphone' && best?.weight === TELEVISION && plug === 'rca') model = 'consumer-player';

@@ -16,7 +16,7 @@ import { turned, turnedRound } from './turned';
 import { saidOfOne } from './one-of-two';
 import { applySettings } from './settings';
 import type { Assumed, TradeReading } from './reading';
-import { eachOf, manyOf } from './several';
+import { doubled, eachOf, manyOf, takesEach } from './several';
 import { thruOf, thruSpec } from './thru';
 import { channelsSaid, counted, countOf, isOutput, sidesOf } from './sides';
 
@@ -39,7 +39,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const pieces = kindAlone(text, bareMetres(asItsOwn(fromAux(text, cut(text, options.row)))));
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
-  const each = eachOf(text, pieces, options, readTrade);
+  const each = doubled(text, pieces, options, readTrade) ?? eachOf(text, pieces, options, readTrade);
   if (each) return each;
   const thru = thruOf(text, pieces);
   if (thru) {
@@ -51,7 +51,10 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
         specs: main.specs.flatMap((line) => [line, thruSpec(line, thru)])
       };
   }
-  const more = bothOf(text, pieces, options, readTrade) ?? manyOf(text, pieces, options, readTrade);
+  const more =
+    takesEach(text, pieces, options, readTrade) ??
+    bothOf(text, pieces, options, readTrade) ??
+    manyOf(text, pieces, options, readTrade);
   if (more) return more;
   const guessed = pieces.filter((p) => p.as !== undefined);
   const source = sourceOf(pieces);

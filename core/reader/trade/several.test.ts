@@ -38,6 +38,111 @@ describe('several things in one breath', () => {
     ['1 kick 2 snare 3 hat', 'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3'],
     ['1. kick; 2. snare; 3. hat', 'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3'],
     ['bass di 9, gtr cab 10, vox 11', 'Bass: passive-bass active-di 9, Gtr cab: dynamic-mic 10, Vox: dynamic-mic 11'],
+    // As many as were typed, their numbers, how each is taken.
+    ['cajon front boundary 48v + rear dyn, 12/13', 'Cajon: condenser-mic 12, Cajon rear: dynamic-mic 13'],
+    ['Cello DI + clip mic, ch 9 10', 'Cello DI: piezo active-di 9, Cello mic: condenser-mic 10'],
+    ['lead gtr amp mic dyn + DI out of amp (line), ch 7, 8', 'Lead gtr: dynamic-mic 7, Amp: bass-amp-out 8'],
+    ['guitar > 3m > DI thru > amp; DI out > pre 4', 'Guitar: single-coil active-di 4, Guitar amp: single-coil -'],
+    [
+      'vox 1 dyn 1, vox 2 dyn 2, vox 3 condenser 3',
+      'Vox 1: dynamic-mic 1, Vox 2: dynamic-mic 2, Vox 3: condenser-mic 3'
+    ],
+    ['Keys 1 DI 9, Keys 2 DI 12', 'Keys 1: line-unbalanced passive-di 9, Keys 2: line-unbalanced passive-di 12'],
+    [
+      'acoustic 1 active DI 4; acoustic 2 active DI 5; banjo clip mic 6',
+      'Acoustic 1: acoustic-preamp active-di 4, Acoustic 2: acoustic-preamp active-di 5, Banjo: condenser-mic 6'
+    ],
+    ['gtr cab mic 7, DI from his amp 8', 'Gtr cab: dynamic-mic 7, His amp: bass-amp-out 8'],
+    ['bass cab mic 7, DI from his amp 8', 'Bass cab: dynamic-mic 7, His amp: bass-amp-out 8'],
+    ['bass cab dyn 7, amp DI 8', 'Bass cab: dynamic-mic 7, Amp DI: bass-amp-out 8'],
+    [
+      'snare top dyn 2, snare bottom cond 3, hat cond 4, OH pair cond 5/6',
+      'Snare top: dynamic-mic 2, Snare bottom: condenser-mic 3, Hat: condenser-mic 4, OH L: condenser-mic 5, OH R: condenser-mic 6'
+    ],
+    [
+      'kick in boundary, kick out dyn, snare top, snare bot pol rev, hats 48v, OH L/R 48v, SB 1-7',
+      'Kick in: condenser-mic 1, Kick out: dynamic-mic 2, Snare top: dynamic-mic 3, Snare bot: dynamic-mic 4, Hats: condenser-mic 5, OH L: condenser-mic 6, OH R: condenser-mic 7'
+    ],
+    [
+      'house band: bass DI 9, gtr cab 10, keys L/R 11/12, vox 13',
+      'Bass: passive-bass active-di 9, Gtr cab: dynamic-mic 10, Keys L: line-unbalanced 11, Keys R: line-unbalanced 12, Vox: dynamic-mic 13'
+    ],
+    [
+      'bass DI + mic 3/4, gtr L cab 5, gtr R cab 6',
+      'Bass DI: passive-bass active-di 3, Bass mic: dynamic-mic 4, Gtr L: dynamic-mic 5, Gtr R: dynamic-mic 6'
+    ],
+    [
+      '2 acoustics DI 9-10, 3 vox dyn 11-13, cajon 14',
+      'Acoustics 1: acoustic-preamp passive-di 9, Acoustics 2: acoustic-preamp passive-di 10, Vox 1: dynamic-mic 11, Vox 2: dynamic-mic 12, Vox 3: dynamic-mic 13, Cajon: dynamic-mic 14'
+    ],
+    [
+      'laptop L/R ch 31/32, MC mic ch 30, walk-in USB stick player RCA ch 33/34',
+      'Laptop L: headphone 31, Laptop R: headphone 32, MC mic: dynamic-mic 30, Walk-in USB stick 1: consumer-player 33, Walk-in USB stick 2: consumer-player 34'
+    ],
+    [
+      'bass (active, DI), guitar (dyn), keys (2 DI), 3 vox',
+      'Bass: active-bass passive-di -, Guitar: dynamic-mic -, Keys 1: line-unbalanced passive-di -, Keys 2: line-unbalanced passive-di -, Vox 1: dynamic-mic -, Vox 2: dynamic-mic -, Vox 3: dynamic-mic -'
+    ],
+    [
+      'drums 8 mics, bass DI, 2 gtr, keys stereo, 4 vox',
+      'Drums 1: dynamic-mic -, Drums 2: dynamic-mic -, Drums 3: dynamic-mic -, Drums 4: dynamic-mic -, Drums 5: dynamic-mic -, Drums 6: dynamic-mic -, Drums 7: dynamic-mic -, Drums 8: dynamic-mic -, Bass: passive-bass active-di -, Gtr 1: single-coil -, Gtr 2: single-coil -, Keys L: line-unbalanced -, Keys R: line-unbalanced -, Vox 1: dynamic-mic -, Vox 2: dynamic-mic -, Vox 3: dynamic-mic -, Vox 4: dynamic-mic -'
+    ],
+    [
+      'Pno L/R cond 1-2; Vln DI 3; Vc DI 4; Cb mic+DI 5-6',
+      'Pno L: condenser-mic 1, Pno R: condenser-mic 2, Vln: piezo active-di 3, Vc: piezo active-di 4, Cb mic: condenser-mic 5, Cb DI: piezo active-di 6'
+    ],
+    [
+      'drum kit: K, Sn, 2 toms, 2 OH ch 1-6',
+      'Kick: dynamic-mic 1, Sn: dynamic-mic 2, Toms 1: dynamic-mic 3, Toms 2: dynamic-mic 4, OH 1: condenser-mic 5, OH 2: condenser-mic 6'
+    ],
+    [
+      'conga lo dyn 7, conga hi dyn 8, timbales cond 9/10',
+      'Conga: dynamic-mic 7, Conga 2: dynamic-mic 8, Timbales 1: condenser-mic 9, Timbales 2: condenser-mic 10'
+    ],
+    [
+      'DI 1-4: acoustic, bass, keys L, keys R',
+      'Acoustic: acoustic-preamp passive-di -, Bass: passive-bass active-di -, Keys L: line-unbalanced passive-di -, Keys R: line-unbalanced passive-di -'
+    ],
+    ["guitar amp mic'd w/ dyn and a ribbon, ch 15+16", 'Guitar: dynamic-mic 15, Guitar 2: ribbon 16'],
+    [
+      'ch 1-4: kick, snare, hat, oh',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3, Oh: condenser-mic 4'
+    ],
+    [
+      'SB 5-7: gtr cab, bass DI, keys DI',
+      'Gtr cab: dynamic-mic 5, Bass: passive-bass active-di 6, Keys: line-unbalanced passive-di 7'
+    ],
+    [
+      '1 kick 2-3 oh 4 bass di 5-6 keys di 7 vox',
+      'Kick: dynamic-mic 1, Oh 1: condenser-mic 2, Oh 2: condenser-mic 3, Bass: passive-bass active-di 4, Keys 1: line-unbalanced passive-di 5, Keys 2: line-unbalanced passive-di 6, Vox: dynamic-mic 7'
+    ],
+    [
+      'parallel bass: DI + amp mic + amp DI, pres 1-3',
+      'Bass: passive-bass active-di 1, Bass amp: dynamic-mic 2, Bass amp DI: bass-amp-out 3'
+    ],
+    ['upright: mag, piezo, mic 5-7', 'Upright: upright-magnetic 5, Upright 2: piezo 6, Upright mic: condenser-mic 7'],
+    [
+      'acoustic: DI + mic + mag 4-6',
+      'Acoustic DI: acoustic-preamp passive-di 4, Acoustic mic: condenser-mic 5, Acoustic: soundhole-magnetic 6'
+    ],
+    [
+      'bass DI, cab mic, sub mic 4-6',
+      'Bass: passive-bass active-di 4, Bass cab: dynamic-mic 5, Bass sub: dynamic-mic 6'
+    ],
+    ['gtr: dyn + ribbon + condenser on the cab 7-9', 'Gtr: dynamic-mic 7, Gtr 2: ribbon 8, Gtr 3: condenser-mic 9'],
+    ['cello: DI, mic, SB 5/6', 'Cello DI: piezo active-di 5, Cello mic: condenser-mic 6'],
+    [
+      'bass amp: DI, dyn, ribbon — SB 4, 5, 6',
+      'Bass amp DI: bass-amp-out 4, Bass amp: dynamic-mic 5, Bass amp 2: ribbon 6'
+    ],
+    [
+      '2 vocals, one of them also plays accordion (internal mics, XLR out, needs 48V)',
+      'Vocals 1: dynamic-mic -, Vocals 2: dynamic-mic -, Accordion: acoustic-preamp -'
+    ],
+    ['vox dyn ch 1, also plays acoustic gtr DI ch 2', 'Vox: dynamic-mic 1, Acoustic gtr: acoustic-preamp passive-di 2'],
+    ['sax dyn, doubles on flute clip', 'Sax: dynamic-mic -, Flute clip: condenser-mic -'],
+    ['Cb mic+DI 5-6', 'Cb mic: condenser-mic 5, Cb DI: piezo active-di 6'],
+    ['bass DI+mic ch 3/4', 'Bass DI: passive-bass active-di 3, Bass mic: dynamic-mic 4'],
     // With the channels behind them all.
     [
       'tpt 1-3 dyn, tbn 1-2 ribbon, ch 20-24',

@@ -8,6 +8,7 @@ import { MICS } from './parts';
 import { inBrackets, isShared, OF_ALL, partsOf, SECTION, tells, textOf } from './parts-of-text';
 import { together, type TradeReading } from './reading';
 import { channelsSaid } from './sides';
+import { takesOf } from './takes';
 
 /** Several lines typed as one: each with its own channel, "kick ch 1, snare ch 2", or with channels behind them all, "kick, snare, hat, 1-3". */
 
@@ -84,8 +85,21 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
 type Reader = (one: string, options: Options) => TradeReading;
 type Split = (text: string, pieces: readonly Piece[], options: Options, read: Reader) => TradeReading | null;
 
+/** "2 vocals, one of them also plays accordion (XLR out)": what else somebody plays is a line of its own. */
+const DOUBLES =
+  /\s*[,;(]?\s*(?:(?:(?:one|two|some) of (?:them|whom)|who|and|he|she)\s+)?(?:also\s+(?:plays?|on)|doubles?\s+on|doubling(?:\s+on)?)\s+/i;
+function doubling(text: string): One[] | null {
+  const also = DOUBLES.exec(text);
+  if (!also || also.index === 0) return null;
+  const halves = [text.slice(0, also.index), text.slice(also.index + also[0].length)];
+  return halves.map((half) => ({ text: half, channels: [] }));
+}
+/** What somebody plays and what they play as well. @param read reads one of them */
+export const doubled: Split = (text, pieces, options, read) => joined(doubling(text), pieces, options, read);
 /** Lines that each have a channel of their own. @param read reads one of them */
 export const eachOf: Split = (text, pieces, options, read) => joined(ownChannels(text, pieces), pieces, options, read);
+/** Three ways and more of taking one thing, a channel for each. @param read reads one of them */
+export const takesEach: Split = (text, pieces, options, read) => joined(takesOf(text, pieces), pieces, options, read);
 /** An instrument for every channel, or groups of them that are as many together. @param read reads one of them */
 export const manyOf: Split = (text, pieces, options, read) =>
   joined(asManyAs(text, pieces), pieces, options, read) ??

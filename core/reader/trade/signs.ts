@@ -25,6 +25,10 @@ export const PHANTOM_ELSEWHERE = at(
 export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
 /** "+4" and "-10" of a line, without their unit. */
 export const BARE_LEVEL = at(String.raw`(?:\+\s?4|[-−]10)(?![\d.,]*\d|\s*(?:db|%|v\b|m\b|pad|hz|to\s*\+?4|[/-]))`);
+/** "amp stays off": an amplifier that nothing goes into. */
+export const AMP_OFF = at(
+  String.raw`(?:and\s+|\+\s*|with\s+)?(?:the\s+|his\s+|her\s+|own\s+)?(?:bass\s+|guitar\s+|gtr\s+)?amp(?:lifier)?\s+(?:(?:stays|is|kept|left|switched|turned|remains)\s+)*(?:off|muted|unused|not\s+used)(?![a-z])`
+);
 export const CUT = at(
   String.raw`(?:(\d{2,3})\s*hz[\s-]*)?(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas|roll(?:ed|s)?[\s-]?off(?=\s*(?:at|@|below|under)?\s*\d{2,3}\s*(?:hz|$|[,;]))(?:\s*(?:below|under))?)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
 );
@@ -126,7 +130,7 @@ export const SIDES = at(
   String.raw`l\s*[\/+&-]\s*r\b|l\s+(?:and\s+)?r\b|lr\b|left\s*(?:\/|\+|-|and|&|et|und)?\s*right\b|links\s*(?:\/|\+|und|en)?\s*rechts\b|gauche\s*(?:\/|\+|et)?\s*droite\b|(?:g\s*\/\s*d|v\s*\/\s*h|i\s*\/\s*d|izq\.?\s*\/\s*der\.?|izquierda\s*(?:\/|\+|y)?\s*derecha|sinistra\s*(?:\/|\+|e)?\s*destra|sx\s*\/\s*dx)(?![\p{L}\d])`
 );
 export const TIMES = at(
-  String.raw`(\d{1,2})\s?[x×](?!\d|lr)(?=$|[^a-z]|[a-z]{2})|[x×]\s?(\d{1,2})(?!\d|[.,]\d|\s*m\b)`
+  String.raw`(\d{1,2})\s?[x×](?!\d(?!\d{0,2}\s?(?:m|ft)\b)|lr)(?=$|[^a-z]|[a-z]{2})|[x×]\s?(\d{1,2})(?!\d|[.,]\d|\s*m\b)`
 );
 export const RATIO = at(String.raw`\d{1,2}:\d{1,2}(?!\d)`);
 export const UP = at(
@@ -167,7 +171,8 @@ export const HASH = at(String.raw`#\s*(\d{1,3})(?:\s*[\/+-]\s*(\d{1,3}))?`);
 export const LEADING =
   /^\s*(?:[#|]\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|,(?=\s*[a-z])|\t|\s+(?:[-–—|]+|\/\/)(?=\s)|$)/i;
 export const ROW = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)(?:\s*[:.)]\s|\s+(?![x×]|m\b|ft\b))/i;
-export const BREAK = /(?:->|=>|<-|<=|[,;|>→(){}[\]:•·=]|[+&](?=\s)|\/|\s[-–—]\s|[-–—](?=\s)|!|\.(?=\s|$)|\t)/y;
+export const BREAK =
+  /(?:->|=>|<-|<=|[,;|>→(){}[\]:•·=]|[+&](?=\s)|(?<=\p{L})\+(?=\p{L})|\/|\s[-–—]\s|[-–—](?=\s)|!|\.(?=\s|$)|\t)/uy;
 /** Words that are written short with a point behind them, in the middle of something. */
 export const SHORTENED =
   /\b(acc?|act|akt|akust|back|bal|cond|dig|dyn|elec|elektr|ext|gtr|gt|int|kbd|keyb?|ld|pass?|perc|rhy|str|unbal|vox|voc)\.(?=\s+[a-z])/g;

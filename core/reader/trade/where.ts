@@ -21,6 +21,14 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     // A "hi-z DI" is a DI.
     if (read.is === 'input' && HI_Z.test(p.text) && pieces[k + 1]?.read.is === 'di' && pieces[k + 1].part === p.part)
       return [];
+    // "bullet mic, hi-z into gtr amp": how it is, and not where it goes.
+    if (
+      read.is === 'input' &&
+      HI_Z.test(p.text) &&
+      TOWARDS.test(pieces[k + 1]?.text ?? '') &&
+      pieces[k + 2]?.read.is === 'amp'
+    )
+      return [];
     if (isReamped(pieces, p)) return [{ model: 'amp-in', at: p.from, weight: 2 }];
     if (read.is === 'input')
       return [
@@ -127,6 +135,7 @@ function isAtItsEnd(pieces: readonly Piece[], k: number): boolean {
   return /^(?:to|into|then|goes|going|straight to|stereo|->|→)$/i.test(way?.text ?? '') && behind.every(isNumbering);
 }
 const DESK_AMP = /^(?:amps?|amplifiers?)(?: in(?:put)?s?)?$/i;
+const TOWARDS = /^(?:to|into|in)$/i;
 const HI_Z = /^hi(?:gh)?[\s-]?(?:z|imp(?:edance)?)$/i;
 const channelled = (pieces: readonly Piece[], k: number): boolean => pieces[k + 1]?.read.is === 'channels';
 
