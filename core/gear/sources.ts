@@ -107,7 +107,8 @@ const headphone = defineModel({
   },
   options: {},
   ports: [{ id: 'out', way: 'out', socket: 'mini', carries: 'stereo', level: 'consumer' }],
-  feeds: ['mains-2', 'battery'],
+  // An earthed charger joins its sleeve to the earth of its socket.
+  feeds: ['mains-2', 'battery', 'mains-1'],
   signal: { instrument: 'programme', nature: 'resistive' },
   dc: 'grounded',
   stamp(s) {
@@ -328,7 +329,8 @@ export const SOURCES = [
     clip: fromDbv(6),
     socket: 'rca',
     level: 'consumer',
-    feeds: ['mains-2']
+    // Its sleeve is that of a display or a computer, which may be earthed.
+    feeds: ['mains-2', 'mains-1']
   }),
   output({
     id: 'active-bass',
@@ -431,7 +433,7 @@ export const SOURCES = [
     clip: fromDbu(22),
     socket: 'xlr',
     level: 'line',
-    feeds: ['mains-1'],
+    feeds: ['mains-1', 'mains-2'],
     legs: 'symmetrical'
   }),
   output({

@@ -6,7 +6,7 @@ import { readLine } from '../reader/read-line';
 import { readTrade } from '../reader/trade/read';
 import { sentence } from '../words/findings';
 import { judgePlan, type LineReport, problems } from './judge';
-import { SEVERITIES, type Severity } from './types';
+import { type Code, SEVERITIES, type Severity } from './types';
 
 /** From words to verdict: lines told at length, as people tell them who ask whether it will do. */
 function judged(text: string): LineReport {
@@ -16,10 +16,10 @@ function judged(text: string): LineReport {
   specs.forEach((spec, k) => putLine(plan, spec, (role) => `l${k}-${role}`));
   return judgePlan(plan)[0];
 }
-const codes = (report: LineReport): string[] => problems(report).map((f) => f.code);
+const codes = (report: LineReport): Code[] => problems(report).map((f) => f.code);
 
 describe('from words to verdict', () => {
-  it.each<[text: string, least: Severity, most: Severity, says: string | null, not: readonly string[]]>([
+  it.each<[text: string, least: Severity, most: Severity, says: Code | null, not: readonly Code[]]>([
     // A thru of a DI that its own line feeds needs nothing; one that is buffered, or whose line is not fed, is told.
     ['bass, active DI, thru to a bass amp, 20 m xlr, mic input, phantom on', 'note', 'note', null, ['phantom-none']],
     ['bass, active DI, thru to a bass amp, 20 m xlr, mic input, phantom off', 'stop', 'stop', 'phantom-off', []],
@@ -53,6 +53,79 @@ describe('from words to verdict', () => {
       []
     ],
     ['dynamic mic, lead with pins 2 and 3 swapped, 10 m, mic input', 'note', 'note', 'contacts-swapped', []],
+    // What stands in the wall by an earthed plug, and the other end on another circuit.
+    [
+      'laptop on earthed charger, 3 m minijack to jack lead, mixer line input on another circuit',
+      'care',
+      'stop',
+      'loop',
+      ['right-shorted']
+    ],
+    ['laptop on two-pin charger, 3 m minijack to jack lead, mixer line input', 'clean', 'note', null, ['loop']],
+    [
+      'HDMI extractor RCA outputs, projector on another mains circuit, 5 m RCA, mixer line inputs',
+      'care',
+      'care',
+      'loop',
+      []
+    ],
+    ['HDMI extractor RCA outputs, 5 m RCA, mixer line inputs', 'note', 'note', null, ['loop']],
+    // A level is that of what it is said of.
+    [
+      'consumer player RCA -10 dBV, 3 m RCA lead, XLR line input +4 dBu',
+      'clean',
+      'note',
+      null,
+      ['leg-on-shield', 'clips']
+    ],
+    ['DJ mixer RCA record output, 10 m RCA, desk line input', 'note', 'note', null, ['leg-on-shield']],
+    ['tape machine -10 dBV outputs into +4 dBu line inputs through converter, 2 m RCA', 'clean', 'note', null, []],
+    // Phantom of another voltage; a module before a clip-on; a splitter whose outputs are wires, and one for lines.
+    ['12 V phantom mic input, condenser microphone, 10 m XLR', 'stop', 'stop', 'phantom-weak', []],
+    ['condenser, 10 m XLR, mic input with phantom 45 V', 'clean', 'clean', null, []],
+    [
+      'lavalier with 3.5 mm plug into phantom adapter, 20 m XLR, mic input phantom on',
+      'clean',
+      'note',
+      null,
+      ['phantom-into-source']
+    ],
+    [
+      'condenser, passive splitter with two direct outputs, 30 m XLR, mic input phantom on',
+      'clean',
+      'note',
+      null,
+      ['phantom-blocked']
+    ],
+    [
+      'press split: programme +4 dBu, transformer splitter, 10 m XLR, recorder line input',
+      'note',
+      'care',
+      null,
+      ['too-hot']
+    ],
+    [
+      'mono desk output split with a Y to left and right of a recorder line input, 3 m',
+      'clean',
+      'note',
+      null,
+      ['clips']
+    ],
+    // Leads where they were said, of what is balanced.
+    [
+      'interface line output, 3 m TRS lead, reamp box, 3 m jack, guitar amp',
+      'note',
+      'care',
+      'headroom',
+      ['leg-on-shield']
+    ],
+    [
+      're-amp: interface line output, 3 m TRS, straight into guitar amp',
+      'care',
+      'care',
+      'leg-on-shield',
+      ['core-saturates']
+    ],
     // What was made for one another.
     ['lavalier straight to the camera microphone input, 1.2 m', 'note', 'note', null, ['too-quiet']],
     ['turntable, 1.2 m RCA, phono preamp, 2 m, line input', 'note', 'note', null, ['treble-loss']],

@@ -102,6 +102,9 @@ export function kindAlone(text: string, pieces: readonly Piece[]): readonly Piec
 const ARROW_BEFORE = /(?:>|→)\s*$/;
 const ARROW_BEHIND = /^\s*(?:[-=]?>|→)/;
 
+/** "re-amp: straight into the amp" is what is done, and has no box for it. */
+const STRAIGHT = /^(?:straight|direct)/i;
+
 /** What stands between, in the order in which it was said. */
 export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {
   const body = pieces.some((p) => !p.named && p.read.is === 'di');
@@ -126,7 +129,9 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     if (read.is === 'box' && read.model === 'reamp-box' && /^re-?\s?amp$/i.test(p.text) && turnedDi) return;
     if (
       read.is === 'box' &&
-      !(p.named && pieces.some((o) => !o.named && (o.read.is === 'box' || o.read.is === 'di'))) &&
+      !(
+        p.named && pieces.some((o) => !o.named && (o.read.is === 'box' || o.read.is === 'di' || STRAIGHT.test(o.text)))
+      ) &&
       !isPlace(pieces, k) &&
       !isMixerItself(pieces, p)
     ) {

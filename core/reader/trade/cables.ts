@@ -39,13 +39,16 @@ export function cablesOf(
   // A jack lead may be behind a box whose output is a jack.
   const lastOut = mainOut(modelOf(boxes[boxes.length - 1]?.model ?? source.model));
   const plugged = lastOut?.carries === 'unbalanced' || modelOf(source.model).ports[0].level === 'speaker';
+  const balanced = mainOut(modelOf(source.model))?.carries === 'balanced';
   const places = placesOf(pieces, source, boxes);
   pieces.forEach((p, k) => {
     if (p.read.is !== 'length') return;
     const kind = kindNear(pieces, k);
     const order = places.findIndex((at) => at > p.from);
     let slot = order < 0 ? slots - 1 : order;
-    if (slots > 1 && (kind === 'mic' || kind === 'multicore' || kind === 'star-quad') && slot === 0) slot = slots - 1;
+    // A balanced output has a balanced lead before the box, too.
+    const first = slot === 0 && !(balanced && order >= 0);
+    if (slots > 1 && (kind === 'mic' || kind === 'multicore' || kind === 'star-quad') && first) slot = slots - 1;
     if (slots > 1 && kind === 'instrument' && slot === slots - 1 && !plugged) slot = 0;
     if (metres[slot] !== undefined && slots > 1) {
       const free = metres.findIndex((m) => m === undefined);

@@ -9,6 +9,7 @@ import {
   BARE_LEVEL,
   PHANTOM,
   PHANTOM_ELSEWHERE,
+  PHANTOM_VOLTS,
   AMP_OFF,
   CUT,
   CUT_OUT,
@@ -185,6 +186,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(UP), () => ({ is: 'box', model: 'converter-up' })) ??
     of(match(DOWN), () => ({ is: 'box', model: 'converter-down' })) ??
     of(match(PHANTOM_ELSEWHERE), () => ({ is: 'phantom-elsewhere' })) ??
+    of(match(PHANTOM_VOLTS), (m) => ({ is: 'phantom', on: true, volts: valueOf(m[1] ?? m[2]) })) ??
     of(match(PHANTOM), (m) => ({ is: 'phantom', on: m[1] === undefined && (m[2] === undefined || m[2] === 'on') })) ??
     of(pieces.some((p) => p.read.is === 'source' && p.read.model === 'condenser-mic') ? match(BARE_48) : null, () => ({
       is: 'phantom',

@@ -20,16 +20,22 @@ export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
         ampsOwnDi(pieces, k) ??
         itsOutput(pieces, k) ??
         between(pieces, k) ??
-        builtIn(pieces, k));
+        builtIn(pieces, k) ??
+        ofSplitter(pieces, k));
     return read ? { ...p, read } : p;
   });
 
-/** "RCA -> converter -> line": alone between two arrows it is what makes one level of the other. */
+/** "RCA -> converter -> line", "… through a converter": what makes one level of the other, up where nobody said that it goes down. */
 function between(pieces: readonly Piece[], k: number): Read | null {
   const { text, part } = pieces[k];
+  if (!/^converter$/i.test(text)) return null;
   const alone = pieces.every((p, n) => n === k || p.part !== part);
   const behind = pieces.some((p) => p.part > part);
-  return /^converter$/i.test(text) && part > 0 && alone && behind ? { is: 'box', model: 'converter-up' } : null;
+  const through = pieces.slice(0, k).findLast((p) => !/^(?:an?|the|level)$/i.test(p.text));
+  const by = through?.part === part && /^(?:through|via|by|with|into)(?: an?| the)?$/i.test(through.text);
+  if (!(part > 0 && alone && behind) && !by) return null;
+  const levels = pieces.flatMap((p) => (p.read.is === 'level' ? [/^\+/.test(p.read.text)] : []));
+  return { is: 'box', model: levels[0] === true && levels.includes(false) ? 'converter-down' : 'converter-up' };
 }
 
 /** "acoustic preamp, 3 m jack, active DI": before a DI it is the guitar's own, and no pedal with one built in. */
@@ -66,6 +72,22 @@ function diTakenFrom(pieces: readonly Piece[], amp: number): Piece | null {
     .map(({ text }) => text)
     .join(' ');
   return k >= 0 && isItsDi(before[k]) && /\b(?:of|off|from)\b/i.test(words) ? before[k] : null;
+}
+
+/** "splitter with two direct outputs", "split with a Y": the outputs are the splitter's, and the Y is what splits. */
+function ofSplitter(pieces: readonly Piece[], k: number): Read | null {
+  const { read, text } = pieces[k];
+  const splits = ({ read: r }: Piece): boolean => r.is === 'box' && r.model === 'splitter';
+  const before = pieces.slice(Math.max(k - 3, 0), k).filter((p) => p.part === pieces[k].part);
+  if (read.is === 'source' && /^direct out(?:put)?s?$/i.test(text) && before.some(splits)) return { is: 'filler' };
+  if (read.is === 'count' && before.some(splits)) return { is: 'filler' };
+  const outs = pieces.slice(k + 1, k + 4).some((p) => /^direct out(?:put)?s?$/i.test(p.text));
+  // What goes straight through it is a wire.
+  if (splits(pieces[k]) && outs) return { is: 'filler' };
+  const next = pieces.slice(k + 1, k + 4).filter((p) => p.part === pieces[k].part);
+  return splits(pieces[k]) && /^split$/i.test(text) && next.some((p) => /^y$/i.test(p.text))
+    ? { is: 'box', model: 'y-xlr' }
+    : null;
 }
 
 /** "mic on combo": no socket, but an amplifier with a microphone before it. */

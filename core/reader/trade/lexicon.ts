@@ -457,7 +457,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   di(
     'passive-di',
-    'passive di|passive di box|passive transformer box|passive transformer di|passive direct box|transformer di|di passive|passive box|di passiva|di passivo|di pasiva|di pasivo|passieve di|di passiv|transformer di box|trafo di|iso di|iso di box|isolated di|isolating di|isolation di|isolated di box|transformer isolated di|galvanically isolated di'
+    'passive di|passive di box|passive transformer box|passive transformer di|passive direct box|transformer to low impedance|transformer to low z|impedance matching transformer|impedance transformer|matching transformer|hi z to lo z transformer|high to low impedance transformer|line matching transformer|transformer di|di passive|passive box|di passiva|di passivo|di pasiva|di pasivo|passieve di|di passiv|transformer di box|trafo di|iso di|iso di box|isolated di|isolating di|isolation di|isolated di box|transformer isolated di|galvanically isolated di'
   ),
   di('active-di-10m', '10 meg di|10 meg active di|10 megohm di|10 mohm di|high impedance di|10 meg di box|di 10 meg'),
   di(

@@ -347,8 +347,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   if (model !== null && LINES.has(model) && hasRcaOutput(pieces)) model = 'consumer-player';
   if (model === null) return null;
   const assumed = best === null || best.weight <= least;
+  // "XLR line input +4 dBu" and "+4 dBu line input" are what that wants.
+  const levels = pieces.filter((p, k) => p.read.is === 'level' && !isOfInput(pieces, k));
   const text =
-    qualities.includes('balanced') || pieces.some((p) => p.read.is === 'level' && /\+\s?4/.test(p.read.text));
+    qualities.includes('balanced') || levels.some((p) => p.read.is === 'level' && /\+\s?4/.test(p.read.text));
   // A balanced or +4 dBu output is no consumer's, and a keyboard's is the balanced one.
   const told = pieces.map((p) => p.text.toLowerCase()).join(' ');
   // An electric piano with a passive output is pickups and nothing else.
@@ -443,10 +445,26 @@ const BY_PLUG: Readonly<Record<string, string>> = {
   trs: 'line-balanced'
 };
 
+/** A level that is said of an input: right before it, or behind one and before the next source. */
+export function isOfInput(pieces: readonly Piece[], k: number): boolean {
+  const whose = pieces.slice(0, k).findLast(({ read }) => ['input', 'source', 'instrument'].includes(read.is));
+  const next = pieces.slice(k + 1).find((p) => p.part !== pieces[k].part || p.read.is !== 'filler');
+  return whose?.read.is === 'input' || (next?.part === pieces[k].part && next.read.is === 'input');
+}
+
 const LINES: ReadonlySet<string> = new Set(['interface-out', 'line-balanced', 'line-unbalanced', 'headphone']);
+const RECORD = /^(?:rec(?:ord)?|tape|booth|main|master)[\s-]out(?:put)?s?$/i;
 /** "RCA outputs" before any box or lead of it. */
 function hasRcaOutput(pieces: readonly Piece[]): boolean {
-  const k = pieces.findIndex((p) => /^(?:rca|cinch) out(?:put)?s?$/i.test(p.text));
+  const k = pieces.findIndex(
+    (p, n) =>
+      /^(?:rca|cinch) out(?:put)?s?$/i.test(p.text) ||
+      // "DJ mixer RCA record output".
+      (p.read.is === 'cable' &&
+        p.read.kind === 'rca' &&
+        pieces[n + 1]?.part === p.part &&
+        RECORD.test(pieces[n + 1].text))
+  );
   return k >= 0 && pieces.slice(0, k).every(({ read }) => !['di', 'box', 'input', 'length'].includes(read.is));
 }
 

@@ -7,7 +7,7 @@ export type Read =
   | { is: 'ohm'; ohm: number }
   | { is: 'level'; text: string }
   | { is: 'db'; db: number }
-  | { is: 'phantom'; on: boolean }
+  | { is: 'phantom'; on: boolean; volts?: number }
   | { is: 'cut'; hz: number }
   | { is: 'pad'; db: number; inline: boolean }
   | { is: 'lift'; lifted: boolean }

@@ -109,6 +109,9 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   cablesAssumed.forEach((a) => assumed.add(a));
   const called = options.name ?? nameOf(text, pieces, source, unknown);
   const elsewhere = pieces.some((p) => p.read.is === 'elsewhere');
+  // What stands on another circuit and gives its picture by HDMI is a display or a computer with an earth.
+  if (elsewhere && source.model === 'hdmi-extractor' && source.settings.feed === undefined)
+    source.settings.feed = 'mains-1';
   // Two things that are not the desk's are on two circuits: the one that it goes to is on the other.
   const standsAlone = hasTrait(input.model, 'stands-alone');
   const many = countOf(pieces, sides, boxes.dis, channels, options);
@@ -180,8 +183,11 @@ const byItsModule = (pieces: readonly Piece[], source: Device, boxes: readonly D
   source.model === 'lavalier' &&
   boxes.length === 0 &&
   givesPhantom(input.model) &&
-  !pieces.some(({ read }) => read.is === 'cable' && read.kind === 'mini') &&
+  (!pieces.some(({ read }) => read.is === 'cable' && read.kind === 'mini') ||
+    pieces.some((p) => MODULE.test(p.text))) &&
   !pieces.some(({ text }) => /plug[\s-]?in/i.test(text));
+
+const MODULE = /^(?:(?:xlr )?phantom (?:power )?(?:adapt[eo]r|module)|(?:xlr )?power module)$/i;
 
 /** Joins that only two sides of one plug have: two outputs of two things on one lead are no line. */
 const JOINING = /^(?:joined|y[ -]lead)/i;

@@ -1,7 +1,7 @@
 import { checkSetting, givesPhantom, modelOf } from '../../gear/catalogue';
 import { fromDbu, fromDbv } from '../../units/quantity';
 import type { Piece } from './pieces';
-import type { Device, Source } from './parts';
+import { type Device, isOfInput, type Source } from './parts';
 
 /** Switches, levels and what feeds a thing: each said value to the device that has it. */
 
@@ -44,6 +44,8 @@ export const isOfPickup = (pieces: readonly Piece[], piece: Piece, source: Devic
   !pieces.some(({ part, read }) => part === piece.part && (read.is === 'length' || read.is === 'cable'));
 
 const MAXIMUM = /^(?:max(?:imum)?|peak|full[\s-]scale|fs)$/i;
+/** What the core of a splitter for lines takes at 20 Hz, dBu: our middle of what data sheets of line transformers give, +14 to +22. */
+const LINE_SPLIT_DBU = 18;
 /** A 9 V battery that is nearly done, volts. */
 const LOW_VOLTS = 6.5;
 
@@ -61,6 +63,10 @@ export function applySettings(
     if (device && !checkSetting(modelOf(device.model), key, value)) device.settings[key] = done[key] = value;
     else left.add(piece);
   };
+  // Whoever splits lines has cores that take them.
+  const splitter = boxes.find((b) => b.model === 'splitter');
+  if (splitter && boxes[0] === splitter && ['line', 'consumer'].includes(modelOf(source.model).ports[0].level))
+    splitter.settings.saturation = fromDbu(LINE_SPLIT_DBU);
   const has = (key: string, value: string | number, among: readonly Device[] = chain): Device | undefined =>
     among.find((d) => !checkSetting(modelOf(d.model), key, value));
   /** What was said last before it: "active DI on battery" is the DI's, "laptop on its charger" the laptop's. */
@@ -103,16 +109,13 @@ export function applySettings(
     } else if (read.is === 'polarity') put(piece, has('polarity', 'inverted'), 'polarity', 'inverted');
     else if (read.is === 'cut') put(piece, input, 'lowCut', read.hz);
     else if (read.is === 'phantom') {
-      if (givesPhantom(input.model)) put(piece, input, 'phantom', read.on ? 'on' : 'off');
-      else if (read.on) left.add(piece);
+      if (givesPhantom(input.model)) {
+        put(piece, input, 'phantom', read.on ? 'on' : 'off');
+        if (read.volts !== undefined) put(piece, input, 'phantomVolts', read.volts);
+      } else if (read.on) left.add(piece);
     } else if (read.is === 'level') {
-      // Said behind where it goes, it is what that wants: "into a line input at +4 dBu".
-      const whose = pieces.slice(0, k).findLast((p) => ['input', 'source', 'instrument'].includes(p.read.is));
-      // "+4 dBu line input".
-      const next = pieces.slice(k + 1).find((p) => p.part !== piece.part || p.read.is !== 'filler');
-      if (next?.part === piece.part && next.read.is === 'input') return;
-      const earlier = pieces.slice(0, k).some((p) => p.read.is === 'level' || p.read.is === 'volts');
-      if (earlier && whose?.read.is === 'input') return;
+      // Said of where it goes, it is what that wants: "into a line input at +4 dBu".
+      if (isOfInput(pieces, k)) return;
       const n = Number(read.text.replace(/db[uv]/i, '').replace(/\s/g, ''));
       const volts = /dbv/i.test(read.text) ? fromDbv(n) : fromDbu(n);
       // "+18 dBu max" is a sine that just fits, and what is played averages below it by its crest.

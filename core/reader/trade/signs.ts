@@ -17,6 +17,10 @@ export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
   String.raw`(?:(no|without|w\/o|kein|keine|ohne|sans|pas\s+(?:de\s+)?|sin|senza|zonder|geen|utan|ingen|uden)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|48(?=\s+(?:is\s+)?(?:on|off)(?![a-z]))|(?:ph|f)antom(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
 );
+/** "12 V phantom", "phantom only 24 V": another voltage than 48. */
+export const PHANTOM_VOLTS = at(
+  String.raw`(?:only\s+)?(?!4[4-9]|5[0-2])(\d{1,2}(?:[.,]\d)?)\s*v(?:olts?)?\s+(?:of\s+)?phantom(?:\s+power)?(?:\s+on)?(?![a-z])|phantom(?:\s+power)?\s+(?:(?:of|at|is|gives|on|with|only|just)\s+)*(?!4[4-9]|5[0-2])(\d{1,2}(?:[.,]\d)?)\s*v(?:olts?)?(?![a-z\d])`
+);
 /** Phantom that comes neither from the input that a line ends in: from the other leg of a splitter, or a supply of its own. */
 export const PHANTOM_ELSEWHERE = at(
   String.raw`(?:(?:whose|with|and)\s+)?(?:its\s+|the\s+)?(?:direct|other)\s+(?:leg|side|out(?:put)?|path|feed)\s+(?!unconnected|open|unused)(?:(?!\b(?:no|off|without|unconnected)\b)[a-z\s-])*?\b(?:with|which\s+supplies|that\s+supplies|supplies|supplying|which\s+provides|provides|providing|which\s+gives|gives|giving|has|which\s+has|sends|sending)\s+(?:the\s+)?(?:\+?48\s?v\s+)?(?:phantom(?:\s+power)?|\+?48\s?v)(?:\s+on)?(?!\s+off)|(?:\+?48\s?v\s+|phantom\s+)(?:power\s+)?(?:is\s+)?(?:supplied\s+|provided\s+|taken\s+|coming\s+|comes\s+|fed\s+)?(?:from|by|via)\s+(?:the\s+)?(?:direct|other|foh|front[\s-]of[\s-]house|monitor|main|recording|broadcast)(?:\s+(?:leg|side|desk|split|output|out|console|path|mixer|engineer))*|(?:external|inline|in-line|separate|own|stand-?alone|dedicated|battery)\s+phantom(?:\s+power)?\s+(?:supply|unit|box|psu|injector)|phantom(?:\s+power)?\s+(?:supply|unit|psu|injector)(?:\s+(?:before|ahead\s+of|in\s+front\s+of|upstream\s+of)\s+(?:the\s+)?(?:splitter|split|isolator|transformer))?`
@@ -80,7 +84,7 @@ export const ON_BATTERY = at(
 );
 /** How it is plugged into the wall. */
 export const ON_MAINS = at(
-  String.raw`(?:(?:with|on|from|by|via|its|an?|the|own)\s+)*(?:(earthed|grounded|three[\s-]pin|3[\s-]pin)|(two[\s-]pin|2[\s-]pin|unearthed|double[\s-]insulated|wall[\s-]?wart))(?!\s*(?:mains\s+)?(?:plug\s+)?adapt[eo]r)\s*(?:mains\s+)?(?:plug|charger|supply|power\s+supply|psu|brick|cable|lead)?(?![a-z])`
+  String.raw`(?:(?:with|on|from|by|via|its|an?|the|own)\s+)*(?:(earthed|grounded|three[\s-]pin|3[\s-]pin)|(two[\s-]pin|2[\s-]pin|unearthed|double[\s-]insulated|wall[\s-]?wart))(?!\s*(?:mains\s+)?(?:plug\s+)?adapt[eo]r|\s+(?:xlr|jack|trs|rca|mini|lead)\b)\s*(?:mains\s+)?(?:plug|charger|supply|power\s+supply|psu|brick|cable|lead)?(?![a-z])`
 );
 /** A loudspeaker's amplifier with nothing plugged into it. */
 export const NO_CABINET = at(

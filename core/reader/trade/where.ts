@@ -72,6 +72,8 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
       return [{ model: read.model, at: p.from, weight: read.model === 'cabinet' && !speaker ? 0.5 : 2 }];
     return [];
   });
+  // "-10 dBV recorder input": a line input at that level is a consumer's.
+  for (const c of candidates) if (c.model === 'line-in' && isConsumers(pieces, c.at)) c.model = 'consumer-in';
   const best = candidates.sort((a, b) => b.weight - a.weight || b.at - a.at)[0];
   if (!best) return null;
   // A guitar's "combo" is an amplifier, not a socket.
@@ -80,6 +82,13 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
   if (best.model === 'combo-in' && bare && (played || boxes.some((b) => b.model === 'reamp-box')))
     best.model = 'amp-in';
   return { model: best.model === 'amp-in' && speaker ? 'cabinet' : best.model, settings: {}, at: best.at };
+}
+/** A level of −10 dBV that is said of the input at a place. */
+function isConsumers(pieces: readonly Piece[], at: number): boolean {
+  const k = pieces.findIndex((p) => p.from === at);
+  return [pieces[k - 1], pieces[k - 2], pieces[k + 1]].some(
+    (p) => p?.part === pieces[k].part && p.read.is === 'level' && /^[-−]\s*10/.test(p.read.text)
+  );
 }
 const isNumbering = ({ read }: Piece): boolean => ['channels', 'channel', 'number'].includes(read.is);
 /** How one goes in, said in a word. */

@@ -26,6 +26,8 @@ const SHORT: ReadonlyMap<string, string> = new Map([
   ['earphone', 'headphone'],
   ['earphones', 'headphones'],
   ['lvl', 'level'],
+  ['microphone', 'mic'],
+  ['microphones', 'mics'],
   ['unbal', 'unbalanced'],
   ['bal', 'balanced']
 ]);
