@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { putLine } from '../plan/put';
+import { putLine, putLines } from '../plan/put';
 import { blankPlan } from '../plan/blank';
 import { readTyped } from '../reader/read';
 import { readLine } from '../reader/read-line';
@@ -70,6 +70,9 @@ describe('from words to verdict', () => {
       []
     ],
     ['HDMI extractor RCA outputs, 5 m RCA, mixer line inputs', 'note', 'note', null, ['loop']],
+    ['soundcard of a PC with earthed supply, RCA, 15 m to mixer line input on other circuit', 'care', 'stop', 'loop', []],
+    ['line output 600 ohm unbalanced, 50 m at 150 pF per metre, line input', 'care', 'care', 'long-unbalanced', []],
+    ['synth, active DI, 20 m XLR with pin 2 open, mic input phantom on', 'care', 'stop', 'half-balanced', []],
     // A level is that of what it is said of.
     [
       'consumer player RCA -10 dBV, 3 m RCA lead, XLR line input +4 dBu',
@@ -345,5 +348,26 @@ describe('from words to verdict', () => {
     };
     for (const floats of ['transformer', 'cross-coupled', 'impedance-balanced']) expect(lost(floats)).toBeUndefined();
     expect(lost('symmetrical')).toBeCloseTo(6, 0);
+  });
+
+  it('an amplifier on another circuit hums by the thru of a DI whose ground is joined, and not by one whose ground is lifted', () => {
+    const byThru = (text: string): Code[] => {
+      const { specs } = readTyped(text, {}, readTrade);
+      const plan = blankPlan();
+      putLines(plan, specs, (k) => (role) => `l${k}-${role}`);
+      const reports = judgePlan(plan);
+      expect(reports.length, text).toBe(2);
+      return reports.flatMap(codes);
+    };
+    const line = (lift: string, amp: string): string =>
+      `bass guitar, 3 m jack, passive DI ${lift}, ${amp}, 30 m XLR, mic`;
+    for (const amp of [
+      'thru to a bass amp on another mains circuit',
+      'his amp fed from the thru, on another circuit'
+    ]) {
+      expect(byThru(line('with ground lift closed', amp)), amp).toContain('loop');
+      expect(byThru(line('with ground lift open', amp)), amp).not.toContain('loop');
+    }
+    expect(byThru(line('with ground lift closed', 'thru to a bass amp'))).not.toContain('loop');
   });
 });

@@ -381,7 +381,9 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     )
       model = 'consumer-player';
     else if (
-      /\bunbalanced (?:jack )?out|\bout(?:put)?s? unbalanced|\bunbalanced jack\b(?! (?:lead|cable))/.test(ofOutput)
+      /\bunbalanced (?:jack )?out|\bout(?:put)?s?(?: \d+ ?(?:ohms?|Ω))? unbalanced|\bunbalanced jack\b(?! (?:lead|cable))/.test(
+        ofOutput
+      )
     )
       model = 'line-unbalanced';
   }
@@ -456,6 +458,14 @@ const LINES: ReadonlySet<string> = new Set(['interface-out', 'line-balanced', 'l
 const RECORD = /^(?:rec(?:ord)?|tape|booth|main|master)[\s-]out(?:put)?s?$/i;
 /** "RCA outputs" before any box or lead of it. */
 function hasRcaOutput(pieces: readonly Piece[]): boolean {
+  // "soundcard, RCA, 15 m": with no other plug said, it leaves by that.
+  const plugs = pieces.filter((p) => p.read.is === 'cable' || /xlr|trs|jack|balanced/i.test(p.text));
+  if (
+    plugs.length > 0 &&
+    plugs.every((p) => /^(?:rca|cinch)s?$/i.test(p.text)) &&
+    pieces.some((p) => p.read.is === 'source' && p.read.model === 'interface-out')
+  )
+    return true;
   const k = pieces.findIndex(
     (p, n) =>
       /^(?:rca|cinch) out(?:put)?s?$/i.test(p.text) ||

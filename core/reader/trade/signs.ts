@@ -100,7 +100,7 @@ export const PIN_THREE = at(
 );
 /** A lead one of whose contacts has gone: the cold one, or the shield. */
 export const CONTACT_GONE = at(
-  String.raw`(?:with\s+(?:its\s+|the\s+|an?\s+)?)?(?:(broken|open|dead|missing)\s+)?(?:xlr\s+)?(?:(pin\s?3|cold(?:\s+(?:leg|pin|wire|core|contact))?)|(pin\s?1|(?:shield|screen)(?:\s+(?:wire|contact))?))\s*(?:is\s+|was\s+|has\s+|has\s+come\s+|come\s+)*(broken(?:\s+off)?|open|dead|off|gone|missing|floating|disconnected|not\s+connected|unconnected)?(?![a-z])`
+  String.raw`(?:with\s+(?:its\s+|the\s+|an?\s+)?)?(?:(broken|open|dead|missing)\s+)?(?:xlr\s+)?(?:(pin\s?[23]|(?:hot|cold)(?:\s+(?:leg|pin|wire|core|contact))?)|(pin\s?1|(?:shield|screen)(?:\s+(?:wire|contact))?))\s*(?:is\s+|was\s+|has\s+|has\s+come\s+|come\s+)*(broken(?:\s+off)?|open|dead|off|gone|missing|floating|disconnected|not\s+connected|unconnected)?(?![a-z])`
 );
 /** A lead with its two signal contacts changed over. */
 export const SWAPPED = at(

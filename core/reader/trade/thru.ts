@@ -13,6 +13,8 @@ export interface Thru {
   readonly pieces: readonly Piece[];
   readonly to: string;
   readonly metres: number | null;
+  /** What it goes to stands on another circuit. */
+  readonly elsewhere: boolean;
 }
 
 const WORD = /^(?:direct\s+)?(?:thru|through|link(?:ed|s)?|loop(?:ed)?\s+(?:out|thru|through)|parallel)$/i;
@@ -40,13 +42,14 @@ export function thruOf(text: string, pieces: readonly Piece[]): Thru | null {
   // Its lead may be said behind it, in the same part.
   let after = last;
   while (pieces[after + 1]?.part === end.part && JOINS.has(pieces[after + 1].read.is)) after++;
-  const own = pieces.slice(first, after + 1);
+  const till = withCircuit(pieces, after);
+  const own = pieces.slice(first, till + 1);
   const metres = own.flatMap((p) => (p.read.is === 'length' ? [p.read.metres] : []));
-  const [from, till] = [own[0].from, own[own.length - 1].to];
   return {
-    rest: blanked(text, from, till),
+    rest: blanked(text, own[0].from, own[own.length - 1].to),
     pieces: own,
     to,
+    elsewhere: till > after,
     metres:
       metres.length > 0
         ? Math.min(
@@ -57,6 +60,10 @@ export function thruOf(text: string, pieces: readonly Piece[]): Thru | null {
   };
 }
 
+/** The last piece, with "on another circuit" right behind: it is said of the amplifier there. */
+const withCircuit = (pieces: readonly Piece[], last: number): number =>
+  pieces[last + 1]?.read.is === 'elsewhere' ? last + 1 : last;
+
 /** "amp from the thru": where it goes on to is said first. */
 function fromThru(text: string, pieces: readonly Piece[], thru: number): Thru | null {
   const { part } = pieces[thru];
@@ -64,7 +71,11 @@ function fromThru(text: string, pieces: readonly Piece[], thru: number): Thru | 
   while (
     k >= 0 &&
     pieces[k].part === part &&
-    /^(?:from|off|on|via|by|at|out of|the|its)(?: the| its)?$/i.test(pieces[k].text)
+    (/^(?:from|off|on|via|by|at|out of|the|its|into|in|plugged(?: into)?|fed(?: by| from)?|connected|taken(?: from)?)(?: the| its)?$/i.test(
+      pieces[k].text
+    ) ||
+      // "into the DI thru".
+      (k === thru - 1 && pieces[k].read.is === 'di'))
   )
     k--;
   // "DI, amp thru"; but of an amplifier's own thru nothing is fed.
@@ -73,8 +84,12 @@ function fromThru(text: string, pieces: readonly Piece[], thru: number): Thru | 
   if (amp?.read.is !== 'amp' || amp.part !== part) return null;
   while (pieces[k - 1]?.part === part && /^(?:then|and|to|into|bass|gtr|guitar|his|her|the)$/i.test(pieces[k - 1].text))
     k--;
-  const [from, till] = [pieces[k].from, pieces[thru].to];
-  return { rest: blanked(text, from, till), pieces: pieces.slice(k, thru + 1), to: amp.read.model, metres: null };
+  const last = withCircuit(pieces, thru);
+  const own = pieces.slice(k, last + 1);
+  return {
+    ...{ rest: blanked(text, own[0].from, pieces[last].to), pieces: own, to: amp.read.model, metres: null },
+    elsewhere: last > thru
+  };
 }
 
 /** "synth bass DI + amp": beside a DI an amplifier is what goes on from it, unless a microphone was said. */
@@ -84,7 +99,7 @@ function plusAmp(text: string, pieces: readonly Piece[]): Thru | null {
   const [di, amp, next] = pieces.slice(k - 1, k + 2);
   const joined = /^\s*(?:\+|&|and|plus)\s*(?:the |his |her |an? )?\s*$/i.test(text.slice(di.to, amp.from));
   if (!joined || amp.read.is !== 'amp' || amp.read.model !== 'amp-in' || /^mi[ck]/i.test(next?.text ?? '')) return null;
-  return { rest: blanked(text, di.to, amp.to), pieces: [amp], to: amp.read.model, metres: null };
+  return { rest: blanked(text, di.to, amp.to), pieces: [amp], to: amp.read.model, metres: null, elsewhere: false };
 }
 
 /** Without a stretch of it, and all the rest where it was. */
@@ -96,7 +111,10 @@ const words = (p: Piece): string[] => p.text.toLowerCase().split(/\s+(?:and|then
 const isOnStage = (model: string): boolean => ['speaker-in', 'cabinet', 'amp-in'].includes(model);
 
 /** The line that goes on by the thru of the one said. */
-export function thruSpec(line: LineSpec, { to, metres }: Pick<Thru, 'to' | 'metres'>): LineSpec {
+export function thruSpec(
+  line: LineSpec,
+  { to, metres, elsewhere }: Pick<Thru, 'to' | 'metres' | 'elsewhere'>
+): LineSpec {
   const length = metres ?? USUAL_METRES;
   const kind: CableKindId = defaultKind('lead', line.source.model, length);
   const socket = modelOf(to).ports[0].socket;
@@ -108,6 +126,6 @@ export function thruSpec(line: LineSpec, { to, metres }: Pick<Thru, 'to' | 'metr
     lead: { kind: CABLES[kind].plugs.some((plug) => mates(plug, socket)) ? kind : 'instrument', metres: length },
     box: null,
     run: null,
-    input: { model: to, settings: {} }
+    input: { model: to, settings: {}, ...(elsewhere ? { elsewhere } : {}) }
   };
 }
