@@ -70,9 +70,32 @@ describe('from words to verdict', () => {
       []
     ],
     ['HDMI extractor RCA outputs, 5 m RCA, mixer line inputs', 'note', 'note', null, ['loop']],
-    ['soundcard of a PC with earthed supply, RCA, 15 m to mixer line input on other circuit', 'care', 'stop', 'loop', []],
+    [
+      'soundcard of a PC with earthed supply, RCA, 15 m to mixer line input on other circuit',
+      'care',
+      'stop',
+      'loop',
+      []
+    ],
     ['line output 600 ohm unbalanced, 50 m at 150 pF per metre, line input', 'care', 'care', 'long-unbalanced', []],
     ['synth, active DI, 20 m XLR with pin 2 open, mic input phantom on', 'care', 'stop', 'half-balanced', []],
+    ['microphone into a line input through a 10 m XLR', 'stop', 'stop', 'too-quiet', []],
+    [
+      'passive DI used backwards as a re-amp box from interface line output into a guitar amp, 3 m',
+      'stop',
+      'stop',
+      'steps-up',
+      ['double-stops']
+    ],
+    [
+      'XLR to RCA lead with pins 1 and 3 joined from a transformer output, 5 m',
+      'stop',
+      'stop',
+      'clips',
+      ['half-balanced']
+    ],
+    ['powered mixer record out RCA to laptop minijack mic input, 2 m', 'stop', 'stop', 'clips', []],
+    ['PA amplifier bridged 1000 W, speaker-level DI, 10 m XLR', 'danger', 'danger', null, ['no-load']],
     // A level is that of what it is said of.
     [
       'consumer player RCA -10 dBV, 3 m RCA lead, XLR line input +4 dBu',

@@ -126,7 +126,7 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
     if (read.is === 'box' && /^(?:joined|y lead)/i.test(p.text) && modelOf(source.model).ports[0].carries !== 'stereo')
       return;
     // To "re-amp" with a DI the wrong way round is what that DI does.
-    if (read.is === 'box' && read.model === 'reamp-box' && /^re-?\s?amp$/i.test(p.text) && turnedDi) return;
+    if (read.is === 'box' && read.model === 'reamp-box' && turnedDi) return;
     if (
       read.is === 'box' &&
       !(

@@ -605,7 +605,7 @@ export const LEXICON: readonly (readonly [Sense, string])[] = [
   ),
   input(
     'camera-in',
-    'camera minijack in|camera minijack mic in|camera minijack microphone in|camera 3.5 mm in|camera 3.5 mic in|laptop mic in|laptop stereo mic in|laptop microphone in|computer mic in|phone mic in|tablet mic in|minijack in of a laptop|minijack in of the laptop|stereo minijack in of a laptop|mic in of a laptop|minijack in of a camera|laptop in|laptop minijack in|pocket recorder minijack in|camera microphone input|camera microphone in|camera microphone|camera mic|camcorder mic in|camcorder microphone input|camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera'
+    'minijack mic in|3.5 mm mic in|3.5 mic in|laptop minijack mic in|laptop 3.5 mic in|laptop 3.5 mm mic in|pc mic in|pc minijack mic in|camera minijack in|camera minijack mic in|camera minijack microphone in|camera 3.5 mm in|camera 3.5 mic in|laptop mic in|laptop stereo mic in|laptop microphone in|computer mic in|phone mic in|tablet mic in|minijack in of a laptop|minijack in of the laptop|stereo minijack in of a laptop|mic in of a laptop|minijack in of a camera|laptop in|laptop minijack in|pocket recorder minijack in|camera microphone input|camera microphone in|camera microphone|camera mic|camcorder mic in|camcorder microphone input|camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera'
   ),
   input(
     'recorder-in',

@@ -278,7 +278,11 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   if (model === null && loaded(pieces)) model = 'valve-amp';
   // "speaker DI off the cab": what drives that cabinet.
   const tapped = pieces.some((p) => p.read.is === 'di' && p.read.model?.startsWith('speaker-di'));
-  if (model === null && tapped) model = played === null ? 'valve-amp' : 'power-amp';
+  const head = pieces.find((p) => p.read.is === 'amp');
+  const ofPa = pieces.some((p) => PUBLIC.test(p.text) || /bridged?/i.test(p.text));
+  if (model === null && tapped) model = played === null && !ofPa ? 'valve-amp' : 'power-amp';
+  const tappedAt =
+    tapped && head && pieces.indexOf(head) < pieces.findIndex((p) => p.read.is === 'di') ? head.from : null;
   const cabinet = pieces.find((p) => p.read.is === 'amp');
   const alone = model === null && cabinet !== undefined && (micd || standsForItsMic(pieces, cabinet));
   if (alone) model = 'dynamic-mic';
@@ -337,6 +341,11 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const wants = pieces.some((p) => p.read.is === 'phantom' && p.read.on && /48/.test(p.text));
   const heardByMic = model === null && instrument === null && !taken && (clip || wants) ? sounding : undefined;
   if (heardByMic) model = 'condenser-mic';
+  // "microphone into a line input": a microphone and no more, said first, is a dynamic one.
+  const start = pieces.find((p) => !['channel', 'channels', 'filler'].includes(p.read.is) || BARE_MIC.test(p.text));
+  const bareMic =
+    model === null && instrument === null && !taken && start && BARE_MIC.test(start.text) ? start : undefined;
+  if (bareMic) model = wants ? 'condenser-mic' : 'dynamic-mic';
   // "cross-coupled output" and no word of whose.
   const made = pieces.find(
     ({ read, text, part }) =>
@@ -422,7 +431,14 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     at:
       best?.at ??
       instrument?.from ??
-      (alone ? cabinet.from : (nameless?.from ?? heardByMic?.from ?? made?.from ?? (onlyPedal ? pedal.from : null))),
+      (alone
+        ? cabinet.from
+        : (nameless?.from ??
+          heardByMic?.from ??
+          bareMic?.from ??
+          tappedAt ??
+          made?.from ??
+          (onlyPedal ? pedal.from : null))),
     instrument: of,
     assumed: unsaid
   };
@@ -453,6 +469,9 @@ export function isOfInput(pieces: readonly Piece[], k: number): boolean {
   const next = pieces.slice(k + 1).find((p) => p.part !== pieces[k].part || p.read.is !== 'filler');
   return whose?.read.is === 'input' || (next?.part === pieces[k].part && next.read.is === 'input');
 }
+
+/** Of a public address, and not of a guitar. */
+const PUBLIC = /^(?:pa|p\.a\.?|power|house|hi-?fi|class d|solid state|transistor)$/i;
 
 const LINES: ReadonlySet<string> = new Set(['interface-out', 'line-balanced', 'line-unbalanced', 'headphone']);
 const RECORD = /^(?:rec(?:ord)?|tape|booth|main|master)[\s-]out(?:put)?s?$/i;

@@ -96,7 +96,7 @@ export const VOLTS = at(
 );
 /** What has become of the third contact of an XLR. */
 export const PIN_THREE = at(
-  String.raw`(?:with\s+|and\s+)?(?:xlr\s+)?pin\s?3\s+(?:is\s+|left\s+|was\s+|being\s+)*(?:(open|floating|lifted|unconnected|not\s+connected|disconnected|cut)|(?:grounded|earthed|to\s+ground|(?:tied|joined|shorted|strapped|linked|wired)\s+to\s+(?:ground|(?:the\s+)?sleeve|(?:the\s+)?shield|(?:pin\s+)?1)|to\s+(?:the\s+)?(?:sleeve|shield)|on\s+(?:the\s+)?sleeve|shorted))(?![a-z\d])`
+  String.raw`(?:with\s+|and\s+)?(?:xlr\s+)?(?:pins?\s+(?:1\s*(?:and|\+|&|to)\s*3|3\s*(?:and|\+|&|to)\s*1)\s+(?:are\s+)?(?:joined|linked|tied|strapped|bridged|shorted|together)(?:\s+together)?(?![a-z\d])|pin\s?3\s+(?:is\s+|left\s+|was\s+|being\s+)*(?:(open|floating|lifted|unconnected|not\s+connected|disconnected|cut)|(?:grounded|earthed|to\s+ground|(?:tied|joined|shorted|strapped|linked|wired)\s+to\s+(?:ground|(?:the\s+)?sleeve|(?:the\s+)?shield|(?:pin\s+)?1)|to\s+(?:the\s+)?(?:sleeve|shield)|on\s+(?:the\s+)?sleeve|shorted))(?![a-z\d]))`
 );
 /** A lead one of whose contacts has gone: the cold one, or the shield. */
 export const CONTACT_GONE = at(

@@ -152,6 +152,9 @@ const channelled = (pieces: readonly Piece[], k: number): boolean => pieces[k + 
 export function usualInput(source: string, boxes: readonly Device[]): string {
   const last = boxes[boxes.length - 1]?.model;
   const port = modelOf(last ?? source).ports.find((p) => p.way === 'out');
+  // An adapter tells by its plug what kind of input there is.
+  if (last?.startsWith('xlr-to-rca')) return 'consumer-in';
+  if (last?.startsWith('xlr-to-jack')) return 'line-in';
   const level = modelOf(source).ports[0].level;
   if (last === undefined && level === 'speaker') return 'cabinet';
   if (last === undefined && hasTrait(source, 'volume-knob') && port?.level === 'line') return 'line-in';
