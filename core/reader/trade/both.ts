@@ -1,5 +1,5 @@
 import { cutText } from '../../text/well-formed';
-import { MICS } from './parts';
+import { MICS } from './evidence';
 import { SECTION } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { Options } from './read';

@@ -1,6 +1,8 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece } from './pieces';
-import { beside, type Device, isMixerItself, isOfDi, isPickup, type Source } from './parts';
+import { beside, isOfDi } from './di-kind';
+import type { Device, Source } from './parts';
+import { isMixerItself, isPickup } from './rigs';
 import { channelsSaid, isOutput } from './sides';
 import { isWayIn } from './where';
 

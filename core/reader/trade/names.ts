@@ -1,7 +1,9 @@
 import { modelOf } from '../../gear/catalogue';
 import { SECTION } from './parts-of-text';
 import type { Piece } from './pieces';
-import { type Device, isAdjective, MICS, OVER, type Source } from './parts';
+import { MICS } from './evidence';
+import { type Device, OVER, type Source } from './parts';
+import { isAdjective } from './played';
 import { channelRun, channelsSaid, counted, ofWhatKind, ONE_OF_ITS_KIND } from './sides';
 
 export const sideName = (sides: number, count: number, k: number): string =>

@@ -1,6 +1,6 @@
 import type { Piece } from './pieces';
 import { takeOf, withMic } from './both';
-import { MICS } from './parts';
+import { MICS } from './evidence';
 import { isRig, OF_ALL, partsOf, sounds, textOf, withoutSection } from './parts-of-text';
 import type { One } from './several';
 import { counted, isOutput } from './sides';

@@ -1,7 +1,8 @@
 import { checkSetting, givesPhantom, modelOf } from '../../gear/catalogue';
 import { fromDbu, fromDbv } from '../../units/quantity';
 import type { Piece } from './pieces';
-import { type Device, isOfInput, type Source } from './parts';
+import { isOfInput } from './outputs';
+import type { Device, Source } from './parts';
 
 /** Switches, levels and what feeds a thing: each said value to the device that has it. */
 

@@ -4,7 +4,7 @@ import type { Options } from './read';
 import type { LineSpec } from '../../plan/spec';
 import { groupsOf } from './groups';
 import { ownChannels } from './own-channels';
-import { MICS } from './parts';
+import { MICS } from './evidence';
 import { inBrackets, isShared, OF_ALL, partsOf, SECTION, tells, textOf } from './parts-of-text';
 import { together, type TradeReading } from './reading';
 import { channelsSaid } from './sides';

@@ -1,5 +1,7 @@
 import { hasTrait, modelOf } from '../../gear/catalogue';
-import { type Device, isPickup, isReamped, MICS, type Source } from './parts';
+import { MICS } from './evidence';
+import type { Device, Source } from './parts';
+import { isPickup, isReamped } from './rigs';
 import type { Piece } from './pieces';
 
 /** Where a line goes. */
