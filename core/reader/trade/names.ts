@@ -57,6 +57,8 @@ export function namePieces(all: readonly Piece[], source: Source, unknown: reado
       !(ends && p.from > ends.from) &&
       begins(p) &&
       (['unknown', 'instrument', 'number', 'note'].includes(p.read.is) ||
+        // "conga lo".
+        (p.read.is === 'filler' && WHICH.test(p.text) && pieces[pieces.indexOf(p) - 1]?.read.is === 'instrument') ||
         // "RF1" is the socket that it is called after.
         (p.read.is === 'source' && /^rf[\s-]?\d/i.test(p.text)) ||
         (p.read.is === 'times' && /^1\s?[-–]/.test(p.text))) &&
@@ -64,6 +66,7 @@ export function namePieces(all: readonly Piece[], source: Source, unknown: reado
   );
 }
 
+const WHICH = /^(?:hi|lo|mid|inner|outer)$/i;
 /** "vox 1 wireless" tells which of several it is, "2 keys" is a name as it stands. */
 function isWhich(pieces: readonly Piece[], number: Piece): boolean {
   const k = pieces.indexOf(number);

@@ -17,14 +17,28 @@ export function ownChannels(text: string, all: readonly Piece[]): One[] | null {
   const marks = channelMarks(pieces);
   // "2 acoustics DI 9-10": a number that comes first may tell how many.
   const leads = first !== undefined && isNumber(first);
-  const numbers = [...(leads ? [numberMarks(pieces, true)] : []), numberMarks(pieces, false)];
+  // "drums 1-8, bass 9": what goes on behind it are channels, and not how many there are.
+  const ranged = pieces.map(asRange);
+  const ways = [
+    { of: pieces, marks },
+    ...(leads ? [{ of: ranged, marks: numberMarks(ranged, true) }] : []),
+    { of: ranged, marks: numberMarks(ranged, false) },
+    { of: pieces, marks: numberMarks(pieces, false) }
+  ].filter((way) => way.marks.length > 1);
   // What parts it further is meant.
-  const ways = [marks, ...numbers].filter((way) => way.length > 1).sort((a, b) => b.length - a.length);
-  for (const way of ways) {
-    const own = grouped(text, pieces, way);
+  for (const way of ways.sort((a, b) => b.marks.length - a.marks.length)) {
+    const own = grouped(text, way.of, way.marks);
     if (own) return own;
   }
   return labelled(text, pieces) ?? rangeFirst(text);
+}
+
+/** "1-8" behind an instrument, as the channels that it may be. */
+function asRange(p: Piece): Piece {
+  const last = p.read.is === 'times' ? /^1\s?[-–]\s?(\d{1,2})$/.exec(p.text)?.[1] : undefined;
+  return last === undefined
+    ? p
+    : { ...p, read: { is: 'channels', list: Array.from({ length: Number(last) }, (_, k) => k + 1), loose: true } };
 }
 
 /** "DI 1-4: acoustic, bass, keys L, keys R", "5-7: gtr cab, vox, vox 2": as many behind the colon as numbers before it. */
@@ -141,7 +155,7 @@ function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[])
   // What is said behind the last, of it or of all.
   const last = groups[groups.length - 1];
   let ofAll = '';
-  if (groups.length === marks.length + 1 && !last.some(sounds)) {
+  if (groups.length === marks.length + 1 && (!last.some(sounds) || OF_ALL.test(last[0].text))) {
     groups.pop();
     const all = last.some((p) => OF_ALL.test(p.text));
     if (all) ofAll = `, ${textOf(text, last, new Set(last.filter((p) => OF_ALL.test(p.text)))).trim()}`;
@@ -167,7 +181,12 @@ function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[])
     const [from, to] = channels.length === 1 || first ? [word.from, mark[mark.length - 1].to] : [next, next];
     const said =
       tidy(text.slice(start, from) + ' ' + text.slice(to, next)) + (first ? `, ch ${channels.join('/')}` : '');
-    return { text: whose(group, said) + ofAll, channels: channels.length === 1 ? channels : [] };
+    // "lead vox radio 1, BV 2, BV 3, both dyn": of those that do not say it themselves.
+    const tells = group.some((p) => p.read.is === 'source' || p.read.is === 'di');
+    return {
+      text: whose(group, said) + (tells && last.some(sounds) ? '' : ofAll),
+      channels: channels.length === 1 ? channels : []
+    };
   });
   return ones.every((one) => one !== null) ? ones : null;
 }

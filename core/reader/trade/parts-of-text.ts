@@ -10,7 +10,7 @@ export const OF_ALL = /^(?:all|each|both)$/i;
 
 /** In the plural, or behind "all", it is of all that stand before it. */
 export const isShared = ({ read, text }: Piece): boolean =>
-  OF_ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text));
+  OF_ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text)) || (read.is === 'note' && /^clips$/i.test(text));
 
 /** An amplifier or a cabinet that is somebody's: "gtr amp", "bass cab", "4x12". */
 export const isRig = ({ read, named, text }: Piece): boolean => !named && read.is === 'amp' && RIG.test(text);

@@ -143,6 +143,35 @@ describe('several things in one breath', () => {
     ['sax dyn, doubles on flute clip', 'Sax: dynamic-mic -, Flute clip: condenser-mic -'],
     ['Cb mic+DI 5-6', 'Cb mic: condenser-mic 5, Cb DI: piezo active-di 6'],
     ['bass DI+mic ch 3/4', 'Bass DI: passive-bass active-di 3, Bass mic: dynamic-mic 4'],
+    ['gtr SL amp dyn ch 5, gtr SR amp ribbon ch 6', 'Gtr SL: dynamic-mic 5, Gtr SR: ribbon 6'],
+    [
+      'perc: conga hi 1, conga lo 2, bongos 3, OH L/R 4/5',
+      'Conga hi: dynamic-mic 1, Conga lo: dynamic-mic 2, Bongos: dynamic-mic 3, OH L: condenser-mic 4, OH R: condenser-mic 5'
+    ],
+    [
+      'drums 1-8, bass 9, gtr 10, keys 11/12, vox 13-15',
+      'Drums 1: dynamic-mic 1, Drums 2: dynamic-mic 2, Drums 3: dynamic-mic 3, Drums 4: dynamic-mic 4, Drums 5: dynamic-mic 5, Drums 6: dynamic-mic 6, Drums 7: dynamic-mic 7, Drums 8: dynamic-mic 8, Bass: passive-bass 9, Gtr: single-coil 10, Keys 1: line-unbalanced 11, Keys 2: line-unbalanced 12, Vox 1: dynamic-mic 13, Vox 2: dynamic-mic 14, Vox 3: dynamic-mic 15'
+    ],
+    [
+      'bass 9 DI active; gtr 10 dyn; keys 11+12 passive DI; vox 13 dyn',
+      'Bass: passive-bass active-di 9, Gtr: dynamic-mic 10, Keys 1: line-unbalanced passive-di 11, Keys 2: line-unbalanced passive-di 12, Vox: dynamic-mic 13'
+    ],
+    [
+      'lead vox radio ch 1, BV1 ch 2, BV2 ch 3, both dyn wired',
+      'Lead vox: wireless-receiver 1, BV 1: dynamic-mic 2, BV 2: dynamic-mic 3'
+    ],
+    [
+      'ac gtr DI 7 / bass DI 8 / vox dyn 9',
+      'Ac gtr: acoustic-preamp passive-di 7, Bass: passive-bass active-di 8, Vox: dynamic-mic 9'
+    ],
+    [
+      'DI: bass (1), keys L (2), keys R (3), acoustic (4)',
+      'Bass: passive-bass active-di 1, Keys L: line-unbalanced passive-di 2, Keys R: line-unbalanced passive-di 3, Acoustic: acoustic-preamp passive-di 4'
+    ],
+    [
+      'kick in/out, snare top/bottom, hat, 3 toms, OH x2 → 1-10',
+      'Kick in: dynamic-mic 1, Kick out: dynamic-mic 2, Snare top: dynamic-mic 3, Snare bottom: dynamic-mic 4, Hat: condenser-mic 5, Toms 1: dynamic-mic 6, Toms 2: dynamic-mic 7, Toms 3: dynamic-mic 8, OH 1: condenser-mic 9, OH 2: condenser-mic 10'
+    ],
     // With the channels behind them all.
     [
       'tpt 1-3 dyn, tbn 1-2 ribbon, ch 20-24',

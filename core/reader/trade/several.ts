@@ -121,7 +121,12 @@ function joined(
   read: Reader
 ): TradeReading | null {
   if (!ones || options.channel !== undefined) return null;
-  const readings = ones.map(({ text: one, channels }) => {
+  // "DI: bass (1), keys (2)": what stands before the colon tells how each is taken.
+  const how = pieces.filter((p) => p.named);
+  const by = how.length > 0 && how.every(({ read }) => read.is === 'di' || read.is === 'quality') ? how : [];
+  const taken = by.map((p) => p.text).join(' ');
+  const readings = ones.map(({ text: said, channels }) => {
+    const one = taken === '' || /\bdi\b/i.test(said) ? said : `${said}, ${taken}`;
     if (channels.length === 1) return read(one.trim(), { ...options, channel: channels[0] });
     const reading = read(one.trim(), options);
     let at = 0;

@@ -122,7 +122,7 @@ export function ofWhatKind(pieces: readonly Piece[], word: Piece): boolean {
 
 /** Things that nobody numbers: behind them a number counts what stands before them. */
 export const ONE_OF_ITS_KIND =
-  /\b(?:timpani|timps|grand|piano|choir|chorus|marimba|vibe?s?|vibraphone|xylophone|glockenspiel|organ|leslie|harp|kit|drum ?kit|congas|bongos|strings|section|orchestra|accordion|bagpipes?|audience|room|ambien(?:ce|t)|lectern|panel|table)$/i;
+  /\b(?:timpani|timps|grand|piano|choir|chorus|marimba|vibe?s?|vibraphone|xylophone|glockenspiel|organ|rotary|harp|kit|drum ?kit|congas|bongos|strings|section|orchestra|accordion|bagpipes?|audience|room|ambien(?:ce|t)|lectern|panel|table)$/i;
 
 function isOfOne(pieces: readonly Piece[], k: number): boolean {
   const next = pieces[k + 1];

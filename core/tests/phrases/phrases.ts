@@ -62,7 +62,7 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['vinyl deck into phono pre then line 11/12', '2|turntable|phono-preamp|line-in|-|-|11'],
   ['laptop hdmi de-embedder to line', '1|hdmi-extractor|-|line-in|-|-|-'],
   ['TV audio minijack 10m to desk jack', '1|headphone|-|line-in|10|-|-'],
-  ['organ leslie 2 mics', '2|dynamic-mic|-|mic-in|-|-|-'],
+  ['organ rotary 2 mics', '2|dynamic-mic|-|mic-in|-|-|-'],
   ['gtr amp: dynamic on the cab, 15m xlr', '1|dynamic-mic|-|mic-in|15|-|-'],
   ['whistle + pipes on one 58', '1|dynamic-mic|-|mic-in|-|-|-'],
   ['string pad keys mono di', '1|line-unbalanced|passive-di|mic-in|-|-|-'],
@@ -727,5 +727,19 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['gtr L, gtr R dyn 5/6', '2|dynamic-mic|-|?|-|-|5'],
   ['lapel into beltpack', '1|lavalier|-|beltpack-in|-|-|-'],
   ['lav into beltpack, receiver XLR out, SB 3', '1|wireless-receiver|-|mic-in|-|-|3'],
-  ['sax clip-on mic to belt pack 1 m', '1|condenser-mic|-|beltpack-in|1|-|-']
+  ['sax clip-on mic to belt pack 1 m', '1|condenser-mic|-|beltpack-in|1|-|-'],
+  ['keys: piano L/R 9/10, synth 11, organ L/R 12/13', '5|line-unbalanced|-|?|-|-|9'],
+  ['trumpet, alto, tenor, trombone: clip-ons on radio, rx 1-4, ch 20-23', '4|wireless-receiver|-|?|-|-|20'],
+  ['4 violins, 2 violas, 2 celli clips ch 1-8', '8|condenser-mic|-|?|-|-|1'],
+  ['choir: SATB, 4 condensers, 20 m, SB 1-4', '4|condenser-mic|-|mic-in|20|-|1'],
+  ['hat & ride conds 48v 6-7', '2|condenser-mic|-|?|-|phantom=on|6'],
+  ['rack 1, rack 2, floor: dyn clips 4-6', '3|dynamic-mic|-|?|-|-|4'],
+  ['piano lid L/R + piano under, conds 10 11 12', '3|condenser-mic|-|?|-|-|10'],
+  [
+    '2 x acoustic w/ preamps, 2 x active DI, 5m jacks, 20m multi, SB 4 & 5',
+    '2|acoustic-preamp|active-di|mic-in|25|-|4'
+  ],
+  ['synth A (mono) DI 5, synth B (stereo) 2 DI 6/7', '3|line-unbalanced|di|?|-|-|5'],
+  ['guest 1, guest 2, host: lavs on packs, rx XLR mic level 1-3', '3|wireless-receiver|-|?|-|-|1'],
+  ['lectern L + R goosenecks 48v 1/2', '2|condenser-mic|-|?|-|phantom=on|1']
 ];
