@@ -97,7 +97,7 @@ describe('several things in one breath', () => {
     ],
     [
       'conga lo dyn 7, conga hi dyn 8, timbales cond 9/10',
-      'Conga: dynamic-mic 7, Conga 2: dynamic-mic 8, Timbales 1: condenser-mic 9, Timbales 2: condenser-mic 10'
+      'Conga lo: dynamic-mic 7, Conga hi: dynamic-mic 8, Timbales 1: condenser-mic 9, Timbales 2: condenser-mic 10'
     ],
     [
       'DI 1-4: acoustic, bass, keys L, keys R',
