@@ -64,6 +64,8 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
   for (const plus of text.slice(prefix.length).matchAll(joined)) {
     const from = prefix.length + plus.index;
     const to = from + plus[0].length;
+    // "L & R" is one piece.
+    if (pieces.some((p) => p.from < from && p.to > to)) continue;
     const before = pieces.filter((p) => !p.named && p.to <= from);
     const after = pieces.filter((p) => p.from >= to);
     // What stands right beside the joining word tells how each half is taken.

@@ -1,5 +1,5 @@
 import { inFull, shortKit } from './kit-letters';
-import { inBrackets, isRig, isShared, OF_ALL, partsOf, tells, textOf, withoutSection } from './parts-of-text';
+import { inBrackets, isRig, OF_ALL, partsOf, sharedFrom, tells, textOf, withoutSection } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
 import { channelRun, channelsSaid } from './sides';
@@ -162,7 +162,7 @@ function groupsIn(
       // What stood between two things was of the one before.
       last?.push(...tail);
       tail = [];
-      const shared = left.some(plays) ? left.findIndex(isShared) : -1;
+      const shared = left.some(plays) ? sharedFrom(left) : -1;
       heads.push(shared > 0 ? left.slice(0, shared) : left);
       if (shared > 0) tail = left.slice(shared);
     } else tail.push(...left);

@@ -10,7 +10,16 @@ export const OF_ALL = /^(?:all|each|both)$/i;
 
 /** In the plural, or behind "all", it is of all that stand before it. */
 export const isShared = ({ read, text }: Piece): boolean =>
-  OF_ALL.test(text) || (read.is === 'source' && /[^s]s$/i.test(text)) || (read.is === 'note' && /^clips$/i.test(text));
+  OF_ALL.test(text) ||
+  ((read.is === 'source' || read.is === 'di') && /[^s]s$/i.test(text)) ||
+  (read.is === 'note' && /^clips$/i.test(text));
+
+/** Where what is said of all begins in a part: "keys passive DIs"; −1 where nothing is. */
+export function sharedFrom(part: readonly Piece[]): number {
+  let at = part.findIndex(isShared);
+  while (at > 0 && part[at - 1].read.is === 'quality') at--;
+  return at;
+}
 
 /** An amplifier or a cabinet that is somebody's: "gtr amp", "bass cab", "4x12". */
 export const isRig = ({ read, named, text }: Piece): boolean => !named && read.is === 'amp' && RIG.test(text);

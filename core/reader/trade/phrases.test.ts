@@ -380,3 +380,27 @@ describe('what a word is of, by what stands beside it', () => {
     expect([source.model, lead!.metres, input.model]).toEqual(['line-balanced', 50, 'speaker-in']);
   });
 });
+
+describe('a number that begins it', () => {
+  const told = (text: string): string =>
+    readTrade(text)
+      .specs.map((s) => `${s.name} ${s.channel ?? '-'}`)
+      .join(', ');
+  it.each([
+    // Before one thing it is the channel of a row.
+    ['6 Gtr cab dyn mc', 'Gtr cab 6'],
+    ['12 Cello piezo, preamp DI mc', 'Cello 12'],
+    ['2 Snare dyn mc', 'Snare 2'],
+    ['5 violin piezo active DI', 'Violin 5'],
+    ['1 kick dyn', 'Kick 1'],
+    // Up to four may be so many of it, and in the plural however many.
+    ['4 violin piezo active DI', 'Violin 1 -, Violin 2 -, Violin 3 -, Violin 4 -'],
+    ['2 gtr DI', 'Gtr 1 -, Gtr 2 -'],
+    ['5 vox dyn', 'Vox 1 -, Vox 2 -, Vox 3 -, Vox 4 -, Vox 5 -'],
+    ['2 acoustics DI', 'Acoustics 1 -, Acoustics 2 -'],
+    ['6 violin piezo active DI sb 11', 'Violin 1 11, Violin 2 12, Violin 3 13, Violin 4 14, Violin 5 15, Violin 6 16'],
+    ['12 string acoustic DI', '12 string acoustic -']
+  ])('%s', (text, lines) => {
+    expect(told(text)).toBe(lines);
+  });
+});

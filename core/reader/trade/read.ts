@@ -9,6 +9,7 @@ import { type Device, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
 import { cablesOf, metresOf } from './cables';
 import { fromAux } from './aux';
+import { leadingNumber } from './leading-number';
 import { asItsOwn } from './its-own';
 import { bareMetres } from './bare-metres';
 import { bothOf } from './both';
@@ -37,7 +38,7 @@ const MOST_LINES = 32;
 export function readTrade(text: string, options: Options = {}): TradeReading {
   const round = turnedRound(text, options, readTrade);
   if (round) return round;
-  const pieces = kindAlone(text, bareMetres(asItsOwn(fromAux(text, cut(text, options.row)))));
+  const pieces = kindAlone(text, leadingNumber(bareMetres(asItsOwn(fromAux(text, cut(text, options.row))))));
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
   const each = doubled(text, pieces, options, readTrade) ?? eachOf(text, pieces, options, readTrade);

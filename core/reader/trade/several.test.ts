@@ -172,6 +172,88 @@ describe('several things in one breath', () => {
       'kick in/out, snare top/bottom, hat, 3 toms, OH x2 → 1-10',
       'Kick in: dynamic-mic 1, Kick out: dynamic-mic 2, Snare top: dynamic-mic 3, Snare bottom: dynamic-mic 4, Hat: condenser-mic 5, Toms 1: dynamic-mic 6, Toms 2: dynamic-mic 7, Toms 3: dynamic-mic 8, OH 1: condenser-mic 9, OH 2: condenser-mic 10'
     ],
+    [
+      'bass: pre DI sb 5, post DI sb 6, cab mic sb 7',
+      'Bass DI: passive-bass active-di 5, Bass DI 2: passive-bass active-di 6, Bass mic: dynamic-mic 7'
+    ],
+    [
+      'cello mic (cond, 48v) sb 11; cello DI (piezo, active) sb 12',
+      'Cello mic: condenser-mic 11, Cello DI: piezo active-di 12'
+    ],
+    [
+      'kit: K S H R1 R2 F OHL OHR ch 1-8',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hihat: condenser-mic 3, Rack tom 1: dynamic-mic 4, Rack tom 2: dynamic-mic 5, Floor tom: dynamic-mic 6, Overhead L: condenser-mic 7, Overhead R: condenser-mic 8'
+    ],
+    [
+      'Kick, Snare, Hat, Rack, Floor, OH L, OH R on 1-7',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hihat: condenser-mic 3, Rack tom: dynamic-mic 4, Floor tom: dynamic-mic 5, Overhead L: condenser-mic 6, Overhead R: condenser-mic 7'
+    ],
+    [
+      'bass pre DI sb 5, post DI sb 6, cab mic sb 7',
+      'Bass: passive-bass active-di 5, Bass 2: passive-bass active-di 6, Bass cab: dynamic-mic 7'
+    ],
+    [
+      'keys L/R DI sb 9/10, synth DI sb 11, bass DI sb 12',
+      'Keys L: line-unbalanced passive-di 9, Keys R: line-unbalanced passive-di 10, Synth: line-unbalanced passive-di 11, Bass: passive-bass active-di 12'
+    ],
+    [
+      'lead vox radio ch 1, BV x2 dyn ch 2-3, choir 4 condensers ch 4-7',
+      'Lead vox: wireless-receiver 1, BV 1: dynamic-mic 2, BV 2: dynamic-mic 3, Choir 1: condenser-mic 4, Choir 2: condenser-mic 5, Choir 3: condenser-mic 6, Choir 4: condenser-mic 7'
+    ],
+    [
+      'drums: kick dyn 1, snare dyn 2, OHs cond 3/4',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, OHs 1: condenser-mic 3, OHs 2: condenser-mic 4'
+    ],
+    [
+      'drums kick 1 snare 2 hat 3 oh 4 5',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3, Oh 1: condenser-mic 4, Oh 2: condenser-mic 5'
+    ],
+    [
+      'kick snare hat tom1 tom2 oh l oh r ch 1-7',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hihat: condenser-mic 3, Rack tom 1: dynamic-mic 4, Rack tom 2: dynamic-mic 5, Overhead L: condenser-mic 6, Overhead R: condenser-mic 7'
+    ],
+    [
+      '4 vox + 2 radio mics, ch 1-6',
+      'Vox 1: dynamic-mic 1, Vox 2: dynamic-mic 2, Vox 3: dynamic-mic 3, Vox 4: dynamic-mic 4, Radio mics 1: wireless-receiver 5, Radio mics 2: wireless-receiver 6'
+    ],
+    [
+      'bass, gtr L/R, keys L/R, all DI, sb 3-7',
+      'Bass: passive-bass active-di 3, Gtr L: single-coil active-di 4, Gtr R: single-coil active-di 5, Keys L: line-unbalanced passive-di 6, Keys R: line-unbalanced passive-di 7'
+    ],
+    ['piano L/R cond, vox dyn, ch 1-3', 'Piano L: condenser-mic 1, Piano R: condenser-mic 2, Vox: dynamic-mic 3'],
+    [
+      'percussion: congas 2 dyn, toys cond, chimes cond, ch 14-17',
+      'Congas 1: dynamic-mic 14, Congas 2: dynamic-mic 15, Toys: condenser-mic 16, Chimes: condenser-mic 17'
+    ],
+    [
+      'bass di 9, gtr cab 10, keys 11/12, vox 13',
+      'Bass: passive-bass active-di 9, Gtr cab: dynamic-mic 10, Keys 1: line-unbalanced 11, Keys 2: line-unbalanced 12, Vox: dynamic-mic 13'
+    ],
+    [
+      'ch1 kick, ch2 snare, ch3-4 oh',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Oh 1: condenser-mic 3, Oh 2: condenser-mic 4'
+    ],
+    [
+      '1 kick 2 snare 3 hat 4 oh',
+      'Kick: dynamic-mic 1, Snare: dynamic-mic 2, Hat: condenser-mic 3, Oh: condenser-mic 4'
+    ],
+    ['bass mic + bass DI ch 7 8', 'Bass mic: dynamic-mic 7, Bass DI: passive-bass active-di 8'],
+    [
+      'upright: piezo to preamp to DI, sb 9, and clip-on mic sb 10',
+      'Upright DI: piezo active-di 9, Upright mic: condenser-mic 10'
+    ],
+    [
+      'pedalboard end -> active DI -> thru to amp; sb 18',
+      'Pedalboard end: single-coil active-di 18, Pedalboard end amp: single-coil -'
+    ],
+    [
+      'bass, keys L, keys R DIs sb 3-5',
+      'Bass: passive-bass active-di 3, Keys L: line-unbalanced passive-di 4, Keys R: line-unbalanced passive-di 5'
+    ],
+    [
+      'vox dyn, bass, keys passive DIs ch 1-3',
+      'Vox: dynamic-mic 1, Bass: passive-bass passive-di 2, Keys: line-unbalanced passive-di 3'
+    ],
     // With the channels behind them all.
     [
       'tpt 1-3 dyn, tbn 1-2 ribbon, ch 20-24',

@@ -5,7 +5,7 @@ import type { LineSpec } from '../../plan/spec';
 import { groupsOf } from './groups';
 import { ownChannels } from './own-channels';
 import { MICS } from './evidence';
-import { inBrackets, isShared, OF_ALL, partsOf, SECTION, tells, textOf } from './parts-of-text';
+import { inBrackets, OF_ALL, partsOf, SECTION, sharedFrom, tells, textOf } from './parts-of-text';
 import { together, type TradeReading } from './reading';
 import { channelsSaid } from './sides';
 import { takesOf } from './takes';
@@ -24,7 +24,7 @@ const isNumbered = (part: readonly Piece[]): boolean =>
 const isSame = (a: Piece, b: Piece): boolean => a.text.toLowerCase() === b.text.toLowerCase();
 /** What is said of all in the last of them, as a part of its own. */
 function sharedBehind(part: readonly Piece[]): (readonly Piece[])[] {
-  const all = part.findIndex(isShared);
+  const all = sharedFrom(part);
   return all > 0 && part.slice(0, all).some(tells) ? [part.slice(0, all), part.slice(all)] : [part];
 }
 
@@ -71,6 +71,9 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
     .slice(many)
     .flat()
     .filter((p) => !OF_ALL.test(p.text));
+  // "vox dyn, bass, keys passive DIs": a microphone goes by none.
+  const ownKind = first.some((part) => part.some(({ read }) => read.is === 'source'));
+  if (ownKind && rest.some(({ read }) => read.is === 'di')) return null;
   // "snare top, snare bottom (phase)" is said of the last.
   if (rest.some((p) => inBrackets(text, p))) return null;
   // "horn section" is all of them.

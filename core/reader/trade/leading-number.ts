@@ -1,0 +1,27 @@
+import type { Piece } from './pieces';
+import { isRig } from './parts-of-text';
+import { ONE_OF_ITS_KIND } from './sides';
+
+/** A number that begins what was typed: how many there are, or the channel of a row of a list. */
+
+/** Nobody has so many of one thing without a plural. */
+const MOST_WITHOUT_PLURAL = 4;
+/** What is said in one form for one and for several. */
+const BOTH_WAYS = /^(?:lead |backing |b)?(?:vox|bvs?|bgvs?|vocals?|perc|keys|drums|brass|strings|horns)$/i;
+/** Of which there is one in a band. */
+const SINGLE = /^(?:kick|snare|bass|hi-?hat|hat|cajon|e-?bass)\b/i;
+
+/** "6 Gtr cab dyn", "12 Cello piezo, DI": a number before one thing, with no other channel, is its channel; "2 guitars" and "4 vox" tell how many. */
+export function leadingNumber(pieces: readonly Piece[]): readonly Piece[] {
+  const [first, what] = pieces;
+  const before = what !== undefined && what.part === first.part && (what.read.is === 'instrument' || isRig(what));
+  if (first?.read.is !== 'number' || first.named || !before) return pieces;
+  const { value } = first.read;
+  const taken = pieces.some(({ read }) => ['source', 'di', 'box', 'quality', 'phantom'].includes(read.is));
+  const channels = pieces.some((p) => p.read.is === 'channels' || (p !== first && p.read.is === 'number'));
+  const several = /[^s]s$/i.test(what.text) || BOTH_WAYS.test(what.text) || /^string/i.test(what.text);
+  if (!taken || channels || several || value > 99 || (value === 1 && !SINGLE.test(what.text))) return pieces;
+  const one = SINGLE.test(what.text) || ONE_OF_ITS_KIND.test(what.text);
+  if (value <= MOST_WITHOUT_PLURAL && !one) return pieces;
+  return [{ ...first, read: { is: 'channels', list: [value] } }, ...pieces.slice(1)];
+}
