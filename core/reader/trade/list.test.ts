@@ -5,6 +5,7 @@ import { specOf } from '../../plan/spec';
 import { saltRoad } from '../../../src/lib/server/demo-shows';
 import { LIST_HEADING, listRows } from '../write-list';
 import type { Column } from './columns';
+import { LISTS } from '../../tests/phrases/lists';
 import { readList } from './list';
 
 const said = (text: string, given?: readonly Column[]) =>
@@ -287,5 +288,20 @@ describe('columns and signs that people use', () => {
       '- Vocals 2: dynamic-mic',
       '- Accordion: dynamic-mic'
     ]);
+  });
+});
+
+describe('lists as they come', () => {
+  it.each(LISTS.map((list) => [list.what, list] as const))('%s', (_, { text, rows, unread }) => {
+    const found = readList(text.join('\n'));
+    const lines = found.rows.flatMap(({ reading: { specs } }) =>
+      specs.map((s) => {
+        const input = s.input.model === 'mic-in' ? [] : [s.input.model];
+        const what = [s.source.model, ...(s.box ? [s.box.model] : []), ...input].join(' ');
+        return `${s.channel ?? '-'} ${s.name}: ${what}`;
+      })
+    );
+    expect(lines).toEqual(rows);
+    expect(found.unread.length).toBe(unread);
   });
 });

@@ -30,6 +30,8 @@ export function playedIn(pieces: readonly Piece[]): { instrument: Of<'instrument
   const body = instruments.filter(
     (p) => !p.named && p.read.instrument !== 'programme' && !(tells(p) && instruments.some((o) => !tells(o)))
   );
+  const bassOnly = instruments.every((p) => /^(?:e-?)?bass$/i.test(p.text) || p.read.instrument === 'upright-bass');
+  const upright = bassOnly && bass ? instruments.find((p) => p.read.instrument === 'upright-bass') : undefined;
   // A "guitar" whose name says which.
   const acoustic = instruments.find((p) => p.read.instrument === 'acoustic-guitar');
   const bare =
@@ -37,6 +39,8 @@ export function playedIn(pieces: readonly Piece[]): { instrument: Of<'instrument
     /^(?:guitar|gtr|git|gt|gitarre|guitare|guitarra|chitarra)$/i.test(body[0].text);
   const instrument =
     five ??
+    // "Bass (upright)".
+    upright ??
     (bare ? acoustic : null) ??
     // A near miss tells less than a word as it is spelt.
     body.find((p) => p.as === undefined) ??

@@ -3,6 +3,7 @@ import type { Piece } from './pieces';
 import type { Options } from './read';
 import type { LineSpec } from '../../plan/spec';
 import { groupsOf } from './groups';
+import { inFull } from './kit-letters';
 import { ownChannels } from './own-channels';
 import { MICS } from './evidence';
 import { inBrackets, OF_ALL, partsOf, SECTION, sharedFrom, tells, textOf } from './parts-of-text';
@@ -97,8 +98,18 @@ function doubling(text: string): One[] | null {
   const halves = [text.slice(0, also.index), text.slice(also.index + also[0].length)];
   return halves.map((half) => ({ text: half, channels: [] }));
 }
-/** What somebody plays and what they play as well. @param read reads one of them */
-export const doubled: Split = (text, pieces, options, read) => joined(doubling(text), pieces, options, read);
+/** "drums 4 mics (k, sn, 2 oh)": as many as are told in brackets behind it. */
+const TOLD_BEHIND = /^[^()]*?\b(\d{1,2})\s*x?\s*(?:mics?|microphones|channels?|ch|inputs?|lines?)\s*\(([^()]+)\)\s*$/i;
+function toldBehind(text: string, read: (one: string) => number): One[] | null {
+  const [, many, list] = TOLD_BEHIND.exec(text) ?? [];
+  if (list === undefined) return null;
+  const ones = list.split(/\s*[,+/]\s*/).map((one) => inFull(one) ?? one);
+  const count = ones.reduce((sum, one) => sum + read(one), 0);
+  return ones.length > 1 && count === Number(many) ? ones.map((one) => ({ text: one, channels: [] })) : null;
+}
+/** What somebody plays and what they play as well, and what is told one by one in brackets. @param read reads one of them */
+export const doubled: Split = (text, pieces, options, read) =>
+  joined(doubling(text) ?? toldBehind(text, (one) => lines(read(one, options))), pieces, options, read);
 /** Lines that each have a channel of their own. @param read reads one of them */
 export const eachOf: Split = (text, pieces, options, read) => joined(ownChannels(text, pieces), pieces, options, read);
 /** Three ways and more of taking one thing, a channel for each. @param read reads one of them */
