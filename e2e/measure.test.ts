@@ -112,3 +112,52 @@ test('with a multimeter on a phone: impedances from two levels, and levels that 
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(PHONE.width);
   await expectAccessibleInBoth(page);
 });
+
+test('what was measured of a thing with a number is offered where it may be what is plugged, used, and told on its page', async ({
+  page,
+  app
+}) => {
+  const id = await freshShow(page, app.url, 'The Salt Road');
+  const label = `M${Date.now().toString(36).slice(-5)}`;
+  const thing = `m${label.toLowerCase()}`;
+  const measured = { at: '2026-11-30', values: { ratio: 11.4 } };
+  const unit = { label, serial: '', failed: 0, battery: null, measured };
+  const item = {
+    kind: 'device',
+    model: 'passive-di',
+    name: '',
+    count: 1,
+    condition: 'works',
+    place: '',
+    note: '',
+    unit
+  };
+  const put = async (from: object | null, to: object | null): Promise<number> => {
+    const data = { changes: [{ id: thing, from, to }] };
+    return (await page.request.post(`${app.url}/api/kit`, { data, headers: { origin: app.url } })).status();
+  };
+  // A value that a passive DI cannot have is refused.
+  const wrong = { ...item, unit: { ...unit, measured: { ...measured, values: { zin: 1e6 } } } };
+  expect(await put(null, wrong)).toBe(400);
+  expect(await put(null, item)).toBe(200);
+  await page.goto(`${app.url}/show/${id}/measure`);
+  await page.getByLabel('What is measured').selectOption({ label: 'Hammered dulcimer: passive DI' });
+  const units = page.locator('[data-units]');
+  await expect(units).toContainText(new RegExp(`Number ${label}, .*2026: .*11\\.4`));
+  await expectAccessibleInBoth(page);
+  await page.getByRole('button', { name: `Plan with number ${label}` }).click();
+  await expect(page.getByText('Used. The line is judged with them.')).toBeVisible();
+  const ratios = async (): Promise<(number | undefined)[]> => {
+    const file = (await (await page.request.get(`${app.url}/api/shows/${id}/plan`)).json()) as {
+      plan: { devices: Record<string, { model: string; settings: Record<string, number> }> };
+    };
+    return Object.values(file.plan.devices).flatMap((d) => (d.model === 'passive-di' ? [d.settings.ratio] : []));
+  };
+  await expect.poll(ratios).toContain(11.4);
+  // Of something else nothing is offered.
+  await page.getByLabel('What is measured').selectOption({ label: 'Electric bouzouki: single-coil pickup' });
+  await expect(units).toHaveCount(0);
+  await page.goto(`${app.url}/kit/${thing}`);
+  await expect(page.locator('[data-measured]')).toContainText(/measured .*2026: .*11\.4/);
+  expect(await put(item, null)).toBe(200);
+});

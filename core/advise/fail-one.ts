@@ -1,7 +1,7 @@
 import { leadKey } from './stock';
 import type { Cable, Device } from '../plan/schema';
 import { cutText } from '../text/well-formed';
-import { KIT_LIMITS, type Kit, type KitItem, unitOf } from '../kit/schema';
+import { KIT_LIMITS, type Kit, type KitItem, type Unit, unitOf } from '../kit/schema';
 import { inCondition } from '../kit/units';
 
 /** A cable of the plan may be written this much longer than the one that is used, metres. */
@@ -15,6 +15,13 @@ export const fitting = (kit: Kit, what: Device | Cable): readonly (readonly [str
   Object.entries(kit)
     .filter(([, item]) => item.condition === 'works' && isThat(item, what))
     .sort(([, a], [, b]) => (a.kind === 'lead' && b.kind === 'lead' ? a.metres - b.metres : 0));
+
+/** Of those the ones that have a number. */
+export const fittingUnits = (kit: Kit, what: Device | Cable): readonly { id: string; item: KitItem; unit: Unit }[] =>
+  fitting(kit, what).flatMap(([id, item]) => {
+    const unit = unitOf(item);
+    return unit ? [{ id, item, unit }] : [];
+  });
 
 /**
  * One thing of a kit is faulty: it goes to repair, the others of its row stay.

@@ -1,11 +1,11 @@
 // Kit: what a crew owns, as data: generic classes with own names, leads by kind and length, batteries. Computes nothing electrical.
 import * as z from 'zod';
-import { CABLE_KIND_IDS, MAX_METRES } from '../gear/cables';
-import { findModel } from '../gear/catalogue';
+import { CABLE_KIND_IDS, CABLES, MAX_METRES } from '../gear/cables';
+import { checkSetting, findModel } from '../gear/catalogue';
 import { PLUGS } from '../gear/sockets';
 import { saidText } from '../text/schema';
 
-export const KIT_LIMITS = { items: 500, count: 999, text: 80, note: 500, label: 20, serial: 60 } as const;
+export const KIT_LIMITS = { items: 500, count: 999, text: 80, note: 500, label: 20, serial: 60, values: 30 } as const;
 
 export const CONDITIONS = ['works', 'suspect', 'repair'] as const;
 export type Condition = (typeof CONDITIONS)[number];
@@ -23,6 +23,15 @@ const common = {
   place: saidText(KIT_LIMITS.text),
   note: saidText(KIT_LIMITS.note)
 };
+const day = z.string().regex(/^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])$/);
+/** What was measured of one thing: values of its model's, or a cable's, as a plan sets them. */
+const MeasuredSchema = z.strictObject({
+  at: day,
+  values: z
+    .record(z.string().regex(/^[A-Za-z]{1,30}$/), z.number())
+    .refine((values) => Object.keys(values).length > 0 && Object.keys(values).length <= KIT_LIMITS.values, 'no values')
+});
+
 /** One thing that has a number of its own. */
 const UnitSchema = z.strictObject({
   /** As it is written on it: `DI 3`, `12`. */
@@ -33,16 +42,23 @@ const UnitSchema = z.strictObject({
   /** The day its battery was changed, and the hours it has run since; null where it has none, or nobody has said. */
   battery: z
     .strictObject({
-      changed: z.string().regex(/^\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])$/),
+      changed: day,
       hours: z.number().min(0).max(9999)
     })
-    .nullable()
+    .nullable(),
+  /** Left out where nobody has measured it. */
+  measured: MeasuredSchema.optional()
 });
 export type Unit = z.infer<typeof UnitSchema>;
 const unit = UnitSchema.optional();
 /** What has a number of its own is one thing. */
 const alone = ({ count, unit: u }: { count: number; unit?: Unit }): boolean => u === undefined || count === 1;
 const ONE = { message: 'a numbered thing is one', path: ['count'] };
+
+/** Whether every value that was measured is one that its kind can have. */
+const isMeasurable = (unit: Unit | undefined, takes: (name: string, value: number) => boolean): boolean =>
+  Object.entries(unit?.measured?.values ?? {}).every(([name, value]) => takes(name, value));
+const NO_VALUE = { message: 'a measured value that it cannot have', path: ['unit', 'measured'] };
 
 const isOwned = (id: string): boolean => ['box', 'joint'].includes(findModel(id)?.family ?? '');
 
@@ -53,7 +69,11 @@ const DeviceItem = z
     unit,
     ...common
   })
-  .refine(alone, ONE);
+  .refine(alone, ONE)
+  .refine(({ model, unit: u }) => {
+    const found = findModel(model);
+    return isMeasurable(u, (name, value) => found !== undefined && !checkSetting(found, name, value));
+  }, NO_VALUE);
 const LeadItem = z
   .strictObject({
     kind: z.literal('lead'),
@@ -65,7 +85,11 @@ const LeadItem = z
     unit,
     ...common
   })
-  .refine(alone, ONE);
+  .refine(alone, ONE)
+  .refine(
+    ({ unit: u }) => isMeasurable(u, (name, value) => name in CABLES.mic.params && value >= 0 && value < 1e3),
+    NO_VALUE
+  );
 const BatteryItem = z.strictObject({ kind: z.literal('battery'), ...common });
 
 export const KitItemSchema = z.discriminatedUnion('kind', [DeviceItem, LeadItem, BatteryItem]);

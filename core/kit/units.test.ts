@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { failOne, fitting } from '../advise/fail-one';
+import { failOne, fitting, fittingUnits } from '../advise/fail-one';
 import { usedOf } from '../advise/stock';
 import { packingSheet } from '../paper/packing';
 import { readKit } from '../reader/kit';
@@ -8,6 +8,7 @@ import { show } from '../tests/plans';
 import { kitChangeText, kitEntry } from '../words/kit-life';
 import { itemsOf, rowsOf } from './csv';
 import { livedOn, readLife } from './life';
+import { measuredOn } from './measured';
 import { type Kit, type KitItem, KitItemSchema, unitOf } from './schema';
 import { addItems } from './table';
 import { failsOften, freeOf, inCondition, labelTaken, numbered, OFTEN, unitsIn } from './units';
@@ -203,5 +204,46 @@ describe('what fails often', () => {
     const named = failOne(kit, DI, 'x', () => 'new', 'a')!;
     expect(named).toMatchObject({ id: 'a', kit: { a: { condition: 'repair', unit: { failed: 1 } }, b: { count: 2 } } });
     expect(failOne({ a: box() }, DI, 'x', () => 'new')).toBeNull();
+  });
+});
+
+describe('what was measured of a thing with a number', () => {
+  const box = Object.values(kitOf('1 passive DI #7'))[0];
+  const lead = Object.values(kitOf('5 m jack lead #3'))[0];
+  const plain = Object.values(kitOf('2 passive DI'))[0];
+
+  it('stays with it: what is measured anew takes the place of what was, the rest stays', () => {
+    const once = measuredOn(box, { ratio: 11.6, Lp: 40 }, '2026-12-01');
+    const twice = measuredOn(once, { ratio: 11.8 }, '2026-12-02');
+    expect(unitOf(twice)?.measured).toEqual({ at: '2026-12-02', values: { ratio: 11.8, Lp: 40 } });
+    expect(KitItemSchema.parse(twice)).toEqual(twice);
+    // What has no number is many things, and keeps nothing; nothing measured is nothing kept.
+    expect(measuredOn(plain, { ratio: 11.6 }, '2026-12-01')).toBe(plain);
+    expect(measuredOn(box, {}, '2026-12-01')).toBe(box);
+    expect(kitChangeText(box, once)).toContain('measured: ');
+    expect(kitChangeText(once, once)).toBe('');
+  });
+
+  it('is one that its kind can have, on a real day', () => {
+    const good = (item: KitItem): boolean => KitItemSchema.safeParse(item).success;
+    expect(good(measuredOn(box, { ratio: 11.6 }, '2026-12-01'))).toBe(true);
+    expect(good(measuredOn(box, { zin: 1e6 }, '2026-12-01'))).toBe(false);
+    expect(good(measuredOn(box, { ratio: -1 }, '2026-12-01'))).toBe(false);
+    expect(good(measuredOn(box, { ratio: 11.6 }, '2026-13-01'))).toBe(false);
+    expect(good(measuredOn(lead, { cShield: 90e-12 }, '2026-12-01'))).toBe(true);
+    expect(good(measuredOn(lead, { ratio: 11.6 }, '2026-12-01'))).toBe(false);
+    expect(good(measuredOn(lead, { cShield: -1e-12 }, '2026-12-01'))).toBe(false);
+  });
+
+  it('is found by what a plan uses there: its class, or a lead that reaches; only what works and has a number', () => {
+    const kit = kitOf('1 passive DI #7\n2 passive DI\n1 active DI #8\n5 m jack lead #3');
+    const plan = show(['Keys: keyboard, 4 m, passive DI, 20 m, mic 1']);
+    const [device] = Object.values(plan.devices).filter((d) => d.model === 'passive-di');
+    expect(fittingUnits(kit, device).map(({ unit }) => unit.label)).toEqual(['7']);
+    const [cable] = Object.values(plan.cables).filter((c) => c.kind === 'instrument');
+    expect(fittingUnits(kit, cable).map(({ unit }) => unit.label)).toEqual(['3']);
+    expect(fittingUnits(kit, { ...cable, metres: 6 })).toEqual([]);
+    const broken = Object.fromEntries(Object.entries(kit).map(([id, item]) => [id, inCondition(item, 'repair')]));
+    expect(fittingUnits(broken, device)).toEqual([]);
   });
 });

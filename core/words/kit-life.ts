@@ -1,8 +1,10 @@
 import type { Heard } from '../kit/life';
 import { type KitItem, unitOf } from '../kit/schema';
 import { failsOften } from '../kit/units';
+import { same } from '../plan/json';
 import { formatNumber, formatQuantity } from '../units/format';
 import { andList, inside } from './article';
+import { measuredText } from './measure';
 import { CONDITION_NAMES } from './names';
 import { kitItemName } from './routes';
 
@@ -37,6 +39,8 @@ export function kitChangeText(before: KitItem | null, after: KitItem | null): st
   if (is && is.serial !== (was?.serial ?? '')) parts.push(is.serial ? `serial ${is.serial}` : 'no serial');
   if (is?.battery && is.battery.changed !== was?.battery?.changed) parts.push(`battery changed ${is.battery.changed}`);
   if (is?.battery && is.battery.hours > (was?.battery?.hours ?? 0)) parts.push(batteryHours(is.battery.hours));
+  if (is?.measured && !same(is.measured, was?.measured))
+    parts.push(`measured: ${measuredText(is.measured.values, after.kind === 'device' ? after.model : null)}`);
   if (before.note !== after.note) parts.push(after.note ? `note: ${after.note}` : 'note taken out');
   return parts.join(', ');
 }

@@ -1,6 +1,9 @@
 import type { MeasuredKind } from '../measure/kinds';
 import type { Patch } from '../measure/plug';
-import { formatQuantity } from '../units/format';
+import { CABLES } from '../gear/cables';
+import { modelOf } from '../gear/catalogue';
+import { formatDbu, formatNumber, formatQuantity } from '../units/format';
+import { settingName } from './names';
 
 /** How things are plugged for a measurement, in words. */
 export function patchText(patch: Patch, kind: MeasuredKind): string {
@@ -38,3 +41,18 @@ export const KIND_NAMES: Readonly<Record<MeasuredKind, string>> = {
   di: 'DI',
   interface: 'this interface itself'
 };
+
+/** `Inductance 3.12 H, Resistance 8.4 kΩ`: what was measured of a thing, by the names of its values. @param of a model, or null for a cable */
+export const measuredText = (values: Readonly<Record<string, number>>, of: string | null): string =>
+  Object.entries(values)
+    .map(([name, value]) => {
+      const kind = of === null ? CABLES.mic.params[name as 'cShield']?.quantity : modelOf(of).params[name]?.quantity;
+      const figure =
+        kind === undefined
+          ? formatNumber(value)
+          : kind === 'level'
+            ? formatDbu(value, 1)
+            : formatQuantity(kind, value, 3);
+      return `${settingName(name).toLowerCase()} ${figure}`;
+    })
+    .join(', ');

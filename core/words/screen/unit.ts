@@ -18,6 +18,7 @@ export const unit = {
   noNumber: 'It has no number of its own, so what happens to one of several is not told apart.',
   numberIt: 'Give it a number',
   failed: (times: Shown) => `failed ${times}`,
+  measured: (day: Shown, values: Shown) => `measured ${day}: ${values}`,
   neverFailed: 'never failed',
   batterySince: (day: Shown, days: Shown, hours: Shown) => `battery of ${day}, ${days} old${hours}`,
   daysOld: (days: number) => (days === 0 ? 'hours' : days === 1 ? 'a day' : `${days} days`),

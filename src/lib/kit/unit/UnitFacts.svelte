@@ -3,9 +3,11 @@
   import { type KitItem, unitOf } from '$core/kit/schema';
   import { failsOften } from '$core/kit/units';
   import { timesText } from '$core/words/kit-life';
+  import { measuredText } from '$core/words/measure';
   import { CONDITION_NAMES } from '$core/words/names';
   import { unit as says } from '$core/words/screen/unit';
   import { CONDITION_MARK } from '$lib/kit/labels';
+  import { shortDay } from '$lib/ui/when';
 
   /** How a thing is: condition, where, how often it failed, its battery. */
   const { item }: { item: KitItem } = $props();
@@ -29,5 +31,13 @@
     >
   {/if}
   {#if item.place}<span class="text-quiet">{item.place}</span>{/if}
+  {#if unit?.measured}
+    <span class="text-quiet" data-measured
+      >{says.measured(
+        shortDay(unit.measured.at),
+        measuredText(unit.measured.values, item.kind === 'device' ? item.model : null)
+      )}</span
+    >
+  {/if}
   {#if battery}<span class="text-quiet">{battery}</span>{/if}
 </p>

@@ -1,4 +1,4 @@
-import { failOne, fitting } from '$core/advise/fail-one';
+import { failOne, fitting, fittingUnits } from '$core/advise/fail-one';
 import { type KitItem, unitOf } from '$core/kit/schema';
 import type { Line } from '$core/plan/lines';
 import type { Cable, Device } from '$core/plan/schema';
@@ -40,7 +40,7 @@ export class FailedUnits {
    */
   fail(what: Device | Cable, line: Line, text: string): void {
     const fits = fitting(this.#kit.kit, what);
-    const units = fits.flatMap(([id, item]) => (unitOf(item) ? [{ id, item }] : []));
+    const units = fittingUnits(this.#kit.kit, what);
     if (units.length === 0) return this.#mark(what, line, text, undefined);
     this.which = {
       units,

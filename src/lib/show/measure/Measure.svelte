@@ -11,6 +11,7 @@
   import { MeasureDesk, type Target, targetsOf } from './measure-desk.svelte';
   import KnownVoltage from './KnownVoltage.svelte';
   import Multimeter from './Multimeter.svelte';
+  import UnitValues from './UnitValues.svelte';
 
   /** Something of a show is measured: what, with what, gates, step by step, and what was found. */
   const show = useShow();
@@ -86,6 +87,7 @@
       <p class="text-quiet">{desk.simulated ? says.simulatedTeach : says.realTeach}</p>
 
       {#if step === null}
+        {#key target.key}<UnitValues {target} values={null} />{/key}
         {#if target.kind !== 'di'}
           <div class="max-w-md">
             <QuantityField

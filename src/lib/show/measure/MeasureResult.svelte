@@ -15,6 +15,7 @@
   import { toast } from 'svelte-sonner';
   import { curveText } from './curve-text';
   import type { Target } from './measure-desk.svelte';
+  import UnitValues from './UnitValues.svelte';
 
   interface Props {
     result: Measured;
@@ -136,5 +137,9 @@
         >{/if}
     </p>
   {:else}<p class="text-quiet">{says.mayNotChange}</p>{/if}
+  {#if !truth && told.length > 0}<UnitValues
+      {target}
+      values={Object.fromEntries(told.map(({ param, value }) => [param, value]))}
+    />{/if}
   {#if truth}<p class="text-quiet" data-made-up>{says.madeUp}</p>{/if}
 </div>
