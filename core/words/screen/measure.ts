@@ -57,7 +57,7 @@ export const measure = {
   unit: (label: Shown) => `number ${label}`,
   keepWithNumber: 'Keep with the one that has this number',
   keepWith: 'Keep with it',
-  measuredBefore: 'Measured before, of the kit',
+  measuredBefore: 'Measured before, of your kit',
   measuredOn: (label: Shown, day: Shown, values: Shown) => `Number ${label}, ${day}: ${values}`,
   useNumber: (label: Shown) => `Plan with number ${label}`,
   inverted: 'It turns the polarity over.',
