@@ -23,6 +23,9 @@ export function fromAux(text: string, pieces: readonly Piece[]): readonly Piece[
     if (n === k) return { ...p, read: { is: 'source', model: 'line-balanced', weight: 55 } };
     if (p.read.is === 'unknown' && FOR.test(p.text)) return { ...p, read: { is: 'input', model: 'speaker-in' } };
     if (n !== k + 1 || p.read.is !== 'channels') return p;
-    return { ...p, read: p.read.list.length > 1 ? { is: 'sides' } : { is: 'number', value: p.read.list[0] } };
+    // "aux 5/6" is a stereo send, "aux 1-4" are four.
+    const { list } = p.read;
+    if (list.length > 2) return { ...p, read: { is: 'times', count: list.length } };
+    return { ...p, read: list.length > 1 ? { is: 'sides' } : { is: 'number', value: list[0] } };
   });
 }

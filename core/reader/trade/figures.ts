@@ -39,6 +39,7 @@ import {
   WATT,
   SENSITIVITY,
   DISTANCE,
+  GAIN,
   NOT,
   MISSED,
   SIDES,
@@ -178,6 +179,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(SPL), (m) => ({ is: 'spl', db: Number(m[1] ?? m[2]) })) ??
     of(match(SENSITIVITY), (m) => ({ is: 'sensitivity', volts: valueOf(m[1]) / 1000 })) ??
     of(match(DISTANCE), () => ({ is: 'filler' })) ??
+    of(match(GAIN), () => ({ is: 'filler' })) ??
     of(match(FARAD), (m) => ({
       is: 'farad',
       farad: valueOf(m[1]) * (/^p/.test(m[2]) ? 1e-12 : 1e-9),

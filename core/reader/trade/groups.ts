@@ -17,8 +17,11 @@ const plays = (p: Piece): boolean => (!p.named && p.read.is === 'instrument') ||
 export function groupsOf(text: string, pieces: readonly Piece[], count: (text: string) => number): One[] | null {
   const channels = channelsSaid(pieces);
   if (channels.length === 1) return null;
-  for (const said of headsOf(text, pieces)) {
-    if (said.length < 2) continue;
+  // "acoustic duo: 2 gtr DI, 2 vox": which guitars they are stands before the colon.
+  const acoustic = pieces.some((p) => p.named && p.read.is === 'instrument' && p.read.instrument === 'acoustic-guitar');
+  for (const parted of headsOf(text, pieces)) {
+    if (parted.length < 2) continue;
+    const said = acoustic ? parted.map((one) => one.replace(BARE_GUITAR, 'acoustic $&')) : parted;
     // "K, Sn, 2 toms": a letter that is nothing by itself is of the kit that the others are of.
     const alike = said.length === channels.length ? countsUp(said) : null;
     const heads = (alike ?? said).map((one) => (isOfKit(one) && count(one) === 0 ? inFull(one)! : one));
@@ -62,6 +65,7 @@ function isBand(text: string, pieces: readonly Piece[]): boolean {
     played.size > 2 && !played.has('programme') && !ARROW.test(text) && !pieces.some((p) => ways.includes(p.read.is))
   );
 }
+const BARE_GUITAR = /(?<!(?:acoustic|electric|el|elec|bass)\.?\s)\b(?:gtrs?|guitars?)\b/i;
 /** "5-string violin, electric" is one. */
 const TELLS_WHICH = /^(?:\d|five|elec(?:tric)?$|acoustic$|pedals?$)/i;
 const ARROW = /->|=>|→|>|\b(?:to|into|via|through)\b/;

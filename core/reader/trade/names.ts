@@ -61,7 +61,9 @@ export function namePieces(all: readonly Piece[], source: Source, unknown: reado
         (p.read.is === 'filler' && WHICH.test(p.text) && pieces[pieces.indexOf(p) - 1]?.read.is === 'instrument') ||
         // "RF1" is the socket that it is called after.
         (p.read.is === 'source' && /^rf[\s-]?\d/i.test(p.text)) ||
-        (p.read.is === 'times' && /^1\s?[-–]/.test(p.text))) &&
+        (p.read.is === 'times' &&
+          /^1\s?[-–]/.test(p.text) &&
+          pieces[pieces.indexOf(p) - 1]?.read.is === 'instrument')) &&
       !(p.read.is === 'number' && counted(pieces, p) && !isWhich(pieces, p))
   );
 }

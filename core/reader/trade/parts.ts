@@ -102,6 +102,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const winds = ['saxophone', 'brass', 'flute'].includes(played ?? '');
   if (clip && !taken && model !== null && model === usual && ((winds && !best) || !MICS.has(model)))
     model = 'condenser-mic';
+  // "snare 48V", "accordion clip 48V": of which no microphone was said, the one that wants it.
+  const fed = pieces.some((p) => p.read.is === 'phantom' && p.read.on && p.read.volts === undefined);
+  if (fed && !taken && model === 'dynamic-mic' && model === usual && (best === null || best.weight <= least))
+    model = 'condenser-mic';
   // "bass mic": one stands before its cabinet; before what sounds by itself it is a condenser.
   const itsMic = !taken && model === usual && instrument !== null && hasMicBehind(pieces, instrument);
   if (itsMic && model !== null && !MICS.has(model))
@@ -156,9 +160,12 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const assumed = best === null || best.weight <= least;
   const told = pieces.map((p) => p.text.toLowerCase()).join(' ');
   // An electric piano with a passive output is pickups and nothing else.
-  const passiveKeys = qualities.includes('passive') || /\bpassive out(?:put)?\b/.test(told);
+  const passiveKeys = qualities.includes('passive') || passive || /\bpassive (?:out(?:put)?|pick-?ups?)\b/.test(told);
   model =
-    assumed && played === 'keys' && passiveKeys && /\b(?:e|el|elec|electric)[\s-]*(?:piano|pno)\b/i.test(told)
+    assumed &&
+    played === 'keys' &&
+    passiveKeys &&
+    /\b(?:(?:e|el|elec|electric)[\s-]*(?:piano|pno)|clav(?:inet)?|pianet)\b/i.test(told)
       ? 'electric-piano'
       : asItsOutput(pieces, model, qualities, plugged);
   if (model === 'valve-amp' && /\b(?:solid.state|transistor|class d)\b/.test(told)) model = 'power-amp';

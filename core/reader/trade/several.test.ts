@@ -254,6 +254,26 @@ describe('several things in one breath', () => {
       'vox dyn, bass, keys passive DIs ch 1-3',
       'Vox: dynamic-mic 1, Bass: passive-bass passive-di 2, Keys: line-unbalanced passive-di 3'
     ],
+    [
+      'DB pickup (piezo) > active 10 meg DI > SB 15, DB mic cond 48v SB 16',
+      'DB pickup: piezo active-di-10m 15, DB: condenser-mic 16'
+    ],
+    ['bass cab mic dyn + bass DI passive SB 5 6', 'Bass mic: dynamic-mic 5, Bass DI: passive-bass passive-di 6'],
+    ['guitar combo, ribbon + dyn, SB 17/18', 'Guitar: ribbon 17, Guitar 2: dynamic-mic 18'],
+    [
+      'acoustic duo: 2x gtr preamp DI, 2x vox dyn, ch 1-4',
+      'Acoustic gtr 1: acoustic-preamp preamp-di 1, Acoustic gtr 2: acoustic-preamp preamp-di 2, Vox 1: dynamic-mic 3, Vox 2: dynamic-mic 4'
+    ],
+    [
+      'tracks L/R interface 1/2 > DI x2 > 40/41, click interface 3 > DI > 42',
+      'Tracks L: interface-out passive-di 40, Tracks R: interface-out passive-di 41, Click 3: interface-out passive-di 42'
+    ],
+    ['kick in bound 48V, kick out dyn, SB 1 2', 'Kick in: condenser-mic 1, Kick out: dynamic-mic 2'],
+    ['snare T dyn, snare B dyn inv, SB 3 4', 'Snare T: dynamic-mic 3, Snare B: dynamic-mic 4'],
+    [
+      'drums 4 mics (k, sn, 2 oh)',
+      'Kick: dynamic-mic -, Snare: dynamic-mic -, Oh 1: condenser-mic -, Oh 2: condenser-mic -'
+    ],
     // With the channels behind them all.
     [
       'tpt 1-3 dyn, tbn 1-2 ribbon, ch 20-24',

@@ -80,8 +80,16 @@ export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
   const [other, before] = [pieces[k - 2], pieces[k - 1]];
   // Of "XLR out" and "DI out" a box has one: what stands behind them is where that goes.
   if (BY_ITS_PLUG.test(before?.text ?? '') || (other?.read.is === 'di' && /^out$/i.test(before.text))) return false;
+  // "interface 1/2 > DI x2 > 40/41".
+  const ofInterface =
+    before?.read.is === 'source' &&
+    before.read.model === 'interface-out' &&
+    pieces.slice(k + 1).some((p) => p.part > piece.part && (p.read.is === 'channels' || p.read.is === 'number'));
   return (
-    before !== undefined && before.part === piece.part && before.read.is !== 'input' && OUTPUT_WORD.test(before.text)
+    before !== undefined &&
+    before.part === piece.part &&
+    before.read.is !== 'input' &&
+    (ofInterface || OUTPUT_WORD.test(before.text))
   );
 }
 
@@ -182,6 +190,9 @@ export function countOf(
       return [p.read.value];
     return [];
   });
+  // "L/R -> media DI mono -> ch 11": what sums two sides makes one line.
+  const sums = pieces.some((p) => p.read.is === 'di' && /mono|sum/i.test(p.text));
+  if (sums && channels.length === 1 && times.length === 0) return 1;
   const mono = pieces.some((p) => p.read.is === 'mono');
   const most = Math.max(sides, mono ? 1 : (dis ?? 1), ...times);
   return mono && times.length === 0 ? 1 : most;

@@ -26,7 +26,9 @@ export const PHANTOM_ELSEWHERE = at(
   String.raw`(?:(?:whose|with|and)\s+)?(?:its\s+|the\s+)?(?:direct|other)\s+(?:leg|side|out(?:put)?|path|feed)\s+(?!unconnected|open|unused)(?:(?!\b(?:no|off|without|unconnected)\b)[a-z\s-])*?\b(?:with|which\s+supplies|that\s+supplies|supplies|supplying|which\s+provides|provides|providing|which\s+gives|gives|giving|has|which\s+has|sends|sending)\s+(?:the\s+)?(?:\+?48\s?v\s+)?(?:phantom(?:\s+power)?|\+?48\s?v)(?:\s+on)?(?!\s+off)|(?:\+?48\s?v\s+|phantom\s+)(?:power\s+)?(?:is\s+)?(?:supplied\s+|provided\s+|taken\s+|coming\s+|comes\s+|fed\s+)?(?:from|by|via)\s+(?:the\s+)?(?:direct|other|foh|front[\s-]of[\s-]house|monitor|main|recording|broadcast)(?:\s+(?:leg|side|desk|split|output|out|console|path|mixer|engineer))*|(?:external|inline|in-line|separate|own|stand-?alone|dedicated|battery)\s+phantom(?:\s+power)?\s+(?:supply|unit|box|psu|injector)|phantom(?:\s+power)?\s+(?:supply|unit|psu|injector)(?:\s+(?:before|ahead\s+of|in\s+front\s+of|upstream\s+of)\s+(?:the\s+)?(?:splitter|split|isolator|transformer))?`
 );
 /** "48" and no more, said of a microphone that wants it. */
-export const BARE_48 = at(String.raw`48(?=\s*(?:[,;)]|$|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`);
+export const BARE_48 = at(
+  String.raw`48(?=\s*(?:[,;)]|$|\d+\s*(?:m|ft)\b|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`
+);
 /** "+4" and "-10" of a line, without their unit. */
 export const BARE_LEVEL = at(String.raw`(?:\+\s?4|[-−]10)(?![\d.,]*\d|\s*(?:db|%|v\b|m\b|pad|hz|to\s*\+?4|[/-]))`);
 /** "amp stays off": an amplifier that nothing goes into. */
@@ -47,7 +49,7 @@ export const PAD_OUT = at(
   String.raw`(?:[-−]?\d{2}\s*(?:db\s*)?)?pads?\s+(?:is\s+|are\s+|switched\s+)?(?:off|out|not\s+in)(?![a-z])`
 );
 export const CABINET = at(
-  String.raw`(?:with\s+)?(?:its|the|an?)?\s*(?:speaker\s+)?(?:cabinet|cab|speaker|[124]x1[025])\s+(?:still\s+|also\s+)?(?:connected|plugged(?:\s+in)?|attached|in\s+parallel)`
+  String.raw`(?:with\s+)?(?:its|the|an?)?\s*(?:speaker\s+)?(?:cabinet|cab|speaker|[124]x1[025])\s+(?:still\s+|also\s+)?(?:connected|plugged(?:\s+in)?|attached|in\s+parallel)|(?:with|and)\s+(?:its|the|his|her|an?)?\s*(?:cabinet|cab|[124]x1[025])\s+on(?![a-z])`
 );
 /** "speaker DI across the cab", "tapped off his cabinet": it stays plugged. */
 export const CABINET_TAPPED = at(
@@ -66,7 +68,7 @@ export const LIFT = at(
   String.raw`(?:(?:gnd|ground|earth|grd)[\s-]*)?(?:lift(?:ed)?)\b(?:\s*(?:switch\s+)?(?:is\s+|set\s+to\s+)?(on|off|in|engaged|pressed|pushed|down|open(?:ed)?|closed|out))?|(?:gnd|ground)\s+(?:off|open)\b`
 );
 export const POLARITY = at(
-  String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|(?<=[,(;]\s{0,3})(?:phase|polarity)(?=\s*(?:[,;)]|$))|flip(?:ped)?(?![a-z])|inverted(?![a-z])|ø`
+  String.raw`(?:pol(?:arity)?|phase)\.?[\s-]*(?:inv\w*|rev\w*|flip\w*|swap\w*|180)|(?:inv\w*|rev\w*|flip\w*)\s+(?:pol(?:arity)?|phase)\b|(?<=[,(;]\s{0,3})(?:phase|polarity)(?=\s*(?:[,;)]|$))|flip(?:ped)?(?![a-z])|inverted(?![a-z])|(?<=(?:btm|bottom|bot|\bb|dyn|under|cond)[\s,]{1,2})inv(?![a-z])|ø`
 );
 export const EARTH_GONE = at(
   String.raw`(?:(?:its|the|their)\s+)?(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)(?:ing)?\s+(?:pin|prong|wire|lug|contact|connection)?\s*(?:is\s+|has\s+been\s+|was\s+)?(?:cut(?:\s+off)?|snapped(?:\s+off)?|broken(?:\s+off)?|removed|missing|gone|taped(?:\s+(?:over|up|off))?|bent|defeated|disconnected|pulled|snipped|sawn\s+off)|(?:cut|broken|missing|taped|no)\s+(?:mains\s+|safety\s+|protective\s+)?(?:earth|ground)\s+(?:pin|prong|wire|connection)|(?:cheater|ground[\s-]*lift(?:ing|er)?|3[\s-]to[\s-]2|three[\s-]to[\s-]two(?:[\s-]pin)?|(?:two|2)[\s-]pin)\s+(?:mains\s+)?(?:plug\s+)?(?:adapt[eo]r)|(?:cheater|ground[\s-]*lift(?:ing|er)?)\s+plug`
@@ -80,7 +82,7 @@ export const BATTERY_LOW = at(
 );
 /** What a DI or a source runs on, where it is not the battery's state that is told. */
 export const ON_BATTERY = at(
-  String.raw`(?:(?:running|run|runs|powered|works?|working|fed)\s+)?(?:on|by|from|off|with)\s+(?:its|his|her|the|an?|own|internal|fresh|new|good|full|9\s*v(?:olt)?|\s)*\bbatter(?:y|ies)(?:\s+power(?:ed)?)?(?!\s+(?:low|flat|dead|dying|nearly|down|is|at|preamp|powered preamp))|(?:fresh|own|internal|new)\s+batter(?:y|ies)(?:\s+(?:fitted|in))?|batter(?:y|ies)[\s-](?:powered|operated|fed|run|driven|power)(?!\s+preamp)|batt?s?(?:[\s-](?:powered|operated|fed|run|driven))?(?![a-z]|\s+(?:low|flat|dead))`
+  String.raw`(?<=[,(]\s?)batter(?:y|ies)(?=\s?[,)])|(?:(?:running|run|runs|powered|works?|working|fed)\s+)?(?:on|by|from|off|with)\s+(?:its|his|her|the|an?|own|internal|fresh|new|good|full|9\s*v(?:olt)?|\s)*\bbatter(?:y|ies)(?:\s+power(?:ed)?)?(?!\s+(?:low|flat|dead|dying|nearly|down|is|at|preamp|powered preamp))|(?:fresh|own|internal|new)\s+batter(?:y|ies)(?:\s+(?:fitted|in))?|batter(?:y|ies)[\s-](?:powered|operated|fed|run|driven|power)(?!\s+preamp)|batt?s?(?:[\s-](?:powered|operated|fed|run|driven))?(?![a-z]|\s+(?:low|flat|dead))`
 );
 /** How it is plugged into the wall. */
 export const ON_MAINS = at(
@@ -123,8 +125,10 @@ export const SPL = at(String.raw`(\d{2,3})\s*db\s*\(?a?\)?\s*spl|(\d{2,3})\s*dbs
 export const SENSITIVITY = at(String.raw`(${NUMBER})\s*mv\s*(?:\/|per|a)\s*pa(?:scal)?\b`);
 /** How far a microphone stands away is no length of cable. */
 export const DISTANCE = at(
-  String.raw`(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))|(?:at|from)\s+(?:about\s+)?[0-3](?:[.,]\d+)?\s*(?:m|metres?|meters?)\s*$`
+  String.raw`${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\s+(?:away|off\s+axis|in\s+front)(?![a-z])|(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))|(?:at|from)\s+(?:about\s+)?[0-3](?:[.,]\d+)?\s*(?:m|metres?|meters?)\s*$`
 );
+/** What a preamp is set to: no channel. */
+export const GAIN = at(String.raw`gain\s+(?:of\s+|at\s+|set\s+to\s+)?\+?\d{1,2}(?:\s*db)?(?![\d.])`);
 export const NOT = at(
   String.raw`(?:no|not|without|w\/o|minus|kein|keine|ohne|sans|senza|zonder|geen)\s+(?:an?\s+|any\s+|the\s+)?`
 );

@@ -53,7 +53,8 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
         { model: next.ohm >= 1e5 ? 'instrument-in' : next.ohm >= 5e3 ? 'line-in' : 'mic-in', at: p.from, weight: 2 }
       ];
     // "mic" and nothing beside it is where it goes.
-    const alone = read.is === 'filler' && !p.named && pieces.filter((o) => o.part === p.part).length === 1;
+    const own = pieces.filter((o) => o.part === p.part);
+    const alone = read.is === 'filler' && !p.named && p === own[0] && own.slice(1).every(isNumbering);
     const goes = read.is === 'filler' && !p.named && isWayIn(pieces, k);
     const bareInput = goes || (alone && WAY_IN.test(p.text)) ? `${p.text.toLowerCase()}-in` : null;
     if (bareInput) return [{ model: bareInput, at: p.from, weight: alone ? 1 : 1.2 }];
