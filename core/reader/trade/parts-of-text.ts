@@ -9,7 +9,7 @@ export const tells = ({ read, named }: Piece): boolean => !named && (read.is ===
 export const OF_ALL = /^(?:all|each|both)$/i;
 
 /** In the plural, or behind "all", it is of all that stand before it. */
-export const isShared = ({ read, text }: Piece): boolean =>
+const isShared = ({ read, text }: Piece): boolean =>
   OF_ALL.test(text) ||
   ((read.is === 'source' || read.is === 'di') && /[^s]s$/i.test(text)) ||
   (read.is === 'note' && /^clips$/i.test(text));
