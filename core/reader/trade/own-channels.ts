@@ -23,7 +23,8 @@ export function ownChannels(text: string, all: readonly Piece[]): One[] | null {
     { of: pieces, marks },
     ...(leads ? [{ of: ranged, marks: numberMarks(ranged, true) }] : []),
     { of: ranged, marks: numberMarks(ranged, false) },
-    { of: pieces, marks: numberMarks(pieces, false) }
+    // Without a range the two are the same.
+    ...(ranged.some((p, k) => p !== pieces[k]) ? [{ of: pieces, marks: numberMarks(pieces, false) }] : [])
   ].filter((way) => way.marks.length > 1);
   // What parts it further is meant.
   for (const way of ways.sort((a, b) => b.marks.length - a.marks.length)) {
@@ -87,6 +88,9 @@ function channelMarks(pieces: readonly Piece[]): Mark[] {
     .map((p) => [p]);
 }
 
+/** The channels that a piece tells, if it is one of them. */
+const numbersOf = ({ read }: Piece): readonly number[] =>
+  read.is === 'channels' ? read.list : read.is === 'number' ? [read.value] : [];
 const valueOf = (p: Piece | undefined): number | null => (p?.read.is === 'number' ? p.read.value : null);
 
 const isNumber = ({ read, named }: Piece): boolean => !named && (read.is === 'number' || read.is === 'channels');
@@ -109,7 +113,7 @@ function numberMarks(pieces: readonly Piece[], leads: boolean): Mark[] {
     if (last && last[last.length - 1] === before && valueOf(p) === (valueOf(before) ?? NaN) + 1) last.push(p);
     else marks.push([p]);
   }
-  const all = marks.flatMap((mark) => mark.flatMap((p) => (p.read.is === 'channels' ? p.read.list : [valueOf(p)!])));
+  const all = marks.flatMap((mark) => mark.flatMap(numbersOf));
   // "Keys 1 DI 9, Keys 2 DI 12": behind what tells which of them it is, channels need not go on from each other.
   const goesOn = (n: number, before: number): boolean => (which.size > 1 ? n > before : n === before + 1);
   if (marks.length < (leads ? 3 : 2) || !all.every((n, k) => k === 0 || goesOn(n, all[k - 1]))) return [];
@@ -171,9 +175,7 @@ function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[])
     const next = groups[k + 1]?.[0].from ?? end;
     if (k > 0 && !PARTED.test(text.slice(groups[k - 1][groups[k - 1].length - 1].to, start))) return null;
     const mark = marks[k];
-    const channels = mark.flatMap(({ read }) =>
-      read.is === 'channels' ? read.list : read.is === 'number' ? [read.value] : []
-    );
+    const channels = mark.flatMap(numbersOf);
     const at = group.indexOf(mark[0]);
     const word = group[at - 1]?.read.is === 'channel' ? group[at - 1] : mark[0];
     // "4-5 OH" is read with its channels behind it.

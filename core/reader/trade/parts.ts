@@ -38,7 +38,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const [best = null] = evidenceOf(pieces, instrument, bass, qualities);
   // "humbuckers, mic'd, dyn": the pickup tells whose cabinet it is.
   const micd = isMicd(pieces);
-  const amp = pieces.some((p) => p.read.is === 'amp');
+  const cabinet = pieces.find((p) => p.read.is === 'amp');
   const usual = instrument?.read.model ?? null;
   // A guitar or a bass "cab" and nothing else is what a microphone stands before.
   const micBefore = pieces.some(
@@ -53,7 +53,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
       )
   );
   const cab =
-    amp &&
+    cabinet &&
     !best &&
     instrument &&
     ['guitar', 'bass-guitar', 'five-string-bass', 'organ'].includes(played ?? '') &&
@@ -78,12 +78,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   if (model === null && loaded(pieces)) model = 'valve-amp';
   // "speaker DI off the cab": what drives that cabinet.
   const tapped = pieces.some((p) => p.read.is === 'di' && p.read.model?.startsWith('speaker-di'));
-  const head = pieces.find((p) => p.read.is === 'amp');
   const ofPa = pieces.some((p) => PUBLIC.test(p.text) || /bridged?/i.test(p.text));
   if (model === null && tapped) model = played === null && !ofPa ? 'valve-amp' : 'power-amp';
   const tappedAt =
-    tapped && head && pieces.indexOf(head) < pieces.findIndex((p) => p.read.is === 'di') ? head.from : null;
-  const cabinet = pieces.find((p) => p.read.is === 'amp');
+    tapped && cabinet && pieces.indexOf(cabinet) < pieces.findIndex((p) => p.read.is === 'di') ? cabinet.from : null;
   const alone = model === null && cabinet !== undefined && (micd || standsForItsMic(pieces, cabinet));
   if (alone) model = 'dynamic-mic';
   // "organ, 2 mics": microphones stand before it, whatever it would be plugged in by.
@@ -188,7 +186,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
         : 'guitar'
       : null);
   if (of && modelOf(model).signal && modelOf(model).signal!.instrument !== of) settings.instrument = of;
-  const place: MicPlace | undefined = MICS.has(model) ? (amp ? 'cabinet' : instrument?.read.mic) : undefined;
+  const place: MicPlace | undefined = MICS.has(model) ? (cabinet ? 'cabinet' : instrument?.read.mic) : undefined;
   const level = place && micLevel(model, place);
   if (level) {
     const { nominal, crest } = modelOf(model).params;

@@ -1,5 +1,4 @@
 import { takeOf, withMic } from './both';
-import { isRig } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
 import { channelsSaid } from './sides';
@@ -34,7 +33,7 @@ export function takesOf(text: string, pieces: readonly Piece[]): One[] | null {
     at += way.length;
     const ampsOwn = here.some(({ read }) => read.is === 'source' && read.model === 'bass-amp-out');
     const taken = ampsOwn || here.some((p) => takeOf(p) !== null && p.read.is !== 'instrument');
-    const rig = here.some((p) => isRig(p) || p.read.is === 'amp');
+    const rig = here.some(({ read }) => read.is === 'amp');
     if (!taken && !rig) return null;
     const player = players[0] ?? pieces.find((p) => p.named && p.read.is === 'amp');
     const whose = !player || here.includes(player) ? way : `${player.text} ${way}`;

@@ -9,3 +9,5 @@ export const dayOf = (iso: string): string =>
 /** A day without a time, `2026-12-02`, in short. */
 export const shortDay = (day: string): string =>
   new Date(`${day}T12:00:00`).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
+/** Today where this browser is, `2026-12-01`. */
+export const today = (): string => new Date().toLocaleDateString('sv-SE');

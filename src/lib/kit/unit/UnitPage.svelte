@@ -18,6 +18,7 @@
   import type { KitEvent } from '$lib/protocol/kit';
   import Fact from '$lib/ui/Fact.svelte';
   import Header from '$lib/ui/Header.svelte';
+  import { today } from '$lib/ui/when';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import UnitFacts from './UnitFacts.svelte';
@@ -57,8 +58,6 @@
   /** How much was said since its life was asked for. */
   let said = $state(0);
 
-  /** Today where this browser is, `2026-12-01`. */
-  const today = (): string => new Date().toLocaleDateString('sv-SE');
   function say(text: string): void {
     if (!item || text.trim() === '') return;
     crew.do([{ id, from: item, to: livedOn(item, readLife(text), today()), said: text.trim() }]);

@@ -9,13 +9,13 @@
   import type { Kind } from '$core/units/quantity';
   import { CrewPlayers } from '$lib/players/crew-players.svelte';
   import { useShow } from '$lib/show/session/context';
-  import { lineName, setMeasuredValues } from '$lib/show/session/edits';
   import ChartCanvas from '$lib/ui/ChartCanvas.svelte';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import { curveText } from './curve-text';
   import type { Target } from './measure-desk.svelte';
   import UnitValues from './UnitValues.svelte';
+  import { useValues } from './use-values';
 
   interface Props {
     result: Measured;
@@ -70,19 +70,11 @@
     return [turned, ...(harmonics.length > 0 ? harmonics : [says.noHarmonic])].join(' ');
   });
 
-  function use(): void {
-    const edit = setMeasuredValues(
-      plan,
-      { device: target.device, cable: target.cable },
-      line ? lineName(line) : target.line,
-      Object.fromEntries(told.map(({ param, value }) => [param, value]))
-    );
-    if (edit && show.session.do(edit)) toast(says.used);
-  }
+  const values = $derived(Object.fromEntries(told.map(({ param, value }) => [param, value])));
   function keep(): void {
     if (!instrument || !crew) return;
     const { id, ...known } = instrument;
-    const settings = { ...known.settings, ...Object.fromEntries(told.map(({ param, value }) => [param, value])) };
+    const settings = { ...known.settings, ...values };
     crew.putInstrument({ ...known, settings }, id);
     toast(says.kept(known.name));
   }
@@ -130,16 +122,16 @@
   <p class="text-quiet">{says.noise(formatDb(result.noiseDb, 0))}</p>
   {#if show.mayChange}
     <p class="flex flex-wrap gap-3">
-      <button type="button" class="btn {truth ? '' : 'btn-primary'}" disabled={told.length === 0} onclick={use}
-        >{truth ? says.useMadeUp : says.use}</button
+      <button
+        type="button"
+        class="btn {truth ? '' : 'btn-primary'}"
+        disabled={told.length === 0}
+        onclick={() => useValues(show, target, values)}>{truth ? says.useMadeUp : says.use}</button
       >
       {#if instrument && !truth}<button type="button" class="btn" onclick={keep}>{says.keep(instrument.name)}</button
         >{/if}
     </p>
   {:else}<p class="text-quiet">{says.mayNotChange}</p>{/if}
-  {#if !truth && told.length > 0}<UnitValues
-      {target}
-      values={Object.fromEntries(told.map(({ param, value }) => [param, value]))}
-    />{/if}
+  {#if !truth && told.length > 0}<UnitValues {target} {values} />{/if}
   {#if truth}<p class="text-quiet" data-made-up>{says.madeUp}</p>{/if}
 </div>

@@ -6,12 +6,11 @@
   import { changesTo } from '$lib/kit/changes';
   import { CrewKit } from '$lib/kit/crew-kit.svelte';
   import { useShow } from '$lib/show/session/context';
-  import { lineName, setMeasuredValues } from '$lib/show/session/edits';
-  import { shortDay } from '$lib/ui/when';
-  import { resolve } from '$core/plan/resolved';
+  import { shortDay, today } from '$lib/ui/when';
   import { onMount, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import type { Target } from './measure-desk.svelte';
+  import { useValues } from './use-values';
 
   interface Props {
     target: Target;
@@ -36,24 +35,12 @@
   let chosen = $state('');
   const which = $derived(units.find(({ id }) => id === chosen) ?? units[0]);
 
-  /** Today where this browser is, `2026-12-01`. */
-  const today = (): string => new Date().toLocaleDateString('sv-SE');
   function keep(): void {
     if (!which || !values) return;
     const { id, item, unit } = which;
     const changes = changesTo(crew.kit, { ...crew.kit, [id]: measuredOn(item, values, today()) });
     crew.do(changes.map((change) => ({ ...change, show: show.id })));
     toast(says.kept(says.unit(unit.label)));
-  }
-  function use(measured: Readonly<Record<string, number>>): void {
-    const line = resolve(plan).line(target.line);
-    const edit = setMeasuredValues(
-      plan,
-      { device: target.device, cable: target.cable },
-      line ? lineName(line) : target.line,
-      measured
-    );
-    if (edit && show.session.do(edit)) toast(says.used);
   }
 </script>
 
@@ -78,8 +65,10 @@
         <span
           >{says.measuredOn(unit.label, shortDay(unit.measured!.at), measuredText(unit.measured!.values, model))}</span
         >
-        {#if show.mayChange}<button type="button" class="link" onclick={() => use(unit.measured!.values)}
-            >{says.useNumber(unit.label)}</button
+        {#if show.mayChange}<button
+            type="button"
+            class="link"
+            onclick={() => useValues(show, target, unit.measured!.values)}>{says.useNumber(unit.label)}</button
           >{/if}
       </p>
     {/each}
