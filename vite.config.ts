@@ -9,5 +9,5 @@ export default defineConfig({
   worker: { format: 'es' },
   // Fonts as files: data: URLs would be refused by the content-security policy.
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 300 },
-  optimizeDeps: { include: ['comlink', 'idb', 'zod', 'fastest-levenshtein', 'chart.js'] }
+  optimizeDeps: { include: ['comlink', 'idb', 'zod/mini', 'fastest-levenshtein', 'chart.js'] }
 });

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '../core/text/zod';
 import type { Line } from '../core/plan/lines';
 import type { Plan } from '../core/plan/schema';
 import { type Answer, type Ask, isTold, TOLD_ASKS, Trace, type Word } from '../core/trace/infer';

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '../text/zod';
 import type { MergedReading } from './merge';
 
 /** How a line was left in the check. */
@@ -8,10 +8,7 @@ type OutcomeWord = (typeof OUTCOMES)[number];
 export const OutcomeSchema = z.strictObject({
   is: z.enum(OUTCOMES),
   /** What of a faulty line is at fault: id of a device or a cable of it; left out while nobody knows. */
-  part: z
-    .string()
-    .regex(/^[a-z0-9-]{1,40}$/)
-    .optional()
+  part: z.optional(z.string().check(z.regex(/^[a-z0-9-]{1,40}$/)))
 });
 export type LineOutcome = z.infer<typeof OutcomeSchema>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '../text/zod';
 
 /** Two sides of a stereo pair, heard: each alone, panned, and summed. */
 
@@ -8,7 +8,7 @@ export const SIDES = ['right', 'swapped', 'one', 'both'] as const;
 export const MONOS = ['holds', 'thins', 'cancels'] as const;
 
 export const PairReadingSchema = z.strictObject({
-  sides: z.enum(SIDES).nullable(),
-  mono: z.enum(MONOS).nullable()
+  sides: z.nullable(z.enum(SIDES)),
+  mono: z.nullable(z.enum(MONOS))
 });
 export type PairReading = z.infer<typeof PairReadingSchema>;

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '../text/zod';
 import { saidText } from '../text/schema';
 
 /** The log of a show: what happened, in the order in which it did. Append-only: a correction is an entry that points at the one it corrects. */
@@ -14,21 +14,21 @@ export type Mark = (typeof MARKS)[number];
 /** Whether people type entries of a kind themselves. */
 export const isTyped = (kind: EntryKind): boolean => kind === 'note' || kind === 'take';
 
-const lineId = z.string().regex(/^[a-z0-9-]{1,40}$/);
+const lineId = z.string().check(z.regex(/^[a-z0-9-]{1,40}$/));
 
 /** What was understood of an entry that somebody typed, or what one that wrote itself is about. */
 export const FactsSchema = z.strictObject({
   /** Lines it is about, by id. */
-  lines: z.array(lineId).max(2000).optional(),
+  lines: z.optional(z.array(lineId).check(z.maxLength(2000))),
   /** Numbered things of the kit that it is about, by id. */
-  units: z.array(lineId).max(50).optional(),
-  song: saidText(80).optional(),
-  take: z.number().int().min(1).max(9999).optional(),
-  marks: z.array(z.enum(MARKS)).max(8).optional(),
+  units: z.optional(z.array(lineId).check(z.maxLength(50))),
+  song: z.optional(saidText(80)),
+  take: z.optional(z.int().check(z.minimum(1), z.maximum(9999))),
+  marks: z.optional(z.array(z.enum(MARKS)).check(z.maxLength(8))),
   /** A place in the recording, as it was typed: `1:20`, `01:02:03:04`. */
-  timecode: z.string().max(20).optional(),
+  timecode: z.optional(z.string().check(z.maxLength(20))),
   /** Revision of the show that it happened on. */
-  revision: z.number().int().min(0).optional()
+  revision: z.optional(z.int().check(z.minimum(0)))
 });
 export type EntryFacts = z.infer<typeof FactsSchema>;
 
@@ -39,13 +39,13 @@ export const TypedSchema = z.strictObject({
   id: z.uuid(),
   /** When it was typed, by the clock of the server as the browser knows it. */
   at: z.iso.datetime(),
-  text: saidText(LOG_LIMITS.text).regex(/\S/, 'needs some text'),
+  text: saidText(LOG_LIMITS.text).check(z.regex(/\S/, 'needs some text')),
   /** The line that was open. */
-  lineId: lineId.nullable(),
+  lineId: z.nullable(lineId),
   /** The entry that it corrects. */
-  of: z.uuid().nullable(),
+  of: z.nullable(z.uuid()),
   /** Revision of the show on the screen it was typed at. */
-  revision: z.number().int().min(0)
+  revision: z.int().check(z.minimum(0))
 });
 export type TypedEntry = z.infer<typeof TypedSchema>;
 

@@ -1,4 +1,4 @@
-import type { ZodError } from 'zod';
+import type * as z from '../text/zod';
 import { allWellFormed } from '../text/well-formed';
 import { type PlanFault, planFaults } from './integrity';
 import { type Plan, PlanSchema } from './schema';
@@ -9,7 +9,7 @@ export type LoadFault = { kind: 'shape'; where: string; message: string } | ({ k
 export type Loaded = { ok: true; plan: Plan } | { ok: false; faults: LoadFault[] };
 
 /** Fields of a document that have the wrong form, the first twenty. */
-export const shapeFaults = (error: ZodError): LoadFault[] =>
+export const shapeFaults = (error: z.core.$ZodError): LoadFault[] =>
   error.issues.slice(0, 20).map((issue) => ({
     kind: 'shape',
     where: issue.path.join('.') || 'file',

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '../text/zod';
 import { modelOf } from '../gear/catalogue';
 import { type LoadFault, shapeFaults } from './load';
 import { ownFaults } from './integrity';

@@ -65,6 +65,6 @@ describe('what version 1 wrote', () => {
     for (const [was, is] of Object.entries(RENAMED_MODELS))
       expect([findModel(was), findModel(is)?.id]).toEqual([undefined, is]);
     expect(new Set(MODELS.map((m) => m.id)).size).toBe(MODELS.length);
-    expect(PlanSchema.shape.version.value).toBe(2);
+    expect(PlanSchema.shape.version.def.values[0]).toBe(2);
   });
 });

@@ -1,12 +1,12 @@
 // Players: the people who play at shows and their instruments, as a crew knows them. Knows gear and plans; computes nothing electrical.
-import * as z from 'zod';
+import * as z from '../text/zod';
 import { findModel } from '../gear/catalogue';
 import { ROWS } from '../plan/schema';
 import { saidText } from '../text/schema';
 
 export const PLAYER_LIMITS = { name: 80, line: 400, wants: 200, note: 2000, heard: 400, hearings: 20 } as const;
 
-const name = saidText(PLAYER_LIMITS.name).regex(/\S/, 'needs a name');
+const name = saidText(PLAYER_LIMITS.name).check(z.regex(/\S/, 'needs a name'));
 
 /** Something that is played, and how it likes to be taken. */
 export const InstrumentSchema = z.strictObject({
@@ -14,26 +14,24 @@ export const InstrumentSchema = z.strictObject({
   /** Whose it is; empty where it is the crew’s. */
   player: saidText(PLAYER_LIMITS.name),
   /** Its line as it is typed, without a channel: lead, DI, run and input are what usually comes with it. */
-  line: saidText(PLAYER_LIMITS.line).regex(/\S/, 'needs a line'),
+  line: saidText(PLAYER_LIMITS.line).check(z.regex(/\S/, 'needs a line')),
   /** Class of the source. */
-  model: z.string().refine((id) => findModel(id)?.family === 'source', 'no source of that name'),
+  model: z.string().check(z.refine((id) => findModel(id)?.family === 'source', 'no source of that name')),
   /** Its switches, and what was measured of it. */
   settings: ROWS.devices.shape.settings,
   /** Values of its own, where it has some. */
-  own: ROWS.models.nullable(),
+  own: z.nullable(ROWS.models),
   /** What is wanted for it, as it is said: `valve DI, no low cut`. */
   wants: saidText(PLAYER_LIMITS.wants),
   note: saidText(PLAYER_LIMITS.note),
   /** Class of the DI that was liked best by ear, blind, when it was last asked. */
-  liked: z
-    .string()
-    .regex(/^[a-z0-9-]{1,40}$/)
-    .optional(),
+  liked: z.optional(z.string().check(z.regex(/^[a-z0-9-]{1,40}$/))),
   /** What was liked by ear, newest first. */
-  heard: z
-    .array(z.strictObject({ at: z.iso.datetime(), text: saidText(PLAYER_LIMITS.heard) }))
-    .max(PLAYER_LIMITS.hearings)
-    .optional()
+  heard: z.optional(
+    z
+      .array(z.strictObject({ at: z.iso.datetime(), text: saidText(PLAYER_LIMITS.heard) }))
+      .check(z.maxLength(PLAYER_LIMITS.hearings))
+  )
 });
 export type Instrument = z.infer<typeof InstrumentSchema>;
 

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '../text/zod';
 
 /** Reads WAV files (RIFF/WAVE, IBM and Microsoft 1991; extensible format, Microsoft 2001): whole numbers of 8 to 32 bits, floating point of 32 and 64. */
 
@@ -31,11 +31,11 @@ const EXTENSIBLE = 0xfffe;
 
 const FormatSchema = z.object({
   tag: z.union([z.literal(PCM), z.literal(FLOAT)]),
-  channels: z.number().int().min(1).max(64),
-  rate: z.number().int().min(4000).max(384_000),
+  channels: z.int().check(z.minimum(1), z.maximum(64)),
+  rate: z.int().check(z.minimum(4000), z.maximum(384_000)),
   bits: z.union([z.literal(8), z.literal(16), z.literal(24), z.literal(32), z.literal(64)]),
   /** Bytes of one sample of all channels. */
-  block: z.number().int().min(1)
+  block: z.int().check(z.minimum(1))
 });
 type Format = z.infer<typeof FormatSchema>;
 

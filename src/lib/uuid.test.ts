@@ -1,5 +1,5 @@
 import { afterEach, expect, it, vi } from 'vitest';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import { uuid } from './uuid';
 
 afterEach(() => vi.unstubAllGlobals());

@@ -1,4 +1,6 @@
+import { modelOf } from '../../gear/catalogue';
 import { cutText } from '../../text/well-formed';
+import type { LineSpec } from '../../plan/spec';
 import { MICS } from './evidence';
 import { SECTION } from './parts-of-text';
 import type { Piece } from './pieces';
@@ -23,12 +25,15 @@ const PICKUPS: ReadonlySet<string> = new Set([
 export function takeOf(piece: Piece): Take | null {
   const { read, text } = piece;
   if (read.is === 'di') return 'di';
-  if (read.is === 'source') return MICS.has(read.model) ? 'mic' : PICKUPS.has(read.model) ? 'pickup' : null;
+  if (read.is === 'source') return isHeld(read.model) ? 'mic' : PICKUPS.has(read.model) ? 'pickup' : null;
   if (read.is === 'magnetic' || PICKUP.test(text)) return 'pickup';
   if (read.is === 'instrument' && MICS.has(read.model)) return 'mic';
   if (read.is === 'amp' && /\bmi[ck]/i.test(text)) return 'mic';
   return read.is === 'filler' && BARE_MIC.test(text) ? 'mic' : null;
 }
+
+/** Microphones that somebody holds or wears, by a cable or by radio, count as well. */
+const isHeld = (model: string): boolean => MICS.has(model) || model === 'lavalier' || model === 'wireless-receiver';
 
 const kindOf = (some: readonly Piece[]): string | undefined =>
   some.flatMap(({ read }) => (read.is === 'source' && MICS.has(read.model) ? [read.model] : []))[0];
@@ -77,7 +82,8 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
     const mics = Number(one === 'mic') + Number(other === 'mic');
     const told = (some: readonly Piece[]): boolean => some.some((p) => p.read.is === 'source' && takeOf(p) === 'mic');
     // "kick: dynamic inside, boundary too": two kinds of microphone.
-    const two = mics === 2 && told(before) && told(after) && kindOf(before) !== kindOf(after);
+    const kinds = [kindOf(before), kindOf(after)];
+    const two = mics === 2 && kinds.every((kind) => kind !== undefined) && kinds[0] !== kinds[1];
     if (plus[0].includes(',') && !((mics === 1 || two) && after[0] && takeOf(after[0]))) continue;
     // "magnetic + piezo, 7/8": two pickups on one instrument.
     const pickups = channelsSaid(pieces).length === 2 && one === 'pickup' && second[0] === 'pickup';
@@ -107,9 +113,18 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
   return null;
 }
 
-/** "keys and synth DI 7/8": two instruments and a channel for each, taken as is said behind them. */
+/** What two players have in common is one line's: what mixes them, or what plays both back. */
+const oneLine = ({ read }: Piece): boolean =>
+  ['mono', 'times', 'count', 'box', 'amp', 'click'].includes(read.is) ||
+  (read.is === 'source' && !['microphone', 'instrument'].includes(modelOf(read.model).ports[0].level));
+
+/** "whistle + pipes on one mic". */
+const SHARED = /\b(?:on|around|into|by|share|sharing)\s+(?:one|a single|the same)\b/i;
+
+/** "keys and synth DI 7/8", "vox + gtr": two instruments, with a channel for each or none, taken as is said behind them. */
 function twoOf(text: string, pieces: readonly Piece[]): Split | null {
-  if (channelsSaid(pieces).length !== 2) return null;
+  const channels = channelsSaid(pieces).length;
+  if (channels !== 2 && (channels > 0 || pieces.some(oneLine) || SHARED.test(text))) return null;
   const all = pieces.filter((p) => !p.named && p.read.is === 'instrument');
   // "vox + guitar, singer-songwriter": what is said behind them tells who plays both.
   const [first, second, ...more] = all.filter((p, k) => k < 2 || p.part <= all[1].part);
@@ -121,11 +136,26 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
   };
   const called = (p: Piece): string => text.slice(p.from, end(p)).toLowerCase();
   if (called(first) === called(second)) return null;
-  const joined = /^\s*(?:[&+/]|and)\s*$/i.test(text.slice(end(first), second.from));
+  const sides = pieces.filter((p) => p.read.is === 'sides');
+  // "tracks L/R + vox": sides are of the one beside them; behind both they are of both, or of one that nobody can tell.
+  if (channels === 0 && (sides.length > 1 || sides.some((p) => p.from > second.from))) return null;
+  const between = text.slice(end(first), second.from);
+  const joined = (channels === 2 ? /^\s*(?:[&+/]|and)\s*$/i : /^\s*(?:[&+]|and|plus)\s*$/i).test(between);
+  // "sax clip & trumpet dyn": each says how it is taken.
+  const own = channels === 0 ? /^(.*?)\s*(?:[&+]|\band\b|\bplus\b)\s*$/i.exec(between) : null;
+  const ofFirst = sides.length > 0 || pieces.some((p) => p.from >= end(first) && p.to <= second.from && isOwn(p));
+  if (own && !own[1].includes(',') && ofFirst)
+    return {
+      halves: [text.slice(0, end(first)) + own[1] + ofEach(text.slice(second.from)), text.slice(second.from)],
+      takes: null
+    };
   return joined
     ? { halves: [text.slice(0, end(first)) + text.slice(end(second)), text.slice(second.from)], takes: null }
     : null;
 }
+
+/** What is said of one alone, where another comes behind it. */
+const isOwn = (p: Piece): boolean => takeOf(p) !== null || ['note', 'quality', 'sides'].includes(p.read.is);
 
 const CALLED: Readonly<Record<Take, string>> = { mic: 'mic', di: 'DI', pickup: 'pickup' };
 
@@ -140,15 +170,14 @@ function severalIn(
   const readings = halves.map((half) => read(half.replace(CHANNELS_LAST, ''), options));
   const specs = readings.flatMap((r) => r.specs);
   if (specs.length !== channels.length || readings.some((r) => r.specs.length === 0)) return null;
-  // All of one thing are numbered through.
+  const named = numbered(specs).map((s, k) => ({ ...s, channel: channels[k] }));
+  return { ...together(readings, pieces, named), ignored: readings.flatMap((r) => r.ignored) };
+}
+/** All of one thing are numbered through. */
+function numbered(specs: readonly LineSpec[]): LineSpec[] {
   const base = specs.map((s) => s.name.replace(/\s\d+$/, ''));
   const alike = base.every((name) => name === base[0]);
-  const named = specs.map((s, k) => ({
-    ...s,
-    name: alike ? cutText(`${base[0]} ${k + 1}`, 80) : s.name,
-    channel: channels[k]
-  }));
-  return { ...together(readings, pieces, named), ignored: readings.flatMap((r) => r.ignored) };
+  return specs.map((s, k) => ({ ...s, name: alike ? cutText(`${base[0]} ${k + 1}`, 80) : s.name }));
 }
 const CHANNELS_LAST = /[,:\s]+\d{1,3}(?:\s*[-–]\s*\d{1,3}|(?:(?:\s*[,/&+]\s*|\s+)\d{1,3})+)\s*$/;
 
@@ -173,7 +202,19 @@ export function bothOf(
   const readings = split.halves.map((half, k) =>
     read(half, { ...options, ...(channels.length > 0 ? { channel: channels[k] ?? channels[0] + k } : {}) })
   );
-  if (readings.some((r) => r.specs.length !== 1)) return null;
+  const counts = readings.map((r) => r.specs.length);
+  // "HH radio + 4 lavs", "tracks L/R + vox": so many of each.
+  if (
+    channels.length === 0 &&
+    (split.takes?.every((t) => t === 'mic') ?? true) &&
+    Math.min(...counts) > 0 &&
+    Math.max(...counts) > 1
+  )
+    return {
+      ...together(readings, pieces, numbered(readings.flatMap((r) => r.specs))),
+      ignored: readings.flatMap((r) => r.ignored)
+    };
+  if (counts.some((n) => n !== 1)) return null;
   const called = readings.map((r) => r.specs[0].name);
   // What is named by its microphone is what the other is.
   const [first, second] = called.map((name, k) => (isItsMic(name, called[1 - k]) ? called[1 - k] : name));

@@ -3,7 +3,17 @@ import type { InstrumentId } from '../../gear/instruments';
 import type { Piece } from './pieces';
 import { beside } from './di-kind';
 import { isOf, type Of } from './played';
-import { isBareAmp, isMixerItself, isPickup, isReamped, isWhereItGoes, loaded, MIXED, mixerBehind } from './rigs';
+import {
+  BARE_MIC,
+  isBareAmp,
+  isMixerItself,
+  isPickup,
+  isReamped,
+  isWhereItGoes,
+  loaded,
+  MIXED,
+  mixerBehind
+} from './rigs';
 
 /** What speaks for each kind of source, and how much: of what was said the heaviest is meant. */
 
@@ -111,6 +121,8 @@ function sourcesSaid(pieces: readonly Piece[], instrument: Of<'instrument'> | nu
     );
 }
 
+const isRiaa = ({ read }: Piece): boolean => read.is === 'box' && read.model === 'phono-preamp';
+
 /** What speaks for each model, the heaviest first. @param qualities what was said of the source: active, passive, balanced */
 export function evidenceOf(
   pieces: readonly Piece[],
@@ -126,6 +138,16 @@ export function evidenceOf(
   // "dyn clip-on mics": how it is held says less than which it is.
   const dynamic = sources.some((p) => p.read.model === 'dynamic-mic');
   const held = (p: Piece): boolean => dynamic && /^clip[\s-]?(?:on[\s-]?)?(?:mics?)?$/i.test(p.text);
+  // "bullet into amp, dyn on amp": what is heard is the microphone before it.
+  const onAmp = (p: Piece): boolean => {
+    const [on, amp] = pieces.slice(pieces.indexOf(p) + 1);
+    return (
+      p.part > 0 &&
+      amp?.part === p.part &&
+      amp.read.is === 'amp' &&
+      /^(?:on|before|at|in front of)(?: the)?$/i.test(on.text)
+    );
+  };
   const found = sources.map((p) => ({
     model: p.read.model as string,
     weight:
@@ -134,6 +156,7 @@ export function evidenceOf(
         : p.read.weight -
           (p.named ? NAMED : 0) -
           (held(p) ? CLIPPED : 0) +
+          (MICS.has(p.read.model) && onAmp(p) ? MIC_MEANT : 0) +
           (micd && MICS.has(p.read.model) ? MIC_MEANT : 0),
     at: p.from,
     of: p.read.instrument ?? null
@@ -164,6 +187,11 @@ export function evidenceOf(
     // A preamp before a DI is one with it, behind "mic" it is the desk's; on an acoustic instrument it is built in.
     if (p.read.is === 'preamp' && played !== null && ACOUSTIC.has(played) && beside(pieces, k, 1)?.read.is !== 'di')
       also('acoustic-preamp', 56, p.from);
+    if ((found.length > 0 || instrument) && BARE_MIC.test(p.text) && onAmp(p)) also('dynamic-mic', 75, p.from);
+    // "record player, line out": it has a preamp built in.
+    const afterIt = (o: Piece): boolean => o.from > p.from && /^line out/i.test(o.text);
+    if (p.read.is === 'source' && p.read.model === 'turntable' && pieces.some(afterIt) && !pieces.some(isRiaa))
+      also('consumer-player', 76, p.from);
     if (p.read.is === 'mode' && bass) also('active-bass', 56, p.from);
   });
   if (instrument && qualities.includes('active') && !found.some((f) => f.weight > 50)) {

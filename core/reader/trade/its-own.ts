@@ -1,5 +1,6 @@
 import { modelOf } from '../../gear/catalogue';
 import type { Piece, Read } from './pieces';
+import { BARE_MIC } from './rigs';
 import { phraseAt } from './words';
 
 /** Of what has outputs and inputs, which was said, with its plug between or without: "power amplifier unbalanced input", "mixer XLR output +4". */
@@ -18,6 +19,12 @@ export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
         micdCombo(pieces, k) ??
         ofAmp(pieces, k) ??
         ampsOwnDi(pieces, k) ??
+        ampsOutput(pieces, k) ??
+        preampPedal(pieces, k) ??
+        forLater(pieces, k) ??
+        compere(pieces, k) ??
+        voiceOfChoir(pieces, k) ??
+        harpMic(pieces, k) ??
         itsOutput(pieces, k) ??
         between(pieces, k) ??
         builtIn(pieces, k) ??
@@ -72,6 +79,101 @@ function diTakenFrom(pieces: readonly Piece[], amp: number): Piece | null {
     .map(({ text }) => text)
     .join(' ');
   return k >= 0 && isItsDi(before[k]) && /\b(?:of|off|from)\b/i.test(words) ? before[k] : null;
+}
+
+/** An amplifier that something is played into: "acoustic amp" and "keys amp" are loudspeakers with an input of their own. */
+const isPlayedInto = (p: Piece): boolean =>
+  !p.named &&
+  ((p.read.is === 'amp' && p.read.model === 'amp-in') ||
+    (p.read.is === 'input' && ['speaker-in', 'combo-in'].includes(p.read.model) && /\b(?:amp|combo)$/i.test(p.text)));
+const ANY_OUTPUT = /^(?:line|di|xlr|direct|jack)[\s-]outs?$/i;
+
+/** "bass to combo, line out to SB 4", "keys amp, DI from line out": an output at the head of the part behind an amplifier is that one's. */
+function ampsOutput(pieces: readonly Piece[], k: number): Read | null {
+  const p = pieces[k];
+  const gives = (amp: Piece): Read => {
+    const sense = phraseAt(`${amp.text.toLowerCase()} di out`, 0, false)?.sense;
+    return sense?.is === 'source' ? sense : { is: 'source', model: 'bass-amp-out', weight: 66 };
+  };
+  const plays = (part: number): boolean =>
+    pieces.some((o) => o.part === part && (o.read.is === 'instrument' || o.read.is === 'source'));
+  // Where somebody plays into it, and not where the line goes; nor is the lead before it one of the line's.
+  if (outputBehind(pieces, p.part)) {
+    if (isPlayedInto(p)) return plays(p.part) ? { is: 'filler' } : gives(p);
+    if (p.read.is === 'length' || p.read.is === 'cable') return { is: 'filler' };
+  }
+  if (outputBehind(pieces, p.part - 1) !== p) return null;
+  return plays(p.part - 1)
+    ? gives(pieces.findLast((o) => o.part === p.part - 1 && isPlayedInto(o))!)
+    : { is: 'filler' };
+}
+/** The output that begins the part behind an amplifier, which ends the part before it. */
+function outputBehind(pieces: readonly Piece[], part: number): Piece | null {
+  const before = pieces.filter((o) => o.part === part && !o.named);
+  const last = before.findLast((o) => !['filler', 'length', 'cable'].includes(o.read.is) || BARE_MIC.test(o.text));
+  const towards = before[before.indexOf(last ?? before[0]) - 1];
+  const plays = before.some(({ read }) => read.is === 'instrument' || read.is === 'source');
+  if (
+    last === undefined ||
+    !isPlayedInto(last) ||
+    (plays && !/^(?:to|into|in|through|thru|via)$/i.test(towards?.text ?? ''))
+  )
+    return null;
+  const [first, next, third] = pieces.filter((o) => o.part === part + 1);
+  // "DI thru > amp; DI out": that DI's.
+  const hasDi = pieces.slice(0, pieces.indexOf(last)).some(({ read }) => read.is === 'di');
+  if (first === undefined || hasDi) return null;
+  if (first.read.is === 'source' && first.read.model === 'bass-amp-out') return first;
+  if (isItsDi(first) && (/\bout$/i.test(first.text) || /^out(?:put)?s?$/i.test(next?.text ?? ''))) return first;
+  if (ANY_OUTPUT.test(first.text) && ['source', 'filler'].includes(first.read.is)) return first;
+  return isItsDi(first) && /^(?:from|off|of)(?: the)?$/i.test(next?.text ?? '') && ANY_OUTPUT.test(third?.text ?? '')
+    ? third
+    : null;
+}
+
+/** "pickup with preamp pedal DI out": a pedal, and nothing that is built in. */
+function preampPedal(pieces: readonly Piece[], k: number): Read | null {
+  const [before, p, next] = [pieces[k - 1], pieces[k], pieces[k + 1]];
+  const isPreamp = (o: Piece | undefined): boolean =>
+    o?.read.is === 'source' && o.read.model === 'acoustic-preamp' && /\bpreamp$/i.test(o.text);
+  if (isPreamp(p) && next?.part === p.part && /^pedal$/i.test(next.text)) return { is: 'di', model: 'preamp-di' };
+  return p.part === before?.part && isPreamp(before) && /^pedal$/i.test(p.text) ? { is: 'filler' } : null;
+}
+
+/** "DI for reamp later": what becomes of it another day is no part of its way. */
+function forLater(pieces: readonly Piece[], k: number): Read | null {
+  const [before, { text, read, part }, next] = [pieces[k - 1], pieces[k], pieces[k + 1]];
+  if (!/^re-?amp(?:ing)?$/i.test(text) || !['box', 'unknown'].includes(read.is)) return null;
+  const wanted =
+    /^(?:for|later)$/i.test(before?.text ?? '') || /^(?:later|afterwards|tomorrow)$/i.test(next?.text ?? '');
+  const plays = pieces.slice(0, k).some((p) => p.read.is === 'instrument' || p.read.is === 'di');
+  const goesOn = pieces.some((p) => p.part > part && ['input', 'amp', 'box', 'di'].includes(p.read.is));
+  return wanted && plays && !goesOn ? { is: 'filler' } : null;
+}
+
+/** "MC radio mic": somebody who speaks, where no number of a multicore follows. */
+function compere(pieces: readonly Piece[], k: number): Read | null {
+  const next = pieces[k + 1];
+  const first = pieces.slice(0, k).every(({ read }) => ['channel', 'channels', 'number'].includes(read.is));
+  const takes = next?.read.is === 'source' || /^(?:mic|handheld|hh|lav|headset)/i.test(next?.text ?? '');
+  return /^mc$/i.test(pieces[k].text) && first && takes
+    ? { is: 'instrument', instrument: 'speech', model: 'dynamic-mic', mic: 'speech' }
+    : null;
+}
+
+/** "choir soprano/alto/tenor/bass": its voices, and neither saxophones nor a guitar. */
+function voiceOfChoir(pieces: readonly Piece[], k: number): Read | null {
+  if (!/^(?:sopranos?|altos?|tenors?|baritones?|bari|bass(?:es)?)$/i.test(pieces[k].text)) return null;
+  const choir = pieces.slice(0, k).find((p) => /^(?:choir|chorus|satb|sopranos?)\b/i.test(p.text));
+  return choir ? choir.read : null;
+}
+
+/** "harp mic, 2 conds": condensers stand before a harp; what a blues harp is played into is said by itself. */
+function harpMic(pieces: readonly Piece[], k: number): Read | null {
+  const other = pieces.some(({ read }) => read.is === 'source' && read.model === 'condenser-mic');
+  return other && /^harp mi[ck]s?$/i.test(pieces[k].text)
+    ? { is: 'instrument', instrument: 'harp', model: 'piezo', mic: 'strings' }
+    : null;
 }
 
 /** "splitter with two direct outputs", "split with a Y": the outputs are the splitter's, and the Y is what splits. */

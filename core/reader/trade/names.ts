@@ -83,7 +83,7 @@ function isWhich(pieces: readonly Piece[], number: Piece): boolean {
 
 /** "snare top/bottom", "kick in + out": two places at one thing. */
 const PLACES =
-  /\b(top|upper|in|inside|hi|high|front|near|inner|dessus|oben|sopra|arriba|boven)\s*(?:\/|\+|&|and|,)\s*(bottom|btm|bot|lower|out|outside|lo|low|back|rear|far|outer|dessous|unten|sotto|abajo|onder)\b/i;
+  /\b(top|t|upper|in|inside|hi|high|front|near|inner|dessus|oben|sopra|arriba|boven)\s*(?:\/|\+|&|and|,)\s*(bottom|btm|bot|b|lower|out|outside|lo|low|back|rear|far|outer|dessous|unten|sotto|abajo|onder)\b/i;
 /** Whether two places at one thing were said. */
 export const saysPlaces = (text: string): boolean => PLACES.test(text);
 
@@ -96,8 +96,11 @@ export function placeNames(text: string, name: string): readonly [string, string
     .replace(whole, '')
     .replace(new RegExp(`\\s+${first}$`, 'i'), '')
     .trim();
-  return bare === '' ? null : [`${bare} ${first.toLowerCase()}`, `${bare} ${second.toLowerCase()}`];
+  return bare === '' ? null : [`${bare} ${place(first)}`, `${bare} ${place(second)}`];
 }
+
+/** "T/B" in full. */
+const place = (word: string): string => ({ t: 'top', b: 'bottom' })[word.toLowerCase()] ?? word.toLowerCase();
 
 /** "8 outs" tells how many. */
 const OUTPUTS = /^(?:outs|outputs|ins|inputs|channels|chs?)$/i;

@@ -16,8 +16,8 @@ export function saidOfOne(pieces: readonly Piece[], places: boolean): Map<string
   return found;
 }
 
-const FIRST = /\b(?:top|upper|in|inside|hi|high|front|near|inner)\b/i;
-const SECOND = /\b(?:bottom|btm|bot|lower|out|outside|lo|low|back|rear|far|outer)\b/i;
+const FIRST = /\b(?:top|t|upper|in|inside|hi|high|front|near|inner)\b/i;
+const SECOND = /\b(?:bottom|btm|bot|b|lower|out|outside|lo|low|back|rear|far|outer)\b/i;
 function placeBeside(pieces: readonly Piece[], piece: Piece): 0 | 1 | null {
   const words = beside(pieces, piece).join(' ');
   return either(FIRST.test(words), SECOND.test(words));

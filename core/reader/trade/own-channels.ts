@@ -1,7 +1,7 @@
 import type { Piece } from './pieces';
 import { takeOf, withMic } from './both';
 import { MICS } from './evidence';
-import { isRig, OF_ALL, partsOf, sounds, textOf, withoutSection } from './parts-of-text';
+import { inBrackets, isRig, OF_ALL, partsOf, sounds, textOf, withoutSection } from './parts-of-text';
 import type { One } from './several';
 import { counted, isOutput } from './sides';
 
@@ -115,7 +115,10 @@ function numberMarks(pieces: readonly Piece[], leads: boolean): Mark[] {
   }
   const all = marks.flatMap((mark) => mark.flatMap(numbersOf));
   // "Keys 1 DI 9, Keys 2 DI 12": behind what tells which of them it is, channels need not go on from each other.
-  const goesOn = (n: number, before: number): boolean => (which.size > 1 ? n > before : n === before + 1);
+  // "kick 1, snare 3, hat 5": at the end of parts of different things, some may be left out.
+  const players = new Set(marks.map((mark) => instrumentOf(pieces.filter((p) => p.part === mark[0].part))));
+  const apart = !leads && marks.length > 2 && players.size === marks.length && marks.every((m) => endsPart(pieces, m));
+  const goesOn = (n: number, before: number): boolean => (which.size > 1 || apart ? n > before : n === before + 1);
   if (marks.length < (leads ? 3 : 2) || !all.every((n, k) => k === 0 || goesOn(n, all[k - 1]))) return [];
   const called = marks.map((mark, k) => {
     const [from, to] = leads ? [mark, marks[k + 1]] : [marks[k - 1], mark];
@@ -136,6 +139,11 @@ function numberMarks(pieces: readonly Piece[], leads: boolean): Mark[] {
     ? marks
     : [];
 }
+const endsPart = (pieces: readonly Piece[], mark: Mark): boolean => {
+  const last = mark[mark.length - 1];
+  const next = pieces[pieces.indexOf(last) + 1];
+  return next === undefined || next.part > last.part;
+};
 /** "gtr 1 DI 5, gtr 2 DI 6": numbers right behind what plays that tell which of them it is, where its channel is told behind how it is taken. */
 function whichOfThem(pieces: readonly Piece[]): ReadonlySet<Piece> {
   const found = new Set<Piece>();
@@ -155,7 +163,7 @@ const MANY =
 function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[]): One[] | null {
   const first = pieces.find((p) => !p.named);
   const leads = first !== undefined && (first.read.is === 'channel' || marks[0][0] === first);
-  const groups = groupsBy(pieces, marks, leads);
+  const groups = groupsBy(pieces, marks, leads, (p) => inBrackets(text, p));
   // What is said behind the last, of it or of all.
   const last = groups[groups.length - 1];
   let ofAll = '';
@@ -196,7 +204,12 @@ function grouped(text: string, pieces: readonly Piece[], marks: readonly Mark[])
 const THRU = /^(?:thru|through|link|loop out|parallel out)/i;
 
 /** Groups of pieces that each hold one mark. @param leads the channel is said first */
-function groupsBy(pieces: readonly Piece[], marks: readonly Mark[], leads: boolean): Piece[][] {
+function groupsBy(
+  pieces: readonly Piece[],
+  marks: readonly Mark[],
+  leads: boolean,
+  bracketed: (p: Piece) => boolean
+): Piece[][] {
   const groups: Piece[][] = [];
   const marked = (p: Piece): boolean => marks.some((mark) => mark.includes(p));
   let open = false;
@@ -224,7 +237,8 @@ function groupsBy(pieces: readonly Piece[], marks: readonly Mark[], leads: boole
       const some = rest.slice(0, end);
       const here = some.some(marked);
       // "bass DI SB 9, thru to his amp, cab mic SB 10": what goes on by the thru is of the one before.
-      const goesOn = !open && !here && groups.length > 0 && THRU.test(some[0].text);
+      // So is what stands in brackets behind it: "snare 2 (gate)".
+      const goesOn = !open && !here && groups.length > 0 && (THRU.test(some[0].text) || bracketed(some[0]));
       // "16 ch: 1 kick 2 snare": what stands before the colon is of the first.
       const called = groups.length === 1 && groups[0].every((p) => p.named);
       if (!goesOn && (!open || (leads && here && !called))) groups.push([]);

@@ -93,6 +93,10 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     (instrument === null || played === 'programme') && (best === null || (best.weight < 10 && best.of === null));
   if (unnamed && plug === 'mini' && !/^(?:xlr|rca)/i.test(pieces.find(isOf('cable'))!.text)) model = 'headphone';
   if (unnamed && plug === 'rca') model = 'consumer-player';
+  // "PA, speaker cable, cabinet": its amplifier.
+  const loud = plug === 'speaker' || pieces.some(({ read }) => read.is === 'amp' && read.model === 'cabinet');
+  if (model === 'line-balanced' && loud && pieces.some((p) => p.from === best?.at && /^pa$/i.test(p.text)))
+    model = 'power-amp';
   if (model === 'headphone' && best?.weight === TELEVISION && plug === 'rca') model = 'consumer-player';
   // What is clipped to strings or a wind instrument is a small condenser.
   const clip = pieces.some((p) => p.read.is === 'note' && /^clips?$/i.test(p.text));
@@ -163,7 +167,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     assumed &&
     played === 'keys' &&
     passiveKeys &&
-    /\b(?:(?:e|el|elec|electric)[\s-]*(?:piano|pno)|clav(?:inet)?|pianet)\b/i.test(told)
+    /\b(?:(?:e|el|elec|electric)[\s-]*(?:piano|pno)|ep|clav(?:inet)?|pianet)\b/i.test(told)
       ? 'electric-piano'
       : asItsOutput(pieces, model, qualities, plugged);
   if (model === 'valve-amp' && /\b(?:solid.state|transistor|class d)\b/.test(told)) model = 'power-amp';

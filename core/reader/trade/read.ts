@@ -154,7 +154,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   });
   const named = new Set(namePieces(pieces, source, unknown));
   const ignored = [
-    ...unknown.filter((p) => !named.has(p)),
+    ...unknown.filter((p) => !named.has(p) && !(places && /^[tb]$/i.test(p.text))),
     ...left,
     ...others(pieces, source, named),
     ...pieces.filter(

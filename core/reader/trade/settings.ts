@@ -23,6 +23,12 @@ function atMicLevel(source: Device): void {
     source.settings.nominal = Math.max(nominal.low, nominal.typ / 100);
 }
 
+/** What a receiver gives that is switched to line level: as much as its class does. */
+function atLineLevel(source: Device): void {
+  const { nominal } = modelOf(source.model).params;
+  if (nominal && source.model === 'wireless-receiver') source.settings.nominal ??= nominal.high;
+}
+
 /** Watts of an amplifier into its load: what it gives at most, and its average as far below that as its class has it. Of all else they say nothing. */
 function amplifier(source: Device, { watt, load }: { watt: number; load?: number }): void {
   const { params } = modelOf(source.model);
@@ -141,6 +147,7 @@ export function applySettings(
       if (on) put(piece, on, 'cabinet', 'connected');
     } else if (read.is === 'through') put(piece, has('mode', 'through'), 'mode', 'through');
     else if (read.is === 'filler' && /^(?:at )?mic(?:rophone)? level$/i.test(piece.text)) atMicLevel(source);
+    else if (read.is === 'filler' && /^(?:at )?line (?:level|out(?:put)?)$/i.test(piece.text)) atLineLevel(source);
     else if (read.is === 'without' && read.what.is === 'pad') put(piece, has('pad', 'off'), 'pad', 'off');
     else if (read.is === 'watt') amplifier(source, read);
     else if (read.is === 'spl') {

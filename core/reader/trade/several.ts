@@ -8,7 +8,7 @@ import { ownChannels } from './own-channels';
 import { MICS } from './evidence';
 import { inBrackets, OF_ALL, partsOf, SECTION, sharedFrom, tells, textOf } from './parts-of-text';
 import { together, type TradeReading } from './reading';
-import { channelsSaid } from './sides';
+import { channelsSaid, counted } from './sides';
 import { takesOf } from './takes';
 
 /** Several lines typed as one: each with its own channel, "kick ch 1, snare ch 2", or with channels behind them all, "kick, snare, hat, 1-3". */
@@ -29,10 +29,23 @@ function sharedBehind(part: readonly Piece[]): (readonly Piece[])[] {
   return all > 0 && part.slice(0, all).some(tells) ? [part.slice(0, all), part.slice(all)] : [part];
 }
 
+/** "4 cond", "3 clips": a number of what stands before them. */
+const isMany = (pieces: readonly Piece[], p: Piece): boolean => {
+  const next = pieces[pieces.indexOf(p) + 1];
+  const clips = next?.part === p.part && next.read.is === 'note' && /^clips$/i.test(next.text);
+  return p.read.is === 'number' && (counted(pieces, p) || clips);
+};
+/** "choir soprano/alto": the second is of the choir, too. */
+const ofChoir = (all: readonly Piece[], part: readonly Piece[]): string =>
+  /^choir\b/i.test(all[0].text) && part[0] !== all[0] && part[0].read === all[0].read ? 'choir ' : '';
+
 /** As many instruments as channels, one after the other, and what is said behind them of each: "alto sax, tenor sax, clips, 9 10". */
 function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   const channels = channelsSaid(pieces);
-  if (channels.length < 2) return null;
+  // "violin/viola/cello 3 clips": no channels, and so many of what stands behind them.
+  const told = channels.length === 0 ? pieces.find((p) => isMany(pieces, p)) : undefined;
+  const asMany = told?.read.is === 'number' && told.read.value > 2 ? told.read.value : channels.length;
+  if (asMany < 2) return null;
   const isChannel = ({ read }: Piece): boolean =>
     read.is === 'channels' || read.is === 'channel' || (read.is === 'number' && channels.includes(read.value));
   // "violin, viola, cello all clip condensers": said in the last of them, of all.
@@ -46,7 +59,8 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
       isSame(all[k - 1][0], part[0])
     )
       return [part.slice(0, 2), part.slice(2)];
-    return sharedBehind(part);
+    const at = part.findIndex((p) => p === told);
+    return at > 0 ? [part.slice(0, at), part.slice(at + 1)] : sharedBehind(part);
   });
   const plays = (part: readonly Piece[]): boolean =>
     part.filter((p) => p.read.is === 'instrument').length === 1 &&
@@ -55,7 +69,7 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
     );
   let many = 0;
   while (many < parts.length && plays(parts[many])) many++;
-  if (many !== channels.length) return null;
+  if (many !== asMany) return null;
   const first = parts.slice(0, many);
   // "hihat, ride: condensers, 5/6": what stands before the colon is all of their names.
   const named = (part: readonly Piece[]): boolean => part.some((p) => p.named);
@@ -81,8 +95,8 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   if (rest.some((p) => p.read.is === 'instrument' && !SECTION.test(p.text))) return null;
   const behind = textOf(text, rest, new Set(rest.filter((p) => isChannel(p) || SECTION.test(p.text))));
   return first.map((part, k) => ({
-    text: `${textOf(text, part)}${behind.trim() ? `, ${behind}` : ''}`,
-    channels: [channels[k]]
+    text: `${ofChoir(pieces, part)}${textOf(text, part).trim()}${behind.trim() ? `, ${behind}` : ''}`,
+    channels: channels.slice(k, k + 1)
   }));
 }
 

@@ -79,6 +79,8 @@ export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
   const k = pieces.indexOf(piece);
   const [other, before] = [pieces[k - 2], pieces[k - 1]];
   // Of "XLR out" and "DI out" a box has one: what stands behind them is where that goes.
+  // "kick in/out 1/2" are two places.
+  if (/^out(?:side)?$/i.test(before?.text ?? '') && /(?:^|\s)in(?:side)?$/i.test(other?.text ?? '')) return false;
   if (BY_ITS_PLUG.test(before?.text ?? '') || (other?.read.is === 'di' && /^out$/i.test(before.text))) return false;
   // "interface 1/2 > DI x2 > 40/41".
   const ofInterface =
@@ -190,6 +192,15 @@ export function countOf(
       return [p.read.value];
     return [];
   });
+  // "bgv trio around one omni": however many sing.
+  const before = (p: Piece, k: number): boolean => {
+    const next = pieces[k + 1];
+    const mic = next?.read.is === 'source' || /^mi[ck]/i.test(next?.text ?? '');
+    return (
+      /^(?:around|on|sharing|share|into)$/i.test(pieces[k - 1]?.text ?? '') && /^(?:one|single)$/i.test(p.text) && mic
+    );
+  };
+  if (pieces.some(before)) return 1;
   // "L/R -> media DI mono -> ch 11": what sums two sides makes one line.
   const sums = pieces.some((p) => p.read.is === 'di' && /mono|sum/i.test(p.text));
   if (sums && channels.length === 1 && times.length === 0) return 1;

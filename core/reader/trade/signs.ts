@@ -30,7 +30,9 @@ export const BARE_48 = at(
   String.raw`48(?=\s*(?:[,;)]|$|\d+\s*(?:m|ft)\b|hpf|hp\b|lc\b|lo|sb|mc\b|ch\b|chan|snake|stage|mic\b))`
 );
 /** "+4" and "-10" of a line, without their unit. */
-export const BARE_LEVEL = at(String.raw`(?:\+\s?4|[-−]10)(?![\d.,]*\d|\s*(?:db|%|v\b|m\b|pad|hz|to\s*\+?4|[/-]))`);
+export const BARE_LEVEL = at(
+  String.raw`(?:\+\s?4(?!(?<=\s4)\s+[a-z])|[-−]10)(?![\d.,]*\d|\s*(?:db|%|v\b|m\b|pad|hz|to\s*\+?4|[/-]))`
+);
 /** "amp stays off": an amplifier that nothing goes into. */
 export const AMP_OFF = at(
   String.raw`(?:and\s+|\+\s*|with\s+)?(?:the\s+|his\s+|her\s+|own\s+)?(?:bass\s+|guitar\s+|gtr\s+)?amp(?:lifier)?\s+(?:(?:stays|is|kept|left|switched|turned|remains)\s+)*(?:off|muted|unused|not\s+used)(?![a-z])`

@@ -33,8 +33,8 @@ const SHORT: ReadonlyMap<string, string> = new Map([
 ]);
 const short = (word: string): string => SHORT.get(word) ?? word;
 
-/** Numbers that are words: nobody's slip of the finger makes several lines out of one. */
-const COUNTS: ReadonlySet<string> = new Set([
+/** Numbers that are words, for nobody's slip of the finger makes several lines out of one; and what is a letter from a word of every day. */
+const NO_SLIP: ReadonlySet<string> = new Set([
   'two',
   'three',
   'four',
@@ -53,7 +53,9 @@ const COUNTS: ReadonlySet<string> = new Set([
   'both',
   'twin',
   'trio',
-  'quartet'
+  'quartet',
+  'reed',
+  'reeds'
 ]);
 
 const root: Node = { next: new Map() };
@@ -154,7 +156,7 @@ function nearestOf(word: string, among: ReadonlyMap<string, unknown>): string | 
   let best: string | null = null;
   let least = Infinity;
   for (const candidate of [...among.keys(), ...SHORT.keys()]) {
-    if (!among.has(short(candidate)) || COUNTS.has(candidate)) continue;
+    if (!among.has(short(candidate)) || NO_SLIP.has(candidate)) continue;
     if (candidate.length < 4 || candidate[0] !== word[0] || Math.abs(candidate.length - word.length) > 2) continue;
     const off = distance(word, candidate);
     const swapped = candidate.length === word.length && sorted(candidate) === sorted(word);

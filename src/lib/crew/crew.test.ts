@@ -1,6 +1,6 @@
 import { uuid } from '$lib/uuid';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import { deviceName } from './agent';
 import { atLeast, type Rank, ROLE_NAMES, ROLE_SAYS, ROLES } from './roles';
 import { NameSchema, RoleSchema, SwitchSchema, TokenSchema } from './wire';

@@ -9,7 +9,7 @@ import { type Outcome, outcomeOf, request } from '$lib/outbox/outcome';
 import type { RowStore } from '$lib/outbox/rows';
 import { CREW_HEADER, type KitChange, KitChangesSchema } from '$lib/protocol/kit';
 import { uuid } from '$lib/uuid';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import { backwards, withChanges } from './changes';
 
 const StepSchema = z.strictObject({ id: z.uuid(), changes: KitChangesSchema.shape.changes });

@@ -14,7 +14,7 @@ import {
   type Players
 } from '$lib/protocol/players';
 import { uuid } from '$lib/uuid';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 const StepSchema = z.discriminatedUnion('kind', [
   z.strictObject({ step: z.uuid(), kind: z.literal('instrument'), id: z.uuid(), change: InstrumentChangeSchema }),

@@ -1,8 +1,8 @@
 import { KIT_LIMITS, type KitItem, KitItemSchema } from '$core/kit/schema';
 import { saidText } from '$core/text/schema';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
-const itemId = z.string().regex(/^[a-z0-9-]{1,40}$/);
+const itemId = z.string().check(z.regex(/^[a-z0-9-]{1,40}$/));
 /** Changes of a kit: each says what it changes from, so that nobody overwrites what they have not seen. */
 export const KitChangesSchema = z.strictObject({
   changes: z
@@ -10,17 +10,16 @@ export const KitChangesSchema = z.strictObject({
       z
         .strictObject({
           id: itemId,
-          from: KitItemSchema.nullable(),
-          to: KitItemSchema.nullable(),
+          from: z.nullable(KitItemSchema),
+          to: z.nullable(KitItemSchema),
           /** What somebody said became of it. */
-          said: saidText(KIT_LIMITS.note).optional(),
+          said: z.optional(saidText(KIT_LIMITS.note)),
           /** The show at which it happened. */
-          show: z.uuid().optional()
+          show: z.optional(z.uuid())
         })
-        .refine(({ from, to }) => from !== null || to !== null, 'changes nothing')
+        .check(z.refine(({ from, to }) => from !== null || to !== null, 'changes nothing'))
     )
-    .min(1)
-    .max(KIT_LIMITS.items)
+    .check(z.minLength(1), z.maxLength(KIT_LIMITS.items))
 });
 export type KitChange = z.infer<typeof KitChangesSchema>['changes'][number];
 

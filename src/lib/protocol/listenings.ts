@@ -1,6 +1,6 @@
 import { LEAST, MOST } from '$core/hear/fair';
 import { saidText } from '$core/text/schema';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 /** Several people listen to one set, each on their own phone and blind, between browser and server. */
 
@@ -17,9 +17,9 @@ export const LISTENING_LIMITS = {
 
 const ListeningSetSchema = z.strictObject({
   /** Line that it is about, as it is called. */
-  line: z.string().regex(/^[a-z0-9-]{1,40}$/),
+  line: z.string().check(z.regex(/^[a-z0-9-]{1,40}$/)),
   called: saidText(LISTENING_LIMITS.name),
-  names: z.array(saidText(LISTENING_LIMITS.name)).min(LEAST).max(MOST),
+  names: z.array(saidText(LISTENING_LIMITS.name)).check(z.minLength(LEAST), z.maxLength(MOST)),
   rounds: z.union([z.literal(1), z.literal(3), z.literal(5)])
 });
 export type ListeningSet = z.infer<typeof ListeningSetSchema>;
@@ -29,15 +29,7 @@ export const ListeningSchema = z.strictObject({ id: z.uuid(), set: ListeningSetS
 export const AnswerSchema = z.strictObject({
   id: z.uuid(),
   who: saidText(LISTENING_LIMITS.who),
-  liked: z
-    .array(
-      z
-        .number()
-        .int()
-        .min(0)
-        .max(MOST - 1)
-    )
-    .max(5)
+  liked: z.array(z.number().check(z.minimum(0), z.maximum(MOST - 1))).check(z.maxLength(5))
 });
 export type Answer = z.infer<typeof AnswerSchema>;
 

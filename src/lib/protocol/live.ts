@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 /** What is told to everybody who looks, at once. It says only that something is new, not what: that is fetched by whoever wants it. */
 
@@ -7,11 +7,8 @@ const show = z.uuid();
 export const HereSchema = z.strictObject({
   tab: z.uuid(),
   /** Which view, as the address names it. */
-  view: z.string().regex(/^[a-z]{0,20}$/),
-  line: z
-    .string()
-    .regex(/^[a-z0-9-]{1,40}$/)
-    .nullable(),
+  view: z.string().check(z.regex(/^[a-z]{0,20}$/)),
+  line: z.nullable(z.string().check(z.regex(/^[a-z0-9-]{1,40}$/))),
   /** Others are asked to say where they are, too. */
   asks: z.boolean(),
   left: z.boolean()
@@ -19,7 +16,7 @@ export const HereSchema = z.strictObject({
 export type Here = z.infer<typeof HereSchema>;
 
 export const LiveEventSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('edits'), show, revision: z.number().int() }),
+  z.object({ kind: z.literal('edits'), show, revision: z.int() }),
   z.object({ kind: z.enum(['readings', 'ticks', 'traces', 'prints', 'stops', 'log']), show }),
   z.object({ kind: z.enum(['kit', 'venues', 'players']) }),
   z.object({ kind: z.literal('here'), show, here: HereSchema, name: z.string(), device: z.string() })

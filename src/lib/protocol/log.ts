@@ -1,60 +1,52 @@
 import { ENTRY_KINDS, type LogEntry, TypedSchema } from '$core/log/entry';
 import type { Setup } from '$core/log/setup';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 /** The log between browser and server. */
 
 /** Most entries in one message. */
 export const ENTRIES = 50;
-export const TypedEntriesSchema = z.strictObject({ entries: z.array(TypedSchema).min(1).max(ENTRIES) });
+export const TypedEntriesSchema = z.strictObject({
+  entries: z.array(TypedSchema).check(z.minLength(1), z.maxLength(ENTRIES))
+});
 
 /** What of the log is asked for; as it stands in an address. */
 export const LogAskSchema = z.object({
-  q: z.string().max(200).optional(),
-  show: z.uuid().optional(),
-  kind: z.enum(ENTRY_KINDS).optional(),
-  line: z
-    .string()
-    .regex(/^[a-z0-9-]{1,40}$/)
-    .optional(),
-  by: z.string().max(80).optional(),
+  q: z.optional(z.string().check(z.maxLength(200))),
+  show: z.optional(z.uuid()),
+  kind: z.optional(z.enum(ENTRY_KINDS)),
+  line: z.optional(z.string().check(z.regex(/^[a-z0-9-]{1,40}$/))),
+  by: z.optional(z.string().check(z.maxLength(80))),
   /** Of a thing of the kit. */
-  unit: z
-    .string()
-    .regex(/^[a-z0-9-]{1,40}$/)
-    .optional(),
+  unit: z.optional(z.string().check(z.regex(/^[a-z0-9-]{1,40}$/))),
   /** At shows that were played there. */
-  venue: z.uuid().optional(),
+  venue: z.optional(z.uuid()),
   /** Older than this one: `2026-03-01T20:00:00.000Z ID`. */
-  before: z
-    .string()
-    .transform((text, c) => {
-      const [at, id] = text.split(' ');
-      if (z.iso.datetime().safeParse(at).success && z.uuid().safeParse(id).success) return { at, id };
-      c.addIssue('is no place in the log');
-      return z.NEVER;
-    })
-    .optional()
+  before: z.optional(
+    z.pipe(
+      z.string(),
+      z.transform((text, c) => {
+        const [at, id] = text.split(' ');
+        if (z.iso.datetime().safeParse(at).success && z.uuid().safeParse(id).success) return { at, id };
+        c.issues.push({ code: 'custom', message: 'is no place in the log', input: text });
+        return z.NEVER;
+      })
+    )
+  )
 });
 export type LogAsk = z.infer<typeof LogAskSchema>;
 
 /** What of all that worked is asked for; as it stands in an address. */
 export const WorkedAskSchema = z.object({
-  instrument: z.uuid().optional(),
+  instrument: z.optional(z.uuid()),
   /** At shows that were played there. */
-  venue: z.uuid().optional(),
+  venue: z.optional(z.uuid()),
   /** Class of a DI in it. */
-  box: z
-    .string()
-    .regex(/^[a-z0-9-]{1,40}$/)
-    .optional(),
+  box: z.optional(z.string().check(z.regex(/^[a-z0-9-]{1,40}$/))),
   /** Class of the input that it ended in. */
-  input: z
-    .string()
-    .regex(/^[a-z0-9-]{1,40}$/)
-    .optional(),
+  input: z.optional(z.string().check(z.regex(/^[a-z0-9-]{1,40}$/))),
   /** Beginnings of words of its name. */
-  q: z.string().max(80).optional()
+  q: z.optional(z.string().check(z.maxLength(80)))
 });
 export type WorkedAsk = z.infer<typeof WorkedAskSchema>;
 

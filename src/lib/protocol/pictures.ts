@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 /** Pictures of what a crew knows, between browser and server. */
 
@@ -9,7 +9,10 @@ export type PictureOf = (typeof PICTURES_OF)[number];
 export const PICTURES_TOLD = { venue: 'venues', instrument: 'players', unit: 'kit' } as const satisfies Readonly<
   Record<PictureOf, string>
 >;
-export const PictureAskSchema = z.strictObject({ of: z.enum(PICTURES_OF), id: z.string().regex(/^[a-z0-9-]{1,40}$/) });
+export const PictureAskSchema = z.strictObject({
+  of: z.enum(PICTURES_OF),
+  id: z.string().check(z.regex(/^[a-z0-9-]{1,40}$/))
+});
 export type PictureAsk = z.infer<typeof PictureAskSchema>;
 
 export interface PictureThere {
@@ -21,7 +24,7 @@ export const PictureStepSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...{ kind: z.literal('put'), step: z.uuid(), id: z.uuid(), about: PictureAskSchema, at: z.string() },
     /** JPEG as a data URL. */
-    data: z.string().startsWith('data:image/jpeg;base64,')
+    data: z.string().check(z.startsWith('data:image/jpeg;base64,'))
   }),
   z.strictObject({ kind: z.literal('drop'), step: z.uuid(), id: z.uuid(), about: PictureAskSchema })
 ]);

@@ -1,6 +1,6 @@
 import { type Instrument, InstrumentSchema, type Player, PlayerSchema } from '$core/players/schema';
 import type { KnownInstrument } from '$core/players/named';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 /** Players and instruments of a crew between browser and server. */
 
@@ -8,11 +8,11 @@ import * as z from 'zod';
 const something = ({ from, to }: { from: unknown; to: unknown }): boolean => from !== null || to !== null;
 const NOTHING = 'changes nothing';
 export const InstrumentChangeSchema = z
-  .strictObject({ from: InstrumentSchema.nullable(), to: InstrumentSchema.nullable() })
-  .refine(something, NOTHING);
+  .strictObject({ from: z.nullable(InstrumentSchema), to: z.nullable(InstrumentSchema) })
+  .check(z.refine(something, NOTHING));
 export const PlayerChangeSchema = z
-  .strictObject({ from: PlayerSchema.nullable(), to: PlayerSchema.nullable() })
-  .refine(something, NOTHING);
+  .strictObject({ from: z.nullable(PlayerSchema), to: z.nullable(PlayerSchema) })
+  .check(z.refine(something, NOTHING));
 
 interface KnownPlayer {
   readonly id: string;

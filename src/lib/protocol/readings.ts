@@ -1,7 +1,7 @@
 import type { MergedReading } from '$core/linecheck/merge';
 import type { Left } from '$core/linecheck/outcome';
 import { type Reading, ReadingSchema } from '$core/linecheck/reading';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import { READINGS } from './limits';
 
 /** What is read off lines, and pictures of them, between browser and server. */
@@ -16,7 +16,9 @@ export interface Checked extends Omit<MergedReading, 'said'> {
   /** The show that it was read at, where this one was copied from that and nobody has read it here. */
   readonly last: string | null;
 }
-export const ReadingsSchema = z.strictObject({ readings: z.array(ReadingSchema).min(1).max(READINGS) });
+export const ReadingsSchema = z.strictObject({
+  readings: z.array(ReadingSchema).check(z.minLength(1), z.maxLength(READINGS))
+});
 
 /** A picture of a line. */
 export interface PhotoOf {
@@ -27,9 +29,9 @@ export interface PhotoOf {
 /** One that is still on its way, with the picture itself. */
 export const PhotoHereSchema = z.strictObject({
   id: z.uuid(),
-  lineId: z.string().max(40),
+  lineId: z.string().check(z.maxLength(40)),
   at: z.string(),
   /** JPEG as a data URL. */
-  data: z.string().startsWith('data:image/jpeg;base64,')
+  data: z.string().check(z.startsWith('data:image/jpeg;base64,'))
 });
 export type PhotoHere = Readonly<z.infer<typeof PhotoHereSchema>>;

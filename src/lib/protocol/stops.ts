@@ -1,24 +1,21 @@
 import { saidText } from '$core/text/schema';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 /** A stop: somebody felt a tingle, saw smoke, felt heat. It is the whole crew's until a person with a name has cleared it. */
 
 export const StopSchema = z.strictObject({
   id: z.uuid(),
   /** The line at which it was; null where it was somewhere else. */
-  lineId: z
-    .string()
-    .regex(/^[a-z0-9-]{1,40}$/)
-    .nullable(),
+  lineId: z.nullable(z.string().check(z.regex(/^[a-z0-9-]{1,40}$/))),
   /** By the clock of whoever called it, as the server's stands. */
-  at: z.number().int().positive()
+  at: z.int().check(z.positive())
 });
 export type Stop = z.infer<typeof StopSchema>;
 
 /** Who has seen to it, and what they found. */
 export const ClearSchema = z.strictObject({
-  by: saidText(80).regex(/\S/, 'needs a name'),
-  found: saidText(500).optional()
+  by: saidText(80).check(z.regex(/\S/, 'needs a name')),
+  found: z.optional(saidText(500))
 });
 export type Clear = z.infer<typeof ClearSchema>;
 

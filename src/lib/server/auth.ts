@@ -3,7 +3,7 @@ import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { APIError, createAuthEndpoint, createAuthMiddleware, sessionMiddleware } from 'better-auth/api';
 import { setSessionCookie } from 'better-auth/cookies';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import { type Db, db } from './db';
 import { openInvite } from './crew';
 import { originOf } from './origin';
@@ -40,7 +40,7 @@ const deviceCode = () =>
       ),
       useDeviceCode: createAuthEndpoint(
         '/device-code/use',
-        { method: 'POST', body: z.strictObject({ code: z.string().min(1).max(100) }) },
+        { method: 'POST', body: z.strictObject({ code: z.string().check(z.minLength(1), z.maxLength(100)) }) },
         async (ctx) => {
           const kept = await ctx.context.internalAdapter.consumeVerificationValue(`device:${hashOf(ctx.body.code)}`);
           const user =

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import { bodyOf, found, hostName, idOf, isLoopback, sameOrigin } from './http';
 
 const request = (headers: Record<string, string>, body?: string): Request =>
@@ -40,7 +40,7 @@ describe('who may change something', () => {
 });
 
 describe('what comes in', () => {
-  const schema = z.strictObject({ name: z.string().min(1, 'a show needs a name') });
+  const schema = z.strictObject({ name: z.string().check(z.minLength(1, 'a show needs a name')) });
   it('is read through its schema, or refused with field and reason', async () => {
     expect(await bodyOf(request({}, '{"name":"x"}'), schema)).toEqual({ name: 'x' });
     expect(await refusal(() => bodyOf(request({}, '{"name":""}'), schema))).toEqual({

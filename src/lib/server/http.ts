@@ -1,6 +1,6 @@
 import { server as says } from '$core/words/server';
 import { error } from '@sveltejs/kit';
-import type { z } from 'zod';
+import type * as z from '$core/text/zod';
 
 /** Names under which this machine calls itself. */
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]', '::1']);
@@ -28,7 +28,7 @@ export function sameOrigin(request: Request): boolean {
 }
 
 /** Reads a JSON body through a schema; 400 with the field and the reason when it does not fit. */
-export async function bodyOf<T extends z.ZodType>(request: Request, schema: T): Promise<z.infer<T>> {
+export async function bodyOf<T extends z.ZodMiniType>(request: Request, schema: T): Promise<z.infer<T>> {
   let raw: unknown;
   try {
     raw = await request.json();
@@ -44,14 +44,14 @@ export async function bodyOf<T extends z.ZodType>(request: Request, schema: T): 
 }
 
 /** What is asked for in the address, through a schema; what is left empty is not asked for. */
-export function askOf<T extends z.ZodType>(url: URL, schema: T): z.infer<T> {
+export function askOf<T extends z.ZodMiniType>(url: URL, schema: T): z.infer<T> {
   const parsed = schema.safeParse(Object.fromEntries([...url.searchParams].filter(([, value]) => value !== '')));
   if (parsed.success) return parsed.data;
   const [issue] = parsed.error.issues;
   error(400, `${issue.path.join('.')}: ${issue.message}`);
 }
 
-function parse<T extends z.ZodType>(schema: T, raw: unknown) {
+function parse<T extends z.ZodMiniType>(schema: T, raw: unknown) {
   try {
     return schema.safeParse(raw);
   } catch (cause) {

@@ -1,3 +1,4 @@
+import * as z from '$core/text/zod';
 import { labelKey } from '$core/kit/units';
 import { unitOf } from '$core/kit/schema';
 import { kitCalled } from '$core/words/kit-life';
@@ -12,7 +13,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { crewId } = await locals.who();
   // What is no question is none: everything is shown.
-  const ask = LogAskSchema.omit({ before: true }).safeParse(Object.fromEntries(url.searchParams)).data ?? {};
+  const ask = z.omit(LogAskSchema, { before: true }).safeParse(Object.fromEntries(url.searchParams)).data ?? {};
   const [log, shows, venues, people, kit, players] = await Promise.all([
     pageOf(crewId, ask),
     showNames(crewId),

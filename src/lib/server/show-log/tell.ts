@@ -11,7 +11,7 @@ import { clearedEntry, printEntry, readingEntry, stopEntry, traceEntry } from '$
 import { kitEntry } from '$core/words/kit-life';
 import { cutText } from '$core/text/well-formed';
 import { toldEditsText } from '$core/words/log-changes';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import type { TraceRecord } from '$lib/protocol/trace-record';
 
 /** What happened at a show, told in words and with what was set then. Pure; runs in a computing thread, for it judges plans. */

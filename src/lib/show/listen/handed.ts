@@ -1,10 +1,12 @@
 import { OpSchema } from '$core/plan/schema';
 import type { Candidate } from './candidates';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 /** What another page wants to have heard: an option, a cure; it goes along in this window, and outlives a reload. */
 
-const HandedSchema = z.array(z.strictObject({ name: z.string().max(300), ops: z.array(OpSchema) })).max(5);
+const HandedSchema = z
+  .array(z.strictObject({ name: z.string().check(z.maxLength(300)), ops: z.array(OpSchema) }))
+  .check(z.maxLength(5));
 export type Handed = z.infer<typeof HandedSchema>[number];
 
 const keyOf = (show: string, line: string): string => `hear:${show}:${line}`;

@@ -5,9 +5,9 @@ import { outcomeOf, request } from '$lib/outbox/outcome';
 import type { RowStore } from '$lib/outbox/rows';
 import { type Tick, TickSchema } from '$lib/protocol/shows';
 import { uuid } from '$lib/uuid';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
-const OnTheWay = TickSchema.extend({ id: z.uuid() });
+const OnTheWay = z.extend(TickSchema, { id: z.uuid() });
 type OnTheWay = Tick & { id: string };
 
 /** What is ticked off the lists of a show, here and by others. */

@@ -6,7 +6,7 @@ import { outcomeOf, request } from '$lib/outbox/outcome';
 import type { RowStore } from '$lib/outbox/rows';
 import { type Clear, ClearSchema, type OpenStop, type Stop, StopSchema } from '$lib/protocol/stops';
 import { uuid } from '$lib/uuid';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 
 const ItemSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('call'), id: z.uuid(), stop: StopSchema }),

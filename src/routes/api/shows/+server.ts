@@ -3,7 +3,7 @@ import { bodyOf } from '$lib/server/http';
 import { createShow } from '$lib/server/shows';
 import { SHOW_NAME } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = async ({ request, locals }) => {

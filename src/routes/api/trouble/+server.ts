@@ -2,11 +2,11 @@ import { saidText } from '$core/text/schema';
 import { bodyOf } from '$lib/server/http';
 import { log } from '$lib/server/log';
 import { json } from '@sveltejs/kit';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import type { RequestHandler } from './$types';
 
 const TroubleSchema = z.strictObject({
-  id: z.string().regex(/^[0-9a-f]{8}$/),
+  id: z.string().check(z.regex(/^[0-9a-f]{8}$/)),
   what: saidText(40),
   error: saidText(4000)
 });

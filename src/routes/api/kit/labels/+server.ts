@@ -8,13 +8,13 @@ import { fileHeads } from '$lib/server/http';
 import { crewKit } from '$lib/server/kit';
 import { originForOthers, originOf } from '$lib/server/origin';
 import { error } from '@sveltejs/kit';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import type { RequestHandler } from './$types';
 
 const Query = z.object({
   size: z.enum(['A4', 'LETTER']),
   /** Ids of things, by commas; all that have a number where none is named. */
-  of: z.string().max(20_000)
+  of: z.string().check(z.maxLength(20_000))
 });
 
 /** Labels for things that have a number, each with a code that opens what is known of it. */

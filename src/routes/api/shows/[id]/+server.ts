@@ -2,7 +2,7 @@ import { bodyOf, found, idOf } from '$lib/server/http';
 import { withoutKit, getShow, renameShow, setDeleted } from '$lib/server/shows';
 import { SHOW_NAME } from '$lib/protocol/shows';
 import { json } from '@sveltejs/kit';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import type { RequestHandler } from './$types';
 
 /** Plan and revision, to catch up with what others did. */

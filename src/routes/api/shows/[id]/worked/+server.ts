@@ -2,7 +2,7 @@ import { found, idOf } from '$lib/server/http';
 import { remembered, workedBefore } from '$lib/server/show-log/worked';
 import { hasShow } from '$lib/server/shows';
 import { json } from '@sveltejs/kit';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import type { RequestHandler } from './$types';
 
 /** How a line was set at other shows when it worked: `?name=…&source=MODEL&instrument=ID`; with `?names` the names of all that did, and how they were said. */

@@ -10,7 +10,7 @@ import { lastPrint } from '$lib/server/prints';
 import { originForOthers, originOf } from '$lib/server/origin';
 import { getShow } from '$lib/server/shows';
 import { error } from '@sveltejs/kit';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import type { RequestHandler } from './$types';
 
 const Query = z.object({

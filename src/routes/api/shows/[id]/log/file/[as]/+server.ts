@@ -13,7 +13,7 @@ import { entriesOf } from '$lib/server/show-log/book';
 import { catchUp } from '$lib/server/show-log/writer';
 import { error } from '@sveltejs/kit';
 import Papa from 'papaparse';
-import * as z from 'zod';
+import * as z from '$core/text/zod';
 import type { RequestHandler } from './$types';
 
 /** More entries than these are not put into one file; everything is in the export of the crew. */
@@ -30,7 +30,7 @@ const isZone = (zone: string): boolean => {
 const Query = z.object({
   as: z.enum(['md', 'csv', 'pdf', 'report']),
   size: z.enum(['A4', 'LETTER']),
-  zone: z.string().refine(isZone)
+  zone: z.string().check(z.refine(isZone))
 });
 
 /** The log of a show as a file. */
