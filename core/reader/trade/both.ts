@@ -115,7 +115,7 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
 
 /** What two players have in common is one line's: what mixes them, or what plays both back. */
 const oneLine = ({ read }: Piece): boolean =>
-  ['mono', 'times', 'count', 'box', 'amp', 'click'].includes(read.is) ||
+  ['mono', 'box', 'amp', 'click'].includes(read.is) ||
   (read.is === 'source' && !['microphone', 'instrument'].includes(modelOf(read.model).ports[0].level));
 
 /** "whistle + pipes on one mic". */
@@ -125,6 +125,8 @@ const SHARED = /\b(?:on|around|into|by|share|sharing)\s+(?:one|a single|the same
 function twoOf(text: string, pieces: readonly Piece[]): Split | null {
   const channels = channelsSaid(pieces).length;
   if (channels !== 2 && (channels > 0 || pieces.some(oneLine) || SHARED.test(text))) return null;
+  const many = pieces.some(({ read }) => read.is === 'times' || read.is === 'count');
+
   const all = pieces.filter((p) => !p.named && p.read.is === 'instrument');
   // "vox + guitar, singer-songwriter": what is said behind them tells who plays both.
   const [first, second, ...more] = all.filter((p, k) => k < 2 || p.part <= all[1].part);
@@ -144,11 +146,15 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
   // "sax clip & trumpet dyn": each says how it is taken.
   const own = channels === 0 ? /^(.*?)\s*(?:[&+]|\band\b|\bplus\b)\s*$/i.exec(between) : null;
   const ofFirst = sides.length > 0 || pieces.some((p) => p.from >= end(first) && p.to <= second.from && isOwn(p));
-  if (own && !own[1].includes(',') && ofFirst)
+  if (own && !own[1].includes(',') && ofFirst) {
+    // "mandolin (piezo) + fiddle (active) DIs": more than one DI is of both.
+    const dis = /\bdi'?s\s*$/i.test(text) && !/\bdi/i.test(own[1]) ? ', DI' : '';
     return {
-      halves: [text.slice(0, end(first)) + own[1] + ofEach(text.slice(second.from)), text.slice(second.from)],
+      halves: [text.slice(0, end(first)) + own[1] + dis + ofEach(text.slice(second.from)), text.slice(second.from)],
       takes: null
     };
+  }
+  if (many) return null;
   return joined
     ? { halves: [text.slice(0, end(first)) + text.slice(end(second)), text.slice(second.from)], takes: null }
     : null;

@@ -192,6 +192,11 @@ export function evidenceOf(
     const afterIt = (o: Piece): boolean => o.from > p.from && /^line out/i.test(o.text);
     if (p.read.is === 'source' && p.read.model === 'turntable' && pieces.some(afterIt) && !pieces.some(isRiaa))
       also('consumer-player', 76, p.from);
+    // "dyn, loop station out DI": what comes last gives the signal.
+    const gives = p.read.is === 'source' && p.read.weight < 50 && modelOf(p.read.model).ports[0].level === 'line';
+    const isOut = /\bouts?$/i.test(p.text) || (pieces[k + 1]?.part === p.part && /^outs?$/i.test(pieces[k + 1].text));
+    if (gives && isOut && p.part > 0 && sources.some((o) => MICS.has(o.read.model) && o.part < p.part))
+      also(p.read.model, 75, p.from);
     if (p.read.is === 'mode' && bass) also('active-bass', 56, p.from);
   });
   if (instrument && qualities.includes('active') && !found.some((f) => f.weight > 50)) {

@@ -27,7 +27,11 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
     const heads = (alike ?? said).map((one) => (isOfKit(one) && count(one) === 0 ? inFull(one)! : one));
     // "2 violins, 3 violas" and no channels: each says how many.
     if (channels.length === 0) {
-      const each = countsUp(heads) ?? (heads.every((one) => SO_MANY.test(one)) ? heads : null);
+      // "piano + vocal: 2 conds, dyn": which of them is whose nobody said.
+      if (pieces.filter((p) => p.named && p.read.is === 'instrument').length > 1) return null;
+      // "drums: K SN HH T1 T2": each letter is one.
+      const kit = alike === null && parted.length > 2 && heads.every((one) => count(one) === 1) && shortKit(text);
+      const each = countsUp(heads) ?? (kit || heads.every((one) => SO_MANY.test(one)) ? heads : null);
       if (each) return each.map((one) => ({ text: one, channels: [] }));
       if (isBand(text, pieces) && heads.every((one) => count(one) > 0))
         return heads.map((one) => ({ text: one, channels: [] }));
@@ -105,7 +109,8 @@ function countsUp(heads: readonly string[]): string[] | null {
   const behind = said[said.length - 1]![3].trim();
   return behind === '' ? null : said.map((m) => `${m![1]} ${m![2]}${m![3].trim() ? m![3] : ` ${behind}`}`);
 }
-const SO_MANY = /^\s*\d{1,2}\s*x?\s+\p{L}|^\s*\p{L}+\s+x\s?\d|\bl\s?\/\s?r\b/iu;
+const SO_MANY =
+  /^\s*\d{1,2}\s*x?\s+\p{L}|^\s*\p{L}+\s+x\s?\d|\bl\s?\/\s?r\b|\bpair\b|\b\d{1,2}\s*x?\s*(?:ohs?|overheads?|conds?|condensers?|dyns?|mics|ribbons?|clips|lavs|spots)\b/iu;
 
 /** Ways to part it, the likeliest first. */
 function headsOf(text: string, pieces: readonly Piece[]): string[][] {

@@ -234,7 +234,8 @@ function itsOutput(pieces: readonly Piece[], k: number): Read | null {
   const between = behind.slice(0, Math.max(n, 0));
   if (n < 0 || !between.every((o) => ['cable', 'quality', 'level', 'filler'].includes(o.read.is))) return null;
   // "headphone output" is a source by itself.
-  if (!['filler', 'quality', 'channel'].includes(behind[n].read.is)) return null;
+  const bare = behind[n].read.is === 'source' && /^line outs?$/i.test(behind[n].text);
+  if (!bare && !['filler', 'quality', 'channel'].includes(behind[n].read.is)) return null;
   const sense = phraseAt(`${p.text.toLowerCase()} out`, 0, false);
   if (sense?.sense.is === 'source' && sense.length === p.text.length + ' out'.length) return sense.sense;
   const plug = pieces[pieces.indexOf(behind[n]) + 1];
@@ -247,5 +248,6 @@ function itsOutput(pieces: readonly Piece[], k: number): Read | null {
       : null;
   if (p.read.is !== 'input' || modelOf(p.read.model).ports[0].level !== 'line') return null;
   const rca = /\b(?:rca|phono|cinch|-\s?10)\b/i.test(said);
+  if (plug?.read.is === 'cable' && plug.read.kind === 'mini') return { is: 'source', model: 'headphone', weight: 55 };
   return { is: 'source', model: rca ? 'consumer-player' : 'line-balanced', weight: 55 };
 }

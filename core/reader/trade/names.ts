@@ -43,6 +43,8 @@ export function namePieces(all: readonly Piece[], source: Source, unknown: reado
     pieces[pieces.length - 2]?.read.is !== 'instrument'
   )
     channels.push(last);
+  // "woodwinds 6 cond ch 21-26": so many.
+  const asMany = channelsSaid(all).length > 1 ? channelsSaid(all).length : NaN;
   // "sax & trumpet" are both in the name.
   const parts = new Set([first.part]);
   const at = pieces.indexOf(first);
@@ -64,7 +66,11 @@ export function namePieces(all: readonly Piece[], source: Source, unknown: reado
         (p.read.is === 'times' &&
           /^1\s?[-–]/.test(p.text) &&
           pieces[pieces.indexOf(p) - 1]?.read.is === 'instrument')) &&
-      !(p.read.is === 'number' && counted(pieces, p) && !isWhich(pieces, p))
+      !(
+        p.read.is === 'number' &&
+        counted(pieces, p) &&
+        (!isWhich(pieces, p) || (asMany > 2 && asMany === p.read.value))
+      )
   );
 }
 
@@ -109,15 +115,22 @@ const ENDS =
 /** A name begins with a letter or a figure: the rest of a word that was cut at its hyphen is none. */
 const begins = (p: Piece): boolean => /^[\p{L}\d]/u.test(p.text);
 
+const isMore = (p: Piece, source: Piece): boolean =>
+  !p.named && p.read.is === 'unknown' && p.from > source.from && /^\p{Ll}/u.test(p.text);
+
 export function nameOf(text: string, pieces: readonly Piece[], source: Source, unknown: readonly Piece[]): string {
-  const words = namePieces(pieces, source, unknown).map((p) => text.slice(p.from, p.to).trim());
+  const called = namePieces(pieces, source, unknown);
+  const words = called.map((p) => text.slice(p.from, p.to).trim());
   const told = words.join(' ').replace(/(?<=\p{L})- (?=\p{L})/gu, '-');
   // A number alone, or a side, is which of several it is: "matrix 3", "loop station L".
   const which = /^(?:\d*|[LR])$/.test(told);
+  // "tv on wall", "dvd player isolated": a word that nobody knows, behind what gives the signal, says more of that.
+  const of = pieces.find((p) => p.from === source.at && p.read.is === 'source' && p.part === 0);
+  const more = of !== undefined && called.length > 0 && called.every((p) => isMore(p, of));
   // Before a cabinet it is the cabinet's: "gtr cab dyn".
   const cabinet = MICS.has(source.model) ? pieces.find((p) => p.read.is === 'amp')?.text : undefined;
-  const of = which ? (cabinet ?? pieces.find((p) => p.from === source.at)?.text) : undefined;
-  const name = ([of, told].filter(Boolean).join(' ') || 'Line').replace(/['’]s$/i, '');
+  const said = which || more ? (cabinet ?? pieces.find((p) => p.from === source.at)?.text) : undefined;
+  const name = ([said, told].filter(Boolean).join(' ') || 'Line').replace(/['’]s$/i, '');
   return name[0].toUpperCase() + name.slice(1);
 }
 

@@ -115,17 +115,17 @@ function numberMarks(pieces: readonly Piece[], leads: boolean): Mark[] {
   }
   const all = marks.flatMap((mark) => mark.flatMap(numbersOf));
   // "Keys 1 DI 9, Keys 2 DI 12": behind what tells which of them it is, channels need not go on from each other.
-  // "kick 1, snare 3, hat 5": at the end of parts of different things, some may be left out.
-  const players = new Set(marks.map((mark) => instrumentOf(pieces.filter((p) => p.part === mark[0].part))));
-  const apart = !leads && marks.length > 2 && players.size === marks.length && marks.every((m) => endsPart(pieces, m));
-  const goesOn = (n: number, before: number): boolean => (which.size > 1 || apart ? n > before : n === before + 1);
-  if (marks.length < (leads ? 3 : 2) || !all.every((n, k) => k === 0 || goesOn(n, all[k - 1]))) return [];
   const called = marks.map((mark, k) => {
     const [from, to] = leads ? [mark, marks[k + 1]] : [marks[k - 1], mark];
     return pieces
       .slice(from ? pieces.indexOf(from[from.length - 1]) + 1 : 0, to ? pieces.indexOf(to[0]) : undefined)
       .filter((p) => !p.named || p.read.is === 'instrument');
   });
+  // "kick 1, snare 3, hat 5": at the end of parts of different things, some may be left out.
+  const players = new Set(called.map(instrumentOf));
+  const apart = !leads && marks.length > 2 && players.size === marks.length && marks.every((m) => endsPart(pieces, m));
+  const goesOn = (n: number, before: number): boolean => (which.size > 1 || apart ? n > before : n === before + 1);
+  if (marks.length < (leads ? 3 : 2) || !all.every((n, k) => k === 0 || goesOn(n, all[k - 1]))) return [];
   // "2 violins, 3 violas" tells how many.
   if (leads && marks.some((mark, k) => (valueOf(mark[0]) ?? 0) > 1 && MANY.test(instrumentOf(called[k]) ?? '')))
     return [];

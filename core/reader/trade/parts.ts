@@ -152,6 +152,15 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   const bareMic =
     model === null && instrument === null && !taken && start && BARE_MIC.test(start.text) ? start : undefined;
   if (bareMic) model = wants ? 'condenser-mic' : 'dynamic-mic';
+  // "hearing loop send", "IEM feed": of what leaves a desk it is told where it goes.
+  const sent = model === null && instrument === null ? pieces.find((p, k) => isSend(p, pieces[k + 1])) : undefined;
+  if (sent) model = 'line-balanced';
+  // "wedges, amp out, speaker cable": the amplifier that drives them.
+  const driving =
+    plug === 'speaker'
+      ? pieces.find((p, k) => p.read.is === 'amp' && /^out/i.test(pieces[k + 1]?.text ?? ''))
+      : undefined;
+  if (model === null && instrument === null && driving) model = 'power-amp';
   // "cross-coupled output" and no word of whose.
   const made = pieces.find(
     ({ read, text, part }) =>
@@ -210,6 +219,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
         : (nameless?.from ??
           heardByMic?.from ??
           bareMic?.from ??
+          sent?.from ??
+          driving?.from ??
           tappedAt ??
           made?.from ??
           (onlyPedal ? pedal.from : null))),
@@ -217,6 +228,12 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     assumed: unsaid
   };
 }
+
+/** Where a line goes, called a send or a feed. */
+const isSend = ({ read, text, part }: Piece, next: Piece | undefined): boolean =>
+  read.is === 'input' &&
+  read.model !== 'mic-in' &&
+  (/\b(?:sends?|feeds?)$/i.test(text) || (next?.part === part && /^(?:sends?|feeds?)$/i.test(next.text)));
 
 /** Of a public address, and not of a guitar. */
 const PUBLIC = /^(?:pa|p\.a\.?|power|house|hi-?fi|class d|solid state|transistor)$/i;

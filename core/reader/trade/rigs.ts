@@ -103,7 +103,7 @@ export function mixerBehind(pieces: readonly Piece[]): Piece | undefined {
 }
 
 const THROUGH = /^(?:through|thru|via|into|over|uber|par|por)$/i;
-const A_DESK = /^(?:desk|mixer|console|mixing desk|foh desk|pult|mischpult|mengtafel|mengpaneel|mesa)$/i;
+const A_DESK = /^(?:desk|mixer|dj mixer|console|mixing desk|foh desk|pult|mischpult|mengtafel|mengpaneel|mesa)$/i;
 const TOWARDS = /^(?:to|into|in|in the|to the|then|zu|zum|naar|vers|al|a la)$/i;
 /** "… 45 m to desk": a desk at the end, towards which one goes, is no source of what was said before it. */
 export function isWhereItGoes(pieces: readonly Piece[], p: Piece): boolean {

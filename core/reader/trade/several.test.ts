@@ -330,7 +330,67 @@ describe('several things in one breath', () => {
       'Violins 1: piezo -, Violins 2: piezo -, Violas 1: piezo -, Violas 2: piezo -, Violas 3: piezo -'
     ],
     ['gtr cab mic sb 3', 'Gtr cab: dynamic-mic 3'],
-    ['bass > 6 m jack > bass amp', 'Bass: passive-bass -']
+    ['bass > 6 m jack > bass amp', 'Bass: passive-bass -'],
+    [
+      'kick in/out 1/2, snare T/B 3/4 (B flip), hat 6',
+      'Kick in: dynamic-mic 1, Kick out: dynamic-mic 2, Snare top: dynamic-mic 3, Snare bottom: dynamic-mic 4, Hat: condenser-mic 6'
+    ],
+    [
+      'kick dyn 1, kick sub 2, snare 4, toms 6-7',
+      'Kick: dynamic-mic 1, Kick sub: dynamic-mic 2, Snare: dynamic-mic 4, Toms 1: dynamic-mic 6, Toms 2: dynamic-mic 7'
+    ],
+    ['tracks L/R + vox', 'Tracks L: interface-out -, Tracks R: interface-out -, Vox: dynamic-mic -'],
+    ['whistle + pipes on one 58', 'Whistle pipes 58: dynamic-mic -'],
+    [
+      'choir soprano/alto/tenor/bass 4 cond',
+      'Choir soprano: condenser-mic -, Choir alto: condenser-mic -, Choir tenor: condenser-mic -, Choir bass: condenser-mic -'
+    ],
+    ['violin/viola/cello 3 clips', 'Violin: condenser-mic -, Viola: condenser-mic -, Cello: condenser-mic -'],
+    [
+      'electric gtr di for reamp later + cab mic',
+      'Electric gtr DI: single-coil active-di -, Electric gtr mic: dynamic-mic -'
+    ],
+    [
+      'theatre pit: keys 1 stereo DI 1/2, keys 2 stereo DI 3/4, reed 1 cond 5, reed 2 cond 6, bass DI 7',
+      'Keys 1 L: line-unbalanced passive-di 1, Keys 1 R: line-unbalanced passive-di 2, Keys 2 L: line-unbalanced passive-di 3, Keys 2 R: line-unbalanced passive-di 4, Reed 1: condenser-mic 5, Reed 2: condenser-mic 6, Bass: passive-bass active-di 7'
+    ],
+    ['flute gooseneck clip 48v plus vox same player', 'Flute clip: condenser-mic -, Vox: dynamic-mic -'],
+    [
+      'vox 1-4 dyn + gtr x2 DI',
+      'Vox 1: dynamic-mic -, Vox 2: dynamic-mic -, Vox 3: dynamic-mic -, Vox 4: dynamic-mic -, Gtr 1: single-coil active-di -, Gtr 2: single-coil active-di -'
+    ],
+    [
+      'drums: K SN HH T1 T2 FT OHL OHR',
+      'Kick: dynamic-mic -, Snare: dynamic-mic -, Hihat: condenser-mic -, Rack tom 1: dynamic-mic -, Rack tom 2: dynamic-mic -, Floor tom: dynamic-mic -, Overhead L: condenser-mic -, Overhead R: condenser-mic -'
+    ],
+    [
+      'acoustic trio: 3 vox, gtr DI, bass DI, cajon mic',
+      'Vox 1: dynamic-mic -, Vox 2: dynamic-mic -, Vox 3: dynamic-mic -, Acoustic gtr: acoustic-preamp passive-di -, Bass: passive-bass active-di -, Cajon: dynamic-mic -'
+    ],
+    [
+      'mandolin (passive piezo) + fiddle (active) DIs',
+      'Mandolin: piezo active-di -, Fiddle: acoustic-preamp passive-di -'
+    ],
+    [
+      "bass -> DI (thru to amp), amp mic'd too",
+      'Bass: passive-bass active-di -, Bass amp: passive-bass -, Bass amp mic: dynamic-mic -'
+    ],
+    [
+      'timps pair, perc 3 OH',
+      'Timps L: dynamic-mic -, Timps R: dynamic-mic -, Perc OH 1: condenser-mic -, Perc OH 2: condenser-mic -, Perc OH 3: condenser-mic -'
+    ],
+    ['harp DI and condenser', 'Harp DI: piezo active-di -, Harp mic: condenser-mic -'],
+    ['vox + gtr', 'Vox: dynamic-mic -, Gtr: single-coil -'],
+    ['vocal and acoustic guitar', 'Vocal: dynamic-mic -, Acoustic guitar: acoustic-preamp -'],
+    ['bass and keys DI', 'Bass: passive-bass active-di -, Keys: line-unbalanced passive-di -'],
+    ['lead vox dyn + acoustic DI', 'Lead vox: dynamic-mic -, Acoustic: acoustic-preamp passive-di -'],
+    ['sax clip & trumpet dyn', 'Sax clip: condenser-mic -, Trumpet: dynamic-mic -'],
+    ['flute clip + vox', 'Flute clip: condenser-mic -, Vox: dynamic-mic -'],
+    ['flute clip mic plus vocal', 'Flute: condenser-mic -, Vocal: dynamic-mic -'],
+    [
+      'theatre pit: keys 1 stereo DI 1/2, keys 2 stereo DI 3/4, sax 1 cond 5, sax 2 cond 6, bass DI 7',
+      'Keys 1 L: line-unbalanced passive-di 1, Keys 1 R: line-unbalanced passive-di 2, Keys 2 L: line-unbalanced passive-di 3, Keys 2 R: line-unbalanced passive-di 4, Sax 1: condenser-mic 5, Sax 2: condenser-mic 6, Bass: passive-bass active-di 7'
+    ]
   ])('%s', (text, lines) => expect(told(text)).toBe(lines));
 
   it('left and right one after the other are a pair', () => {

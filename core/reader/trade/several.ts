@@ -121,9 +121,25 @@ function toldBehind(text: string, read: (one: string) => number): One[] | null {
   const count = ones.reduce((sum, one) => sum + read(one), 0);
   return ones.length > 1 && count === Number(many) ? ones.map((one) => ({ text: one, channels: [] })) : null;
 }
+/** "bass -> DI (thru to amp), amp mic'd too": its amplifier's microphone is a line of its own. */
+const MICD_TOO =
+  /\s*[,;+&]\s*(?:and\s+)?((?:(?:the|his|her)\s+)?(?:amp|cab|cabinet|combo)\s+(?:is\s+)?mi(?:c'?d|ked|ke'?d))(?:\s+(?:too|as well|also))?\s*$/i;
+function micdToo(text: string, pieces: readonly Piece[]): One[] | null {
+  const too = MICD_TOO.exec(text);
+  const player = pieces.find(({ read }) => read.is === 'instrument');
+  const before = pieces.some(({ read, to }) => read.is === 'di' && too !== null && to <= too.index);
+  return too && player && before && channelsSaid(pieces).length === 0
+    ? [text.slice(0, too.index), `${player.text} ${too[1]}, dynamic mic`].map((one) => ({ text: one, channels: [] }))
+    : null;
+}
 /** What somebody plays and what they play as well, and what is told one by one in brackets. @param read reads one of them */
 export const doubled: Split = (text, pieces, options, read) =>
-  joined(doubling(text) ?? toldBehind(text, (one) => lines(read(one, options))), pieces, options, read);
+  joined(
+    doubling(text) ?? micdToo(text, pieces) ?? toldBehind(text, (one) => lines(read(one, options))),
+    pieces,
+    options,
+    read
+  );
 /** Lines that each have a channel of their own. @param read reads one of them */
 export const eachOf: Split = (text, pieces, options, read) => joined(ownChannels(text, pieces), pieces, options, read);
 /** Three ways and more of taking one thing, a channel for each. @param read reads one of them */
@@ -153,12 +169,17 @@ function joined(
   const how = pieces.filter((p) => p.named);
   const by = how.length > 0 && how.every(({ read }) => read.is === 'di' || read.is === 'quality') ? how : [];
   const taken = by.map((p) => p.text).join(' ');
+  const none = channelsSaid(pieces).length === 0;
   const readings = ones.map(({ text: said, channels }) => {
     const one = taken === '' || /\bdi\b/i.test(said) ? said : `${said}, ${taken}`;
     if (channels.length === 1) return read(one.trim(), { ...options, channel: channels[0] });
     const reading = read(one.trim(), options);
     let at = 0;
-    const specs = reading.specs.map((s) => (s.thru || channels.length === 0 ? s : { ...s, channel: channels[at++] }));
+    // Where no channel was said, "tom 1" is the first of them.
+    const bare = channels.length === 0 && none;
+    const specs = reading.specs.map((s) =>
+      bare ? withoutChannel(s) : s.thru || channels.length === 0 ? s : { ...s, channel: channels[at++] }
+    );
     return { ...reading, specs };
   });
   if (readings.some((r, k) => lines(r) !== (ones[k].channels.length || lines(r)) || lines(r) === 0)) return null;
@@ -177,6 +198,11 @@ function joined(
     guessed: here(readings.flatMap((r) => r.guessed))
   };
 }
+
+const withoutChannel = (spec: LineSpec): LineSpec => {
+  const { channel: _, ...rest } = spec;
+  return rest;
+};
 
 /** Names, where one thing is taken by a microphone and by a DI: "Bass DI", "Bass mic". */
 function byTheirTake(specs: readonly LineSpec[]): string[] {

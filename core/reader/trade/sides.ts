@@ -175,6 +175,9 @@ export function countOf(
     // "interface outs 3/4": two of them.
     if (p.read.is === 'channels' && isOutput(pieces, p)) return [p.read.list.length];
     if (p.read.is === 'times' || p.read.is === 'count') return [p.read.count];
+    // "laptop 6 outs": one of each.
+    const outs = pieces[k + 1]?.part === p.part && /^(?:line )?outs$/i.test(pieces[k + 1].text);
+    if (p.read.is === 'number' && outs && p.read.value > 1 && p.read.value <= 16) return [p.read.value];
     if (
       p.read.is === 'number' &&
       p.read.value > 1 &&
@@ -196,9 +199,9 @@ export function countOf(
   const before = (p: Piece, k: number): boolean => {
     const next = pieces[k + 1];
     const mic = next?.read.is === 'source' || /^mi[ck]/i.test(next?.text ?? '');
-    return (
-      /^(?:around|on|sharing|share|into)$/i.test(pieces[k - 1]?.text ?? '') && /^(?:one|single)$/i.test(p.text) && mic
-    );
+    const said = pieces[k - 1];
+    const shared = /^(?:around|on|sharing|share|into)$/i.test(said?.text ?? '') || said?.read.is === 'instrument';
+    return shared && /^(?:one|single)$/i.test(p.text) && mic && !pieces.some((o) => /^each$/i.test(o.text));
   };
   if (pieces.some(before)) return 1;
   // "L/R -> media DI mono -> ch 11": what sums two sides makes one line.

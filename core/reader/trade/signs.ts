@@ -127,7 +127,7 @@ export const SPL = at(String.raw`(\d{2,3})\s*db\s*\(?a?\)?\s*spl|(\d{2,3})\s*dbs
 export const SENSITIVITY = at(String.raw`(${NUMBER})\s*mv\s*(?:\/|per|a)\s*pa(?:scal)?\b`);
 /** How far a microphone stands away is no length of cable. */
 export const DISTANCE = at(
-  String.raw`${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\s+(?:away|off\s+axis|in\s+front)(?![a-z])|(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))|(?:at|from)\s+(?:about\s+)?[0-3](?:[.,]\d+)?\s*(?:m|metres?|meters?)\s*$`
+  String.raw`${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\s+(?:away|off\s+axis|in\s+front|(?:from|off|over|above|under|behind)\s+(?:the\s+)?(?:\d+(?:st|nd|rd|th)\b|(?:sound\s?hole|fret|bridge|bell|strings?|cone|grille?|cab|cabinet|amp|mouth|head|snare|drum|lid|hammers|keys|body|neck|player|stage|bow)\b))|(?:at|from|about)\s+(?:about\s+|some\s+)?${NUMBER}\s*(?:m|cm|metres?|meters?|ft|feet)\b(?=\s*(?:,|away|averag|distance|\d{2,3}\s*db|from|in front))|(?:at|from)\s+(?:about\s+)?[0-3](?:[.,]\d+)?\s*(?:m|metres?|meters?)\s*$`
 );
 /** What a preamp is set to: no channel. */
 export const GAIN = at(String.raw`gain\s+(?:of\s+|at\s+|set\s+to\s+)?\+?\d{1,2}(?:\s*db)?(?![\d.])`);

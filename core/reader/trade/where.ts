@@ -1,5 +1,5 @@
 import { hasTrait, modelOf } from '../../gear/catalogue';
-import { MICS } from './evidence';
+import { isMicd, MICS } from './evidence';
 import type { Device, Source } from './parts';
 import { isPickup, isReamped } from './rigs';
 import type { Piece } from './pieces';
@@ -15,6 +15,11 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     const { read } = p;
     // A receiver's pack is at the other end of its radio link.
     if (read.is === 'input' && read.model === 'beltpack-in' && source.model === 'wireless-receiver') return [];
+    // "IEM send to the transmitters".
+    const ears = pieces.some((o) => o.read.is === 'input' && o.read.model === 'iem-sender-in');
+    if (read.is === 'input' && read.model === 'beltpack-in' && ears) return [];
+    // "amp mic'd too": before it stands a microphone.
+    if (read.is === 'amp' && pieces[k + 1]?.part === p.part && isMicd([pieces[k + 1]])) return [];
     // "camera XLR input switched to line".
     const toLine = read.is === 'input' && modelOf(read.model).ports[0].level === 'microphone' && isSetToLine(pieces, k);
     if (toLine) return [{ model: 'line-in', at: p.from, weight: 3 }];
