@@ -55,6 +55,9 @@ const EMPTY = /^(?:|-|–|—|n|no|none|0|x?n\/a)$/i;
 const YES = /^(?:y|yes|x|✓|✔|on|1|\+|●|•|ja|oui|si|sí|48v?|\+48v?)$/i;
 const PHANTOM = /48|phantom|p48|ph\.?$/i;
 
+/** What stands where a channel would, of a row that has none yet. */
+const NO_NUMBER = /^(?:t\/?b|tb[ac]|spare|[?x])$/i;
+
 /** A row of a table. */
 export function fromTable(line: string, { by, columns, heads }: Table): Row | null {
   const cells = cellsOf(line, by);
@@ -69,7 +72,10 @@ export function fromTable(line: string, { by, columns, heads }: Table): Row | nu
   const note = of('note');
   const bare = [of('what'), of('input')].filter(Boolean).join(', ');
   const rest = [bare, lengthOf(of('length'), heads[columns.indexOf('length')]), note].filter(Boolean).join(', ');
-  if (channels.length === 0 || (name === '' && rest === '')) return null;
+  // "T/B | Talkback | switched mic": what has no number yet is a row, where it says what it is and how it is taken.
+  const open = channels.length === 0 && NO_NUMBER.test(of('channel'));
+  if (channels.length === 0 && !open) return null;
+  if (open ? name === '' || bare === '' : name === '' && rest === '') return null;
   return { channels, name: name || null, rest: rest || name, bare, note, act: of('act') };
 }
 
@@ -103,6 +109,8 @@ function saysItsChannel(line: string): boolean {
 export function fromText(line: string, numbered: boolean): Row | null {
   const channel = numbered ? CHANNEL.exec(line) : null;
   if (!channel) {
+    const [mark, name, ...cells] = line.trim().split(/\s{2,}|\t/);
+    if (numbered && NO_NUMBER.test(mark) && cells.length > 0) return { channels: [], name, rest: cells.join(', ') };
     if (line.trim().length > 200 || (numbered && !saysItsChannel(line))) return null;
     // "Lavs - 3 radio - 9, 10, 11": what stands before the first of several dashes is the name.
     const dashed = /^\s*([^\d:]{1,40}?)\s[-–—]\s(.+)$/.exec(line);

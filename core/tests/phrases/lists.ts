@@ -693,5 +693,85 @@ export const LISTS: readonly PastedList[] = [
       '16 LEAD VOX: condenser-mic'
     ],
     unread: 0
+  },
+  {
+    what: 'a folk club, with what has no number yet',
+    text: [
+      'FOLK CLUB – input list v3',
+      'Ch  Source              Mic/DI           Stand',
+      '1   Lead voc     58-type dyn      tall',
+      '2   BV / whistle        dyn              tall',
+      '3   Fiddle              clip cond 48v    -',
+      '4   Ac Gtr 1            DI (house)       -',
+      '5   Ac Gtr 2 (nylon)    DI active own    -',
+      '6   Bouzouki            own preamp XLR',
+      '7   Concertina L        cond             short',
+      '8   Concertina R        cond             short',
+      '9   Upright bass        own DI',
+      '10  Bodhran             dyn clip',
+      '11-12 Keys              2x passive DI',
+      '13  spare vox           dyn',
+      '14/15 FX returns        line',
+      'T/B  talkback           switch mic'
+    ],
+    rows: [
+      '1 Lead voc: dynamic-mic',
+      '2 BV / whistle: dynamic-mic',
+      '3 Fiddle: condenser-mic',
+      '4 Ac Gtr 1: acoustic-preamp passive-di',
+      '5 Ac Gtr 2 (nylon): acoustic-preamp active-di',
+      '6 Bouzouki: acoustic-preamp',
+      '7 Concertina L: condenser-mic',
+      '8 Concertina R: condenser-mic',
+      '9 Upright bass: piezo active-di',
+      '10 Bodhran: dynamic-mic',
+      '11 Keys 1: line-unbalanced passive-di',
+      '12 Keys 2: line-unbalanced passive-di',
+      '13 spare vox: dynamic-mic',
+      '14 FX returns 1: line-balanced line-in',
+      '15 FX returns 2: line-balanced line-in',
+      '- Talkback: dynamic-mic'
+    ],
+    unread: 0
+  },
+  {
+    what: 'two boxes, dashes and a slip',
+    text: [
+      'Stage left box:',
+      '1 - organ rotary top L',
+      '2 - organ rotary top R',
+      '3 - rotary low',
+      '4 - bass (DI out of his amp)',
+      '5 - perc 1 : congas pair',
+      '7 - perc 3 toys cond',
+      'Stage right box:',
+      '9 electric guitar ( ribbon )',
+      '10 acoustic, our DI',
+      '11 tpt',
+      '12 tbn',
+      '13 alto sx',
+      '14 ten sx',
+      '15-17 BVs',
+      '18 MD talkback'
+    ],
+    rows: [
+      '1 Organ rotary L: dynamic-mic',
+      '2 Organ rotary R: dynamic-mic',
+      '3 Rotary low: dynamic-mic',
+      '4 Bass: bass-amp-out',
+      '5 Perc 1 L: dynamic-mic',
+      '6 Perc 1 R: dynamic-mic',
+      '7 Perc 3 toys: condenser-mic',
+      '9 Electric guitar: ribbon',
+      '10 Acoustic: acoustic-preamp passive-di',
+      '11 Tpt: dynamic-mic',
+      '12 Tbn: dynamic-mic',
+      '13 Alto sx: dynamic-mic',
+      '15 BVs 1: dynamic-mic',
+      '16 BVs 2: dynamic-mic',
+      '17 BVs 3: dynamic-mic',
+      '18 MD talkback: dynamic-mic'
+    ],
+    unread: 1
   }
 ];
