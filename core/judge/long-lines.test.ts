@@ -209,8 +209,8 @@ const LINES: readonly (readonly [text: string, worst: Severity, code: Code | nul
   ['piezo into 20 kohm line input 3 m', 'stop', 'too-quiet'],
   [
     'theatre radio mic: lavalier into beltpack, receiver XLR out at line level into mic input without pad',
-    'clean',
-    null
+    'note',
+    'headroom'
   ],
   ['CD player RCA, 2 m, stereo minijack, laptop microphone input', 'stop', 'clips'],
   ['guitar amp headphone out 3.5 mm, mono media DI, 10 m XLR, mic', 'clean', null],

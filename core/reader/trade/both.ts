@@ -119,7 +119,7 @@ const oneLine = ({ read }: Piece): boolean =>
   (read.is === 'source' && !['microphone', 'instrument'].includes(modelOf(read.model).ports[0].level));
 
 /** "whistle + pipes on one mic". */
-const SHARED = /\b(?:on|around|into|by|share|sharing)\s+(?:one|a single|the same)\b/i;
+const SHARED = /\b(?:(?:on|around|into|by)\s+(?:one|a single|the same)|(?:share|sharing)\s+(?:one|an?|the))\b/i;
 
 /** "keys and synth DI 7/8", "vox + gtr": two instruments, with a channel for each or none, taken as is said behind them. */
 function twoOf(text: string, pieces: readonly Piece[]): Split | null {
@@ -142,7 +142,9 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
   // "tracks L/R + vox": sides are of the one beside them; behind both they are of both, or of one that nobody can tell.
   if (channels === 0 && (sides.length > 1 || sides.some((p) => p.from > second.from))) return null;
   const between = text.slice(end(first), second.from);
-  const joined = (channels === 2 ? /^\s*(?:[&+/]|and)\s*$/i : /^\s*(?:[&+]|and|plus)\s*$/i).test(between);
+  const joined = (
+    channels === 2 ? /^\s*(?:[&+/]|and)\s*$/i : /^\s*(?:[&+]|and|plus)(?:\s+(?:an?|one|his|her|the))?\s*$/i
+  ).test(between);
   // "sax clip & trumpet dyn": each says how it is taken.
   const own = channels === 0 ? /^(.*?)\s*(?:[&+]|\band\b|\bplus\b)\s*$/i.exec(between) : null;
   const ofFirst = sides.length > 0 || pieces.some((p) => p.from >= end(first) && p.to <= second.from && isOwn(p));

@@ -129,8 +129,7 @@ function goesOn(pieces: readonly Piece[], list: readonly number[]): boolean {
 
 /** "pads L/R": said before anything that could have one, they are played. */
 const PADS = /^pads(?!\s*(?:in|on|off|out|at|both|all|[-−=:]?\s*\d))(?![a-z])/;
-const isDevice = ({ read, named }: Piece): boolean =>
-  !named && ['source', 'instrument', 'di', 'box', 'input', 'amp'].includes(read.is);
+const hasPad = ({ read, named }: Piece): boolean => !named && ['di', 'box', 'input'].includes(read.is);
 
 /** Figures and what is said by a sign of its own. */
 export function figure(place: Place): { length: number; read: Read } | null {
@@ -159,7 +158,10 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(EARTH_GONE), () => ({ is: 'unearthed' })) ??
     of(match(SHOCK), () => ({ is: 'unearthed', shocks: true })) ??
     of(match(BATTERY_LOW), (m) => {
-      const volts = /(?:to|at)\s+(\d+(?:[.,]\d+)?)\s*v/.exec(m[0])?.[1];
+      const volts =
+        /(?:to|at|batter(?:y|ies)|with|on)\s*(?:an?\s+|its\s+|of\s+|at\s+|\()?\s*([3-8](?:[.,]\d+)?)\s*v/.exec(
+          m[0]
+        )?.[1];
       return { is: 'battery-low', ...(volts ? { volts: valueOf(volts) } : {}) };
     }) ??
     of(match(AMP_OFF), () => ({ is: 'filler' })) ??
@@ -207,7 +209,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(PAD_OUT), () => ({ is: 'without', what: { is: 'pad', db: 20, inline: false } })) ??
     of(match(CABINET) ?? (SPEAKER_DI.test(lower) ? match(CABINET_TAPPED) : null), () => ({ is: 'cabinet-on' })) ??
     of(match(INLINE), (m) => ({ is: 'pad', db: Number(m[1] ?? m[2] ?? 20), inline: true })) ??
-    of(PADS.test(lower.slice(i)) && !pieces.some(isDevice) ? null : match(PAD), (m) => ({
+    of(PADS.test(lower.slice(i)) && !pieces.some(hasPad) ? null : match(PAD), (m) => ({
       is: 'pad',
       db: Number(m[1] ?? m[2] ?? 20),
       inline: false

@@ -61,7 +61,9 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
 function isBand(text: string, pieces: readonly Piece[]): boolean {
   const played = new Set(
     pieces.flatMap((p) =>
-      !p.named && p.read.is === 'instrument' && !TELLS_WHICH.test(p.text) ? [p.read.instrument] : []
+      !p.named && p.read.is === 'instrument' && !TELLS_WHICH.test(p.text)
+        ? [MANY_OF.has(p.read.instrument) ? p.text.toLowerCase() : p.read.instrument]
+        : []
     )
   );
   const ways = ['length', 'input', 'box', 'amp', 'level', 'ohm'];
@@ -69,6 +71,8 @@ function isBand(text: string, pieces: readonly Piece[]): boolean {
     played.size > 2 && !played.has('programme') && !ARROW.test(text) && !pieces.some((p) => ways.includes(p.read.is))
   );
 }
+/** Of which a kit or a section has several that are unlike. */
+const MANY_OF: ReadonlySet<string> = new Set(['drums', 'percussion', 'brass', 'saxophone', 'flute']);
 const BARE_GUITAR = /(?<!(?:acoustic|electric|el|elec|bass)\.?\s)\b(?:gtrs?|guitars?)\b/i;
 /** "5-string violin, electric" is one. */
 const TELLS_WHICH = /^(?:\d|five|elec(?:tric)?$|acoustic$|pedals?$)/i;

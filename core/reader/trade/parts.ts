@@ -179,7 +179,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     /\b(?:(?:e|el|elec|electric)[\s-]*(?:piano|pno)|ep|clav(?:inet)?|pianet)\b/i.test(told)
       ? 'electric-piano'
       : asItsOutput(pieces, model, qualities, plugged);
-  if (model === 'valve-amp' && /\b(?:solid.state|transistor|class d)\b/.test(told)) model = 'power-amp';
+  if (model === 'valve-amp' && /\b(?:solid.state|transistor|class d|pa)\b/.test(told)) model = 'power-amp';
   // A guitar that is re-amped is a recording: what is played back comes from a line output.
   const back = pieces.some(
     (p) =>

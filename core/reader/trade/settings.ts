@@ -23,10 +23,12 @@ function atMicLevel(source: Device): void {
     source.settings.nominal = Math.max(nominal.low, nominal.typ / 100);
 }
 
-/** What a receiver gives that is switched to line level: as much as its class does. */
+/** How much more a receiver gives that is switched to line level than one of which nobody said so, dB: half of the way to the most of its class. */
+const LINE_MORE_DB = 7;
 function atLineLevel(source: Device): void {
   const { nominal } = modelOf(source.model).params;
-  if (nominal && source.model === 'wireless-receiver') source.settings.nominal ??= nominal.high;
+  if (nominal && source.model === 'wireless-receiver')
+    source.settings.nominal ??= nominal.typ * 10 ** (LINE_MORE_DB / 20);
 }
 
 /** Watts of an amplifier into its load: what it gives at most, and its average as far below that as its class has it. Of all else they say nothing. */

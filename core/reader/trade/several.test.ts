@@ -339,6 +339,23 @@ describe('several things in one breath', () => {
       'kick dyn 1, kick sub 2, snare 4, toms 6-7',
       'Kick: dynamic-mic 1, Kick sub: dynamic-mic 2, Snare: dynamic-mic 4, Toms 1: dynamic-mic 6, Toms 2: dynamic-mic 7'
     ],
+    [
+      '2 acoustic guitars and a bass, all DI',
+      'Acoustic guitars 1: acoustic-preamp passive-di -, Acoustic guitars 2: acoustic-preamp passive-di -, Bass: passive-bass active-di -'
+    ],
+    [
+      'laptop L/R minijack → stereo media DI; presenter headset radio',
+      'Laptop L: headphone media-di-stereo -, Laptop R: headphone media-di-stereo -, Presenter: wireless-receiver -'
+    ],
+    [
+      'synth bass (mono) / pads (stereo) DIs ch 20-22',
+      'Synth bass: line-unbalanced passive-di 20, Pads L: line-unbalanced passive-di 21, Pads R: line-unbalanced passive-di 22'
+    ],
+    [
+      'conga pair, bongos, timbales T/B',
+      'Conga L: dynamic-mic -, Conga R: dynamic-mic -, Bongos: dynamic-mic -, Timbales top: dynamic-mic -, Timbales bottom: dynamic-mic -'
+    ],
+    ['overhead pair + kick', 'Overhead L: condenser-mic -, Overhead R: condenser-mic -, Kick: dynamic-mic -'],
     ['tracks L/R + vox', 'Tracks L: interface-out -, Tracks R: interface-out -, Vox: dynamic-mic -'],
     ['whistle + pipes on one 58', 'Whistle pipes 58: dynamic-mic -'],
     [

@@ -121,6 +121,23 @@ function toldBehind(text: string, read: (one: string) => number): One[] | null {
   const count = ones.reduce((sum, one) => sum + read(one), 0);
   return ones.length > 1 && count === Number(many) ? ones.map((one) => ({ text: one, channels: [] })) : null;
 }
+/** "laptop → stereo media DI; presenter headset radio": what stands between semicolons and can be read by itself. */
+function bySemicolons(text: string, pieces: readonly Piece[], read: (one: string) => number): One[] | null {
+  const parts = text.split(/\s*;\s*/).filter(Boolean);
+  if (parts.length < 2 || pieces.some((p) => p.read.is === 'channels' || p.read.is === 'number')) return null;
+  let at = 0;
+  const each = parts.map((part) => {
+    const from = text.indexOf(part, at);
+    at = from + part.length;
+    return pieces.filter((p) => p.from >= from && p.to <= at);
+  });
+  const plays = each.every((some) => some.some(({ read: r, named }) => !named && r.is === 'instrument'));
+  const gives = each.every((some) => some.some((p) => tells(p)));
+  return (plays || (gives && each.slice(1).every((some) => some.some(({ read: r }) => r.is === 'instrument')))) &&
+    parts.every((part) => read(part) > 0)
+    ? parts.map((one) => ({ text: one, channels: [] }))
+    : null;
+}
 /** "bass -> DI (thru to amp), amp mic'd too": its amplifier's microphone is a line of its own. */
 const MICD_TOO =
   /\s*[,;+&]\s*(?:and\s+)?((?:(?:the|his|her)\s+)?(?:amp|cab|cabinet|combo)\s+(?:is\s+)?mi(?:c'?d|ked|ke'?d))(?:\s+(?:too|as well|also))?\s*$/i;
@@ -135,7 +152,10 @@ function micdToo(text: string, pieces: readonly Piece[]): One[] | null {
 /** What somebody plays and what they play as well, and what is told one by one in brackets. @param read reads one of them */
 export const doubled: Split = (text, pieces, options, read) =>
   joined(
-    doubling(text) ?? micdToo(text, pieces) ?? toldBehind(text, (one) => lines(read(one, options))),
+    doubling(text) ??
+      micdToo(text, pieces) ??
+      bySemicolons(text, pieces, (one) => lines(read(one, options))) ??
+      toldBehind(text, (one) => lines(read(one, options))),
     pieces,
     options,
     read

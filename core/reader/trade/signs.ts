@@ -80,7 +80,7 @@ export const SHOCK = at(
   String.raw`(?:(?:gets?|got|getting|feels?|felt|gives?|giving|is given|with)\s+)?(?:an?\s+|small\s+|slight\s+|electric\s+|mild\s+)*(?:electric\s+)?(?:shocks?|tingl(?:e|es|ing)|prickl(?:e|es|ing)|zaps?|zapped)(?:\s+(?:on|at|in|to)\s+(?:his|her|the|their|my)\s+(?:lips?|hands?|fingers?))?(?![a-z])`
 );
 export const BATTERY_LOW = at(
-  String.raw`(?:(?:whose|its|the|with an?|on an?)\s+)?(?:\d+(?:[.,]\d+)?\s*v(?:olts?)?\s+)?(?:batter(?:y|ies)|cell)\s+(?:is\s+|are\s+|has\s+|was\s+|nearly\s+|almost\s+|run(?:ning)?\s+)*(?:down(?:\s+to\s+\d+(?:[.,]\d+)?\s*v(?:olts?)?)?|low|flat|dead|dying|weak|tired|old|empty|at\s+\d(?:[.,]\d+)?\s*v(?:olts?)?)|(?:low|flat|dying|weak|dead|tired|nearly dead|old|empty)\s+(?:(?:9|nine)[\s-]*v(?:olts?)?\s+)?batter(?:y|ies)`
+  String.raw`(?:(?:whose|its|the|with an?|on an?)\s+)?(?:\d+(?:[.,]\d+)?\s*v(?:olts?)?\s+)?(?:batter(?:y|ies)|cell)\s+(?:is\s+|are\s+|has\s+|was\s+|nearly\s+|almost\s+|run(?:ning)?\s+)*(?:down(?:\s+to\s+\d+(?:[.,]\d+)?\s*v(?:olts?)?)?|low|flat|dead|dying|weak|tired|old|empty|at\s+\d(?:[.,]\d+)?\s*v(?:olts?)?)|(?:on|by|with)\s+(?:an?\s+|its\s+|the\s+)?(?:batter(?:y|ies)\s*(?:at\s+|of\s+|\(\s*)?[3-8](?:[.,]\d+)?\s*v(?:olts?)?(?![a-z])\)?|[3-8](?:[.,]\d+)?\s*v(?:olts?)?\s+batter(?:y|ies))|(?:low|flat|dying|weak|dead|tired|nearly dead|old|empty)\s+(?:(?:9|nine)[\s-]*v(?:olts?)?\s+)?batter(?:y|ies)`
 );
 /** What a DI or a source runs on, where it is not the battery's state that is told. */
 export const ON_BATTERY = at(

@@ -54,6 +54,11 @@ const NO_SLIP: ReadonlySet<string> = new Set([
   'twin',
   'trio',
   'quartet',
+  'due',
+  'dois',
+  'duas',
+  'tre',
+  'tres',
   'reed',
   'reeds'
 ]);

@@ -1103,5 +1103,16 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['bass into amp, mic on cab', '1|dynamic-mic|-|?|-|-|-'],
   ['harmonica bullet mic into amp, mic on amp', '1|dynamic-mic|-|?|-|-|-'],
   ['powered speaker fed from aux 6, 15 m', '1|line-balanced|-|speaker-in|15|-|-'],
-  ['reverb return L/R', '2|line-balanced|-|?|-|-|-']
+  ['reverb return L/R', '2|line-balanced|-|?|-|-|-'],
+  ['acoustic preamp, 5 m, active DI on battery 6.2 V, 20 m', '1|acoustic-preamp|active-di|?|25|-|-'],
+  ['active bass, passive DI economy, 30 m, mic in', '1|active-bass|passive-di-economy|mic-in|30|-|-'],
+  ['trumpet & trombone share a mic', '1|dynamic-mic|-|?|-|-|-'],
+  ['guitare électro-acoustique, préampli intégré, DI active, voie 12', '1|acoustic-preamp|active-di|?|-|-|12'],
+  ['tastiera stereo due DI passive canali 5 e 6', '2|line-unbalanced|passive-di|?|-|-|5'],
+  ['teclado estéreo caja directa pasiva 9/10', '2|line-unbalanced|passive-di|?|-|-|9'],
+  ['sång trådlös, kanal 3', '1|wireless-receiver|-|?|-|-|3'],
+  ['contrabas met piezo, actieve di, 15 m', '1|piezo|active-di|?|15|-|-'],
+  ['cello & upright bass own preamps XLR outs 21 22', '2|acoustic-preamp|-|?|-|-|21'],
+  ['harp (concert) piezo pickup into preamp, XLR to snake 14', '1|acoustic-preamp|-|mic-in|-|-|14'],
+  ['guitarist gets a shock from the vocal mic, dynamic mic, 10 m xlr, mic input', '1|dynamic-mic|-|mic-in|10|-|-']
 ];
