@@ -23,6 +23,7 @@ export const LIMITS = {
 
 const id = z.string().check(
   z.regex(/^[a-z0-9-]{1,40}$/, 'an id is 1 to 40 of a–z, 0–9 and -'),
+  // Every object has something of that name already; of what an id can be made of it is the only one.
   z.refine((s) => s !== 'constructor', 'an id cannot be “constructor”')
 );
 const text = saidText(LIMITS.text).check(z.regex(/\S/, 'needs a name'));

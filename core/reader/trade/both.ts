@@ -125,8 +125,6 @@ const SHARED = /\b(?:(?:on|around|into|by)\s+(?:one|a single|the same)|(?:share|
 function twoOf(text: string, pieces: readonly Piece[]): Split | null {
   const channels = channelsSaid(pieces).length;
   if (channels !== 2 && (channels > 0 || pieces.some(oneLine) || SHARED.test(text))) return null;
-  const many = pieces.some(({ read }) => read.is === 'times' || read.is === 'count');
-
   const all = pieces.filter((p) => !p.named && p.read.is === 'instrument');
   // "vox + guitar, singer-songwriter": what is said behind them tells who plays both.
   const [first, second, ...more] = all.filter((p, k) => k < 2 || p.part <= all[1].part);
@@ -156,8 +154,8 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
       takes: null
     };
   }
-  if (many) return null;
-  return joined
+  const many = pieces.some(({ read }) => read.is === 'times' || read.is === 'count');
+  return joined && !many
     ? { halves: [text.slice(0, end(first)) + text.slice(end(second)), text.slice(second.from)], takes: null }
     : null;
 }

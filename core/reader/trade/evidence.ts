@@ -114,7 +114,6 @@ function sourcesSaid(pieces: readonly Piece[], instrument: Of<'instrument'> | nu
         !where(p) &&
         !inserted(p) &&
         !before(p) &&
-        !(/^pa$/i.test(p.text) && pieces[pieces.indexOf(p) + 1]?.read.is === 'amp') &&
         !isReamped(pieces, p) &&
         !isWhereItGoes(pieces, p) &&
         !isHisPedal(p) &&

@@ -22,6 +22,7 @@ export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
         ampsOutput(pieces, k) ??
         preampPedal(pieces, k) ??
         forLater(pieces, k) ??
+        publicAddress(pieces, k) ??
         compere(pieces, k) ??
         voiceOfChoir(pieces, k) ??
         harpMic(pieces, k) ??
@@ -149,6 +150,16 @@ function forLater(pieces: readonly Piece[], k: number): Read | null {
   const plays = pieces.slice(0, k).some((p) => p.read.is === 'instrument' || p.read.is === 'di');
   const goesOn = pieces.some((p) => p.part > part && ['input', 'amp', 'box', 'di'].includes(p.read.is));
   return wanted && plays && !goesOn ? { is: 'filler' } : null;
+}
+
+/** "PA amp" tells whose amplifier it is; "PA, speaker cable, cabinet" is that amplifier. */
+function publicAddress(pieces: readonly Piece[], k: number): Read | null {
+  if (!/^pa$/i.test(pieces[k].text)) return null;
+  if (pieces[k + 1]?.read.is === 'amp') return { is: 'filler' };
+  const loud = pieces.some(
+    ({ read }) => (read.is === 'cable' && read.kind === 'speaker') || (read.is === 'amp' && read.model === 'cabinet')
+  );
+  return loud ? { is: 'source', model: 'power-amp', weight: 14 } : null;
 }
 
 /** "MC radio mic": somebody who speaks, where no number of a multicore follows. */

@@ -73,9 +73,8 @@ export function fromTable(line: string, { by, columns, heads }: Table): Row | nu
   const bare = [of('what'), of('input')].filter(Boolean).join(', ');
   const rest = [bare, lengthOf(of('length'), heads[columns.indexOf('length')]), note].filter(Boolean).join(', ');
   // "T/B | Talkback | switched mic": what has no number yet is a row, where it says what it is and how it is taken.
-  const open = channels.length === 0 && NO_NUMBER.test(of('channel'));
-  if (channels.length === 0 && !open) return null;
-  if (open ? name === '' || bare === '' : name === '' && rest === '') return null;
+  const open = NO_NUMBER.test(of('channel')) && name !== '' && bare !== '';
+  if (channels.length === 0 ? !open : name === '' && rest === '') return null;
   return { channels, name: name || null, rest: rest || name, bare, note, act: of('act') };
 }
 

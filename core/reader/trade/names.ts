@@ -44,7 +44,7 @@ export function namePieces(all: readonly Piece[], source: Source, unknown: reado
   )
     channels.push(last);
   // "woodwinds 6 cond ch 21-26": so many.
-  const asMany = channelsSaid(all).length > 1 ? channelsSaid(all).length : NaN;
+  const asMany = channelsSaid(all).length;
   // "sax & trumpet" are both in the name.
   const parts = new Set([first.part]);
   const at = pieces.indexOf(first);

@@ -93,10 +93,6 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     (instrument === null || played === 'programme') && (best === null || (best.weight < 10 && best.of === null));
   if (unnamed && plug === 'mini' && !/^(?:xlr|rca)/i.test(pieces.find(isOf('cable'))!.text)) model = 'headphone';
   if (unnamed && plug === 'rca') model = 'consumer-player';
-  // "PA, speaker cable, cabinet": its amplifier.
-  const loud = plug === 'speaker' || pieces.some(({ read }) => read.is === 'amp' && read.model === 'cabinet');
-  if (model === 'line-balanced' && loud && pieces.some((p) => p.from === best?.at && /^pa$/i.test(p.text)))
-    model = 'power-amp';
   if (model === 'headphone' && best?.weight === TELEVISION && plug === 'rca') model = 'consumer-player';
   // What is clipped to strings or a wind instrument is a small condenser.
   const clip = pieces.some((p) => p.read.is === 'note' && /^clips?$/i.test(p.text));

@@ -1,4 +1,4 @@
-import type { Sense } from './lexicon';
+import type { Sense } from './lexicon/sense';
 
 /** What a stretch of typed text was read as. */
 export type Read =

@@ -30,7 +30,7 @@ function sharedBehind(part: readonly Piece[]): (readonly Piece[])[] {
 }
 
 /** "4 cond", "3 clips": a number of what stands before them. */
-const isMany = (pieces: readonly Piece[], p: Piece): boolean => {
+const tellsMany = (pieces: readonly Piece[], p: Piece): boolean => {
   const next = pieces[pieces.indexOf(p) + 1];
   const clips = next?.part === p.part && next.read.is === 'note' && /^clips$/i.test(next.text);
   return p.read.is === 'number' && (counted(pieces, p) || clips);
@@ -43,7 +43,7 @@ const ofChoir = (all: readonly Piece[], part: readonly Piece[]): string =>
 function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   const channels = channelsSaid(pieces);
   // "violin/viola/cello 3 clips": no channels, and so many of what stands behind them.
-  const told = channels.length === 0 ? pieces.find((p) => isMany(pieces, p)) : undefined;
+  const told = channels.length === 0 ? pieces.find((p) => tellsMany(pieces, p)) : undefined;
   const asMany = told?.read.is === 'number' && told.read.value > 2 ? told.read.value : channels.length;
   if (asMany < 2) return null;
   const isChannel = ({ read }: Piece): boolean =>
@@ -131,10 +131,8 @@ function bySemicolons(text: string, pieces: readonly Piece[], read: (one: string
     at = from + part.length;
     return pieces.filter((p) => p.from >= from && p.to <= at);
   });
-  const plays = each.every((some) => some.some(({ read: r, named }) => !named && r.is === 'instrument'));
-  const gives = each.every((some) => some.some((p) => tells(p)));
-  return (plays || (gives && each.slice(1).every((some) => some.some(({ read: r }) => r.is === 'instrument')))) &&
-    parts.every((part) => read(part) > 0)
+  const plays = each.slice(1).every((some) => some.some((p) => p.read.is === 'instrument'));
+  return plays && each.every((some) => some.some(tells)) && parts.every((part) => read(part) > 0)
     ? parts.map((one) => ({ text: one, channels: [] }))
     : null;
 }
@@ -150,16 +148,11 @@ function micdToo(text: string, pieces: readonly Piece[]): One[] | null {
     : null;
 }
 /** What somebody plays and what they play as well, and what is told one by one in brackets. @param read reads one of them */
-export const doubled: Split = (text, pieces, options, read) =>
-  joined(
-    doubling(text) ??
-      micdToo(text, pieces) ??
-      bySemicolons(text, pieces, (one) => lines(read(one, options))) ??
-      toldBehind(text, (one) => lines(read(one, options))),
-    pieces,
-    options,
-    read
-  );
+export const doubled: Split = (text, pieces, options, read) => {
+  const count = (one: string): number => lines(read(one, options));
+  const ones = doubling(text) ?? micdToo(text, pieces) ?? bySemicolons(text, pieces, count) ?? toldBehind(text, count);
+  return joined(ones, pieces, options, read);
+};
 /** Lines that each have a channel of their own. @param read reads one of them */
 export const eachOf: Split = (text, pieces, options, read) => joined(ownChannels(text, pieces), pieces, options, read);
 /** Three ways and more of taking one thing, a channel for each. @param read reads one of them */

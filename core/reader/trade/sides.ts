@@ -78,9 +78,9 @@ function runUpTo(pieces: readonly Piece[], end: number): Piece[] {
 export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
   const k = pieces.indexOf(piece);
   const [other, before] = [pieces[k - 2], pieces[k - 1]];
-  // Of "XLR out" and "DI out" a box has one: what stands behind them is where that goes.
   // "kick in/out 1/2" are two places.
   if (/^out(?:side)?$/i.test(before?.text ?? '') && /(?:^|\s)in(?:side)?$/i.test(other?.text ?? '')) return false;
+  // Of "XLR out" and "DI out" a box has one: what stands behind them is where that goes.
   if (BY_ITS_PLUG.test(before?.text ?? '') || (other?.read.is === 'di' && /^out$/i.test(before.text))) return false;
   // "interface 1/2 > DI x2 > 40/41".
   const ofInterface =

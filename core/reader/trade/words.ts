@@ -1,5 +1,7 @@
 import { distance } from 'fastest-levenshtein';
-import { LABELS, LEXICON, type Sense } from './lexicon';
+import { LEXICON } from './lexicon';
+import { LABELS } from './lexicon/labels';
+import type { Sense } from './lexicon/sense';
 
 /** The lexicon as a tree by words, and what a word that is not in it comes nearest to. */
 
