@@ -116,14 +116,23 @@ export async function settled(page: Page): Promise<void> {
   await expect(page.locator('[data-verdict]:not([data-early])').first()).toBeVisible();
   await expect(page.getByText('computing', { exact: true })).toHaveCount(0);
 }
+/** Where the demo shows are, by server and name. Asked for without a page: a list of all that the tests before made takes a browser seconds. */
+const demos = new Map<string, string>();
+async function demo(page: Page, url: string, name: string): Promise<string> {
+  const key = `${url} ${name}`;
+  if (!demos.has(key)) {
+    const html = await (await page.request.get(url)).text();
+    const links = [...html.matchAll(/<a\s[^>]*href="[^"]*\/show\/([^"/]+)"[^>]*>(.*?)<\/a>/gs)];
+    // The newest comes first, copies before what they are of.
+    const found = links.filter(([, , text]) => text!.replace(/<[^>]*>/g, '').trim().startsWith(name)).at(-1);
+    if (!found) throw new Error(`No show of the name ${name} at ${url}.`);
+    demos.set(key, found[1]!);
+  }
+  return demos.get(key)!;
+}
 /** A copy of a demo show, so that tests do not meet in one. */
 export async function freshShow(page: Page, url: string, name: string): Promise<string> {
-  await page.goto(url);
-  const href = await page
-    .getByRole('link', { name: new RegExp(`^${name}`) })
-    .last()
-    .getAttribute('href');
-  const id = href!.split('/').pop()!;
+  const id = await demo(page, url, name);
   const response = await page.request.post(`${url}/api/shows/${id}/copy`, { headers: { origin: url } });
   const made = (await response.json()) as { id: string };
   await page.goto(`${url}/show/${made.id}`);

@@ -23,6 +23,9 @@ import {
   type ServerInit
 } from '@sveltejs/kit';
 
+/** Who opens a page right after the start has the processor to himself; paper is got ready once that is done, milliseconds. */
+const SETTLING = 20_000;
+
 export const init: ServerInit = async () => {
   if (building) return;
   try {
@@ -30,9 +33,9 @@ export const init: ServerInit = async () => {
     await fillDemo();
     if (!dev) {
       await inviteFirst();
-      void catchUpAll()
-        .then(readyThreads)
-        .catch((error: unknown) => logged(error, null, 500));
+      void catchUpAll().catch((error: unknown) => logged(error, null, 500));
+      const settling = setTimeout(() => void readyThreads(), SETTLING);
+      process.once('sveltekit:shutdown', () => clearTimeout(settling));
     }
   } catch (error) {
     const cause = rootOf(error);
