@@ -139,6 +139,11 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
   const sides = pieces.filter((p) => p.read.is === 'sides');
   // "tracks L/R + vox": sides are of the one beside them; behind both they are of both, or of one that nobody can tell.
   if (channels === 0 && (sides.length > 1 || sides.some((p) => p.from > second.from))) return null;
+  // "keys L/R + click, 3 DIs": so many of them that each line has its own.
+  const dis = pieces.some(
+    (p, k) => p.from > second.from && p.read.is === 'di' && isMany(pieces[k - 1]) && channels === 0
+  );
+  if (dis && sides.length > 0) return null;
   const between = text.slice(end(first), second.from);
   const joined = (
     channels === 2 ? /^\s*(?:[&+/]|and)\s*$/i : /^\s*(?:[&+]|and|plus)(?:\s+(?:an?|one|his|her|the))?\s*$/i
@@ -159,6 +164,8 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
     ? { halves: [text.slice(0, end(first)) + text.slice(end(second)), text.slice(second.from)], takes: null }
     : null;
 }
+
+const isMany = (p: Piece | undefined): boolean => ['number', 'count', 'times'].includes(p?.read.is ?? '');
 
 /** What is said of one alone, where another comes behind it. */
 const isOwn = (p: Piece): boolean => takeOf(p) !== null || ['note', 'quality', 'sides'].includes(p.read.is);

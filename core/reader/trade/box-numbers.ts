@@ -3,7 +3,7 @@
 const BOX = String.raw`(?:sb|s\/b|mc|sbx|snake|stage\s?box|sub\s?snake|multi|drop|loom)`;
 const NUMBERED = new RegExp(String.raw`\b(${BOX}\s?)([1-9])(-)(?=\d)`, 'gi');
 /** Behind the word for a box: its number, before the socket, where nothing else can be meant. */
-export const BOX_NUMBER = /\s?[1-9]\s?(?:[.:]\s?(?=\d)|-(?=\d{1,2}\s?[-–/+]\s?\d))/y;
+export const BOX_NUMBER = /\s?(?!3\.5|6\.3)[1-9]\s?(?:[.:]\s?(?=\d)|-(?=\d{1,2}\s?[-–/+]\s?\d))/y;
 
 /** Rows of a list, "sb1-5" as "sb1:5" where the same box comes with several sockets, so that ranges cannot be meant. */
 export function withBoxNumbers(lines: readonly string[]): string[] {

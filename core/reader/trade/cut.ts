@@ -11,7 +11,9 @@ export function cut(text: string, row = false): Piece[] {
     .replace(/−/g, '-')
     .replace(/\u00a0/g, ' ')
     // The point of a word cut short ends nothing: "pass. DI", "el. piano".
-    .replace(SHORTENED, '$1 ');
+    .replace(SHORTENED, '$1 ')
+    // Of a pickup.
+    .replace(/\bp\/u(?=s?(?:[\s,;)]|$))/g, 'pu ');
   const pieces: Piece[] = [];
   let part = 0;
   let i = 0;

@@ -195,7 +195,8 @@ export function evidenceOf(
     // "dyn, loop station out DI": what comes last gives the signal.
     const gives = p.read.is === 'source' && p.read.weight < 50 && modelOf(p.read.model).ports[0].level === 'line';
     const isOut = /\bouts?$/i.test(p.text) || (pieces[k + 1]?.part === p.part && /^outs?$/i.test(pieces[k + 1].text));
-    if (gives && isOut && p.part > 0 && sources.some((o) => MICS.has(o.read.model) && o.part < p.part))
+    const radio = sources.some((o) => o.read.model === 'wireless-receiver' && o.part < p.part);
+    if (gives && isOut && !radio && p.part > 0 && sources.some((o) => MICS.has(o.read.model) && o.part < p.part))
       also(p.read.model, 75, p.from);
     if (p.read.is === 'mode' && bass) also('active-bass', 56, p.from);
   });

@@ -12,6 +12,7 @@ import {
   PHANTOM_VOLTS,
   AMP_OFF,
   CUT,
+  CUT_AT,
   CUT_OUT,
   INLINE,
   PAD,
@@ -127,8 +128,9 @@ function goesOn(pieces: readonly Piece[], list: readonly number[]): boolean {
   return end !== undefined && list[0] === end + 1;
 }
 
-/** "pads L/R": said before anything that could have one, they are played. */
-const PADS = /^pads(?!\s*(?:in|on|off|out|at|both|all|[-−=:]?\s*\d))(?![a-z])/;
+/** "pads L/R", "pad stereo": said before anything that could have one, they are played. */
+const PADS =
+  /^(?:pads(?!\s*(?:in|on|off|out|at|both|all|[-−=:]?\s*\d))|pad(?=\s+(?:stereo|mono|l\s?\/\s?r)\b))(?![a-z])/;
 const hasPad = ({ read, named }: Piece): boolean => !named && ['di', 'box', 'input'].includes(read.is);
 
 /** Figures and what is said by a sign of its own. */
@@ -215,7 +217,7 @@ export function figure(place: Place): { length: number; read: Read } | null {
       inline: false
     })) ??
     of(match(CUT_OUT), () => ({ is: 'without', what: { is: 'cut', hz: 80 } })) ??
-    of(match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? m[2] ?? 80) })) ??
+    of(match(CUT_AT) ?? match(CUT), (m) => ({ is: 'cut', hz: Number(m[1] ?? 80) })) ??
     of(match(JOINED), () => ({ is: 'lift', lifted: false })) ??
     of(match(LIFT), (m) => ({ is: 'lift', lifted: !['off', 'closed', 'out'].includes(m[1]) })) ??
     of(match(POLARITY), () => ({ is: 'polarity' })) ??

@@ -17,6 +17,8 @@ const plays = (p: Piece): boolean => (!p.named && p.read.is === 'instrument') ||
 export function groupsOf(text: string, pieces: readonly Piece[], count: (text: string) => number): One[] | null {
   const channels = channelsSaid(pieces);
   if (channels.length === 1) return null;
+  const byDis = asManyDis(text, pieces, channels, count);
+  if (byDis) return byDis;
   // "acoustic duo: 2 gtr DI, 2 vox": which guitars they are stands before the colon.
   const acoustic = pieces.some((p) => p.named && p.read.is === 'instrument' && p.read.instrument === 'acoustic-guitar');
   for (const parted of headsOf(text, pieces)) {
@@ -56,6 +58,42 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
   }
   return null;
 }
+
+/** "keys L/R + click, 3 DIs": a DI for each line that the things before make. */
+function asManyDis(
+  text: string,
+  pieces: readonly Piece[],
+  channels: readonly number[],
+  count: (text: string) => number
+): One[] | null {
+  const k = pieces.findIndex(
+    (p, n) => p.read.is === 'di' && !p.read.dual && !p.named && n > 0 && isMany(pieces[n - 1])
+  );
+  const told = k > 0 ? pieces[k - 1].read : null;
+  const many = told?.is === 'number' ? told.value : told?.is === 'count' || told?.is === 'times' ? told.count : 0;
+  if (many < 2 || (channels.length > 0 && channels.length !== many) || pieces.slice(k).some(plays)) return null;
+  const each = parted(pieces.filter((_, n) => n !== k - 1));
+  for (const heads of headsOf(text, each)) {
+    const sizes = heads.map(count);
+    if (heads.length < 2 || sizes.includes(0) || sizes.reduce((a, b) => a + b, 0) !== many) continue;
+    let at = 0;
+    return heads.map((one, n) => ({ text: one, channels: channels.slice(at, (at += sizes[n])) }));
+  }
+  return null;
+}
+
+/** "keys and synth": between two that play "and" parts them as a comma does. */
+const parted = (pieces: readonly Piece[]): Piece[] => {
+  let more = 0;
+  return pieces.flatMap((p, k) => {
+    const joins = /^(?:and|und|et|y|e|och|og|en)$/i.test(p.text) && pieces.slice(0, k).some(tells);
+    if (joins && pieces.slice(k + 1).some((o) => o.part === p.part && tells(o))) {
+      more += 0.01;
+      return [];
+    }
+    return [{ ...p, part: p.part + more }];
+  });
+};
 
 /** "bass DI, 2 gtr, keys stereo, 4 vox": three that are played, each unlike the others, and no word of a way that they go. */
 function isBand(text: string, pieces: readonly Piece[]): boolean {
@@ -167,6 +205,10 @@ function groupsIn(
     const left = part.filter((p) => !isChannel(p));
     if (left.length === 0) continue;
     const last = heads[heads.length - 1];
+    if (last?.some(isComputer) && left.some(isInterface) && !left.some(plays)) {
+      last.push(...left);
+      continue;
+    }
     if (
       !last ||
       left.some(plays) ||
@@ -182,6 +224,11 @@ function groupsIn(
   }
   return { heads, tail: tail.filter((p) => !OF_ALL.test(p.text)) };
 }
+
+/** "laptop, USB interface": the interface is the laptop's. */
+const isComputer = ({ read, text }: Piece): boolean =>
+  read.is === 'source' && read.model === 'headphone' && /laptop|computer|\bpc\b|tablet|phone/i.test(text);
+const isInterface = ({ read }: Piece): boolean => read.is === 'source' && read.model === 'interface-out';
 
 /** Three or more that play, or two that are numbered, with nothing between them: each is one. */
 function byPlayer(part: readonly Piece[]): (readonly Piece[])[] {

@@ -18,8 +18,10 @@ export const asItsOwn = (pieces: readonly Piece[]): readonly Piece[] =>
       : (itsInput(pieces, k) ??
         micdCombo(pieces, k) ??
         ofAmp(pieces, k) ??
+        ampBehindDi(pieces, k) ??
         ampsOwnDi(pieces, k) ??
         ampsOutput(pieces, k) ??
+        mixerInput(pieces, k) ??
         preampPedal(pieces, k) ??
         forLater(pieces, k) ??
         publicAddress(pieces, k) ??
@@ -79,7 +81,7 @@ function diTakenFrom(pieces: readonly Piece[], amp: number): Piece | null {
     .slice(k + 1)
     .map(({ text }) => text)
     .join(' ');
-  return k >= 0 && isItsDi(before[k]) && /\b(?:of|off|from)\b/i.test(words) ? before[k] : null;
+  return k >= 0 && isItsDi(before[k]) && /(?<!ahead )\b(?:of|off|from)\b/i.test(words) ? before[k] : null;
 }
 
 /** An amplifier that something is played into: "acoustic amp" and "keys amp" are loudspeakers with an input of their own. */
@@ -129,6 +131,29 @@ function outputBehind(pieces: readonly Piece[], part: number): Piece | null {
   if (ANY_OUTPUT.test(first.text) && ['source', 'filler'].includes(first.read.is)) return first;
   return isItsDi(first) && /^(?:from|off|of)(?: the)?$/i.test(next?.text ?? '') && ANY_OUTPUT.test(third?.text ?? '')
     ? third
+    : null;
+}
+
+/** "DI before amp": an amplifier that goes on from the DI, and not where the line goes. */
+function ampBehindDi(pieces: readonly Piece[], k: number): Read | null {
+  const [p, before] = [pieces[k], pieces.slice(0, k).findLast(({ text }) => !/^(?:the|his|her|my)$/i.test(text))];
+  const di = before && pieces[pieces.indexOf(before) - 1];
+  const ahead = before?.part === p.part && /^(?:before|ahead of)(?: the)?$/i.test(before.text);
+  return p.read.is === 'amp' && ahead && di?.read.is === 'di' ? { is: 'filler' } : null;
+}
+
+/** "shotgun, 30 m XLR, mixer in 1": the mixer is where it goes. */
+function mixerInput(pieces: readonly Piece[], k: number): Read | null {
+  const [p, into, channels] = pieces.slice(k, k + 3);
+  const plays = pieces.slice(0, k).some(({ read }) => read.is === 'instrument' || read.is === 'source');
+  return p.read.is === 'box' &&
+    p.read.model === 'small-mixer' &&
+    plays &&
+    into?.part === p.part &&
+    IN.test(into.text) &&
+    channels?.read.is === 'channels' &&
+    channels === pieces.at(-1)
+    ? { is: 'filler' }
     : null;
 }
 

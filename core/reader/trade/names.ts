@@ -30,6 +30,8 @@ export function namePieces(all: readonly Piece[], source: Source, unknown: reado
   const first =
     pieces.find((p) => p.read.is === 'instrument' && !isAdjective(pieces, p)) ??
     said ??
+    // "wireless lectern mic rx" is whose microphone it is.
+    pieces.find((p) => p.read.is === 'source' && p.read.instrument === 'speech' && source.at !== null) ??
     pieces.find((p) => p.from === source.at);
   if (!first) return [];
   // What follows on "into", "with" or "without" is no name any more.

@@ -11,6 +11,10 @@ export function outputOfUnknown(pieces: readonly Piece[]): { of: Piece; model: s
     const out = pieces.slice(k + 1).find((p) => p.part === of.part && p.read.is !== 'unknown');
     const said = out?.read.is === 'filler' ? OWN_OUTPUT.exec(out.text) : null;
     if (said) return { of, model: BY_PLUG[said[1]?.toLowerCase() ?? ''] ?? 'line-unbalanced' };
+    // "minidisc RCA to jack": it leaves by what the lead begins with.
+    const by = out?.read;
+    if ((by?.is === 'box' && by.model.startsWith('rca-to-')) || (by?.is === 'cable' && by.kind === 'rca'))
+      return { of, model: 'consumer-player' };
   }
   return null;
 }

@@ -85,7 +85,11 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   }
   const input: Device = said ?? { model: options.input ?? usualInput(source.model, list), settings: {}, at: null };
   // Phantom that is on comes out of a microphone input, whatever is plugged there.
-  if (!said && !givesPhantom(input.model) && pieces.some((p) => p.read.is === 'phantom' && p.read.on))
+  if (
+    (!said || said.model === 'recorder-in') &&
+    !givesPhantom(input.model) &&
+    pieces.some((p) => p.read.is === 'phantom' && p.read.on)
+  )
     input.model = 'mic-in';
   if (!said) assumed.add('input');
   // Of a power amplifier only; a guitar has a bridge, too.

@@ -37,8 +37,12 @@ export const BARE_LEVEL = at(
 export const AMP_OFF = at(
   String.raw`(?:and\s+|\+\s*|with\s+)?(?:the\s+|his\s+|her\s+|own\s+)?(?:bass\s+|guitar\s+|gtr\s+)?amp(?:lifier)?\s+(?:(?:stays|is|kept|left|switched|turned|remains)\s+)*(?:off|muted|unused|not\s+used)(?![a-z])`
 );
+const CUT_WORD = String.raw`(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas|roll(?:ed|s)?[\s-]?off(?=\s*(?:at|@|below|under)?\s*\d{2,3}\s*(?:hz|$|[,;]))(?:\s*(?:below|under))?)`;
+/** "80 Hz HPF". */
+export const CUT_AT = at(String.raw`(\d{2,3})\s*hz[\s-]*${CUT_WORD}`);
+/** "HPF 80": what is no frequency of a filter is a channel behind it. */
 export const CUT = at(
-  String.raw`(?:(\d{2,3})\s*hz[\s-]*)?(?:hpf|hp(?=\d|\b)|lo[\s-]?cut|low[\s-]?cut|high[\s-]?pass(?:\s+filter)?|hi[\s-]?pass|lcf|lc(?=\d|\b)|lf\s?cut|bass (?:cut|roll[\s-]?off)|(?:low|lf) roll[\s-]?off|rumble filter|trittschall(?:filter)?|coupe[\s-]?bas|roll(?:ed|s)?[\s-]?off(?=\s*(?:at|@|below|under)?\s*\d{2,3}\s*(?:hz|$|[,;]))(?:\s*(?:below|under))?)(?:\s*(?:on|at|@|:|=|filter))*\s*(\d{2,3})?\s*(?:hz\b)?`
+  String.raw`${CUT_WORD}(?:\s*(?:on|at|@|:|=|filter))*(?:\s*((?:[2-9]\d|[1-4]\d\d)(?!\d|\s?[/&]\s?\d|\s?\+\s?(?!48)\d))\s*(?:hz\b)?)?`
 );
 /** A filter that is left out. */
 export const CUT_OUT = at(
@@ -154,9 +158,9 @@ export const FIVE = at(String.raw`(?:[456]|four|five|six)[\s-]?str(?:ing)?s?\b`)
 export const JACK = at(String.raw`1\/4(?:["”]|\s*inch)?|6[.,]35?\s*(?:mm)?(?![\d]|\s*m\b)`);
 export const MINI = at(String.raw`3[.,]5\s*(?:mm)?(?!\d|\s*(?:m|ft|feet|metres?|meters?)\b)`);
 const ITEM = String.raw`[a-d]?\d{1,3}`;
-const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|[km]?ohms?|db[uv]?|hz|v|x|mm|string)\b|['"])`;
+const NOT_UNIT = String.raw`(?![\d.,]*\d|\s*(?:m|cm|ft|feet|foot|'|metres?|meters?|mtrs?|k|meg|[km]?ohms?|db[uv]?|hz|v|x|mm|string)\b|['"]|-(?:type|style)\b)`;
 export const CHANNELS = at(
-  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:(?!\s*\+\s?48\b)\s*(?:[\/+&,–-]|\b(?:and|to|thru|through|et|und|en|och|og|y|e|bis|a|al|tot|hasta|t\/m|till)\b)\s*${ITEM}${NOT_UNIT}|(?<=\b47)\s*\+\s?48\b)*)((?:\s+\d{1,3}${NOT_UNIT})*)`
+  String.raw`\s*(?:no\.?|nr\.?|#|ch(?:annels?)?\.?|\.)?\s*(${ITEM})${NOT_UNIT}((?:(?!\s*\+\s?48\b|\s+-\d+\s*(?:db\s*)?pad)\s*(?:[\/+&,–-]|\b(?:and|to|thru|through|et|und|en|och|og|y|e|bis|a|al|tot|hasta|t\/m|till)\b)\s*${ITEM}${NOT_UNIT}|(?<=\b47)\s*\+\s?48\b)*)((?:\s+\d{1,3}${NOT_UNIT})*)`
 );
 export const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
 export const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
@@ -172,7 +176,9 @@ export const RANGE_OUT = at(String.raw`\d{1,2}\s?[-–]\s?\d{1,2}(?![\d.,]*\d|\s
 export const OUTPUT_WORD =
   /(?:^|\s)(?:outs?|outputs?|aux(?:es)?|sends?|bus(?:es)?|matrix|mtx|groups?|grps?|mix(?:es)?|return)$/i;
 /** "toms 1-3": so many of them. */
-export const UP_TO = at(String.raw`(?<=s\s)1\s?[-–]\s?([2-8])(?![\d.,]*\d|\s*(?:m|ft|v|k)\b)(?!\s*$)`);
+export const UP_TO = at(
+  String.raw`(?<=(?:s|vox|voc|vx|bv)\s)1\s?[-–]\s?([2-8])(?![\d.,]*\d|\s*(?:m|ft|v|k)\b)(?!\s*$)`
+);
 /** "tpt 1-3 dyn": so many of them, for what they are taken by stands behind. */
 export const UP_TO_KIND = at(
   String.raw`1\s?[-–]\s?([2-8])(?=\s+(?:dyn|cond|ribbon|clip|lav|mics?\b|di'?s?\b|piezo|active|passive|radio|wireless|headset|rx\b|ldc|sdc))`
@@ -182,7 +188,7 @@ export const LEADING =
   /^\s*(?:[#|]\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)\s*(?:[:.)](?=\s)|,(?=\s*[a-z])|\t|\s+(?:[-–—|]+|\/\/)(?=\s)|$)/i;
 export const ROW = /^\s*(?:#\s*)?([a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3})?)(?:\s*[:.)]\s|\s+(?![x×]|m\b|ft\b))/i;
 export const BREAK =
-  /(?:->|=>|<-|<=|[,;|>→(){}[\]:•·=]|[+&](?=\s)|(?<=\p{L})\+(?=\p{L})|\/|\s[-–—]\s|[-–—](?=\s)|!|\.(?=\s|$)|\t)/uy;
+  /(?:->|=>|<-|<=|[,;|>→(){}[\]:•·=]|[+&](?=\s)|(?<=\p{L})\+(?=\p{L})|\/|\s[-–—]\s|[-–—](?=\s)|!|\.(?=[\s,;)]|$)|\t)/uy;
 /** Words that are written short with a point behind them, in the middle of something. */
 export const SHORTENED =
-  /\b(acc?|act|akt|akust|back|bal|cond|dig|dyn|elec|elektr|ext|gtr|gt|int|kbd|keyb?|ld|pass?|perc|rhy|str|unbal|vox|voc)\.(?=\s+[a-z])/g;
+  /\b(acc?|act|akt|akust|back|bal|cond|kond|dig|dyn|elec|elektr|ext|gtr|gt|int|kbd|keyb?|ld|pass?|perc|rhy|str|unbal|vox|voc)\.(?=\s+[a-z])/g;

@@ -108,7 +108,7 @@ const blanked = (text: string, from: number, till: number): string =>
 
 const words = (p: Piece): string[] => p.text.toLowerCase().split(/\s+(?:and|then|of|from)\s+|\s+/);
 /** Where a player's own sound goes on: neither the desk nor a stage box. */
-const isOnStage = (model: string): boolean => ['speaker-in', 'cabinet', 'amp-in'].includes(model);
+const isOnStage = (model: string): boolean => ['speaker-in', 'cabinet', 'amp-in', 'combo-in'].includes(model);
 
 /** The line that goes on by the thru of the one said. */
 export function thruSpec(

@@ -28,6 +28,8 @@ const SHORT: ReadonlyMap<string, string> = new Map([
   ['earphone', 'headphone'],
   ['earphones', 'headphones'],
   ['lvl', 'level'],
+  ['iface', 'interface'],
+  ['tranche', 'channel'],
   ['microphone', 'mic'],
   ['microphones', 'mics'],
   ['unbal', 'unbalanced'],

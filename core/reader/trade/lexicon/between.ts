@@ -28,7 +28,7 @@ export const BETWEEN: readonly Row[] = [
   ),
   di(
     'passive-di',
-    'passive di|passive di box|passive transformer box|passive transformer di|passive direct box|transformer to low impedance|transformer to low z|impedance matching transformer|impedance transformer|matching transformer|hi z to lo z transformer|high to low impedance transformer|line matching transformer|transformer di|di passive|passive box|di passiva|di passivo|di pasiva|di pasivo|passieve di|di passiv|transformer di box|trafo di|iso di|iso di box|isolated di|isolating di|isolation di|isolated di box|transformer isolated di|galvanically isolated di'
+    'passive di|passive di box|passive transformer box|passive transformer di|passive direct box|transformer to low impedance|transformer to low z|impedance matching transformer|impedance transformer|matching transformer|hi z to lo z transformer|high to low impedance transformer|line matching transformer|transformer di|di passive|passive box|di passiva|di passivo|di pasiva|di pasivo|passieve di|di passiv|transformer di box|transformer iso di|trafo di|iso di|iso di box|isolated di|isolating di|isolation di|isolated di box|transformer isolated di|galvanically isolated di'
   ),
   di('active-di-10m', '10 meg di|10 meg active di|10 megohm di|10 mohm di|high impedance di|10 meg di box|di 10 meg'),
   di(
@@ -37,11 +37,11 @@ export const BETWEEN: readonly Row[] = [
   ),
   di(
     'media-di',
-    'media di|mono media di|mini jack di|mini-jack di|media di mono|mono sum media di|mono summing media di|summing di|laptop di|pc di|av di|minijack di|multimedia di|media box|mono sum di|stereo to mono media di|stereo to mono media box|playback di|rca di|phono di|3.5 di|3.5 mm di|laptop di box|pc di box|computer di|minijack di box|media player di|audio visual di|multimedia di box'
+    'media di|di media|di media mono|mono media di|mini jack di|mini-jack di|media di mono|mono sum media di|mono summing media di|summing di|laptop di|pc di|av di|minijack di|multimedia di|media box|mono sum di|stereo to mono media di|stereo to mono media box|playback di|rca di|phono di|3.5 di|3.5 mm di|laptop di box|pc di box|computer di|minijack di box|media player di|audio visual di|multimedia di box'
   ),
   di(
     'media-di-stereo',
-    'stereo media di|media di stereo|stereo laptop di|stereo pc di|dual media di|two channel media di|stereo av di|stereo minijack di|stereo media box|stereo playback di|stereo multimedia di'
+    'stereo media di|media di stereo|di media stereo|di stereo media|stereo laptop di|stereo pc di|dual media di|two channel media di|stereo av di|stereo minijack di|stereo media box|stereo playback di|stereo multimedia di'
   ),
   di(
     'speaker-di-passive',
@@ -82,11 +82,11 @@ export const BETWEEN: readonly Row[] = [
   ),
   box(
     'isolator',
-    'transformer isolated leg of a splitter|transformer isolated leg of splitter|isolated leg of a splitter|isolated leg of splitter|isolated output of a splitter|isolated output of splitter|isolated split output|transformer isolated output|transformer isolated split|isolated leg|isolated side of a splitter|isolator|line isolator|line iso|iso|isolation transformer|isolating transformer|line transformer|iso transformer|1 1 iso|1 1 isolator|1 1 transformer|iso box|ground loop isolator|hum eliminator|hum isolator|transformer isolator|line iso transformer|trennubertrager|übertrager|transformer box|isos'
+    'transformer isolated leg of a splitter|transformer isolated leg of splitter|isolated leg of a splitter|isolated leg of splitter|isolated output of a splitter|isolated output of splitter|isolated split output|transformer isolated output|transformer isolated split|isolated leg|isolated side of a splitter|isolator|line isolator|line iso|iso|isolation transformer|isolating transformer|line transformer|iso transformer|1 1 iso|1 1 isolator|1 1 transformer|iso box|ground loop isolator|hum eliminator|hum isolator|transformer isolator|line iso transformer|transformer iso|trennubertrager|übertrager|transformer box|isos'
   ),
   box(
     'splitter',
-    'splitter|two way splitter|2 way splitter|three way splitter|3 way splitter|mic splitter|transformer split|transformer splitter|1 2 transformer splitter|1 2 splitter|split|split box|mic split|splitter box|isolated split|aby|aby box|aby pedal|a b y|press split|two way split|passive split|transformer isolated split'
+    'splitter|two way splitter|2 way splitter|three way splitter|3 way splitter|mic splitter|transformer split|transformer splitter|1 2 transformer splitter|1 2 splitter|split|split box|mic split|splitter box|isolated split|aby|aby box|aby pedal|a b y|press split|ob split|ob truck split|ob van split|broadcast split|two way split|passive split|transformer isolated split'
   ),
   box(
     'reamp-box',

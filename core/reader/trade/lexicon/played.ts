@@ -90,7 +90,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'drums',
     'line-unbalanced',
-    'electronic drum kit|electric drum kit|batterie electronique|bateria electronica|batteria elettronica|e schlagzeug|elektronisches schlagzeug|elektronische drums|elektronisch drumstel|multi pad|trigger pad|pad module|drum pads|electronic kit|electric drums|digital drums|e drum brain|e kit brain|e drums|edrums|e drum|electronic drums|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|kick trigger|kick drum trigger|snare trigger|drum triggers|triggers|drum sampler|drum synth|perc synth|percussion synth|sampler pad|sampler pads|trigger pads|pads drummer|multi pads|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
+    'electronic drum kit|electric drum kit|batterie electronique|bateria electronica|batteria elettronica|e schlagzeug|elektronisches schlagzeug|elektronische drums|elektronisch drumstel|pad|multi pad|trigger pad|pad module|drum pads|electronic kit|electric drums|digital drums|e drum brain|e kit brain|e drums|edrums|e drum|electronic drums|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|kick trigger|kick drum trigger|snare trigger|drum triggers|triggers|drum sampler|drum synth|perc synth|percussion synth|sampler pad|sampler pads|trigger pads|pads drummer|multi pads|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
   ),
   // Drums and percussion
   instrument(
@@ -126,7 +126,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'percussion',
     'dynamic-mic',
-    'percussion|perc|conga|congas|bongo|bongos|cajon|cahon|djembe|darbuka|timbales|tabla|tabla hi|tabla lo|udu|surdo|bodhran|tambourine|shaker|shakers|toys|cowbell|woodblock|frame drum|bata|guiro|triangle|wind chimes|chimes|marimba|vibes|vibraphone|xylophone|glock|glockenspiel|tubular bells|steel pan|steel pans|steel drum|handpan|kalimba|mbira|thumb piano|tongue drum|singing bowl|singing bowls|jaw harp|cabasa|temple blocks|washboard|hang drum|bells|taiko|dhol',
+    'percussion|perc|conga|congas|bongo|bongos|cajon|cahon|djembe|darbuka|timbales|tabla|tabla hi|tabla lo|udu|surdo|bodhran|tambourine|shaker|shakers|toys|cowbell|woodblock|frame drum|bata|guiro|triangle|wind chimes|chimes|marimba|vibes|vibraphone|xylophone|glock|glockenspiel|tubular bells|steel pan|steelpan|steelpans|steel drums|steel pans|steel drum|handpan|kalimba|mbira|thumb piano|tongue drum|singing bowl|singing bowls|jaw harp|cabasa|temple blocks|washboard|hang drum|bells|taiko|dhol',
     'toms'
   ),
   // Winds
@@ -165,7 +165,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'speech',
     'dynamic-mic',
-    'speech|talkback|talk back|tb|tb mic|commentator|commentary|presenter|host|hosts|compere|announcer|announce|announcement|voice over|voiceover|vo|narrator|narration|reader|readings|lectern|lectern a|lectern b|podium|pulpit|sermon|pastor|preacher|priest|minister|rabbi|imam|vicar|celebrant|speaker mic|speaker at lectern|interview|interviewer|interviewee|guest|podcast|podcast guest|podcast host|panel|panellist|panelist|panels|moderator|chair|chairman|chairperson|delegate|delegates|conference|keynote|q&a|q and a|qa|audience q|mc mic|emcee|auctioneer|lav mic|actor|actors|cast|narr|director|stage manager|sm talkback|show caller|caller|interpreter|translator|newsreader|news desk|ponente|orador|relatore|oratore|orateur|animateur|redner|rednerpult|leseplatz|ambo|altar|altar mic|communion table|mayor|speaker at the lectern|anchor|god mic|vog|quizmaster|toast|bride|groom|officiant|judge|witness|lecturer|teacher|professor|sprecher|moderation|spreker|presentator|radio play',
+    'speech|comms mic|comms microphone|intercom mic|shout mic|talkback mic|talkback|talk back|tb|tb mic|commentator|commentary|presenter|host|hosts|compere|announcer|announce|announcement|voice over|voiceover|vo|narrator|narration|reader|readings|lectern|lectern a|lectern b|podium|pulpit|sermon|pastor|preacher|priest|minister|rabbi|imam|vicar|celebrant|speaker mic|speaker at lectern|interview|interviewer|interviewee|guest|podcast|podcast guest|podcast host|panel|panellist|panelist|panels|moderator|chair|chairman|chairperson|delegate|delegates|conference|keynote|q&a|q and a|qa|audience q|mc mic|emcee|auctioneer|lav mic|actor|actors|cast|narr|director|stage manager|sm talkback|show caller|caller|interpreter|translator|newsreader|news desk|ponente|orador|relatore|oratore|orateur|animateur|redner|rednerpult|leseplatz|ambo|altar|altar mic|communion table|mayor|speaker at the lectern|anchor|god mic|vog|quizmaster|toast|bride|groom|officiant|judge|witness|lecturer|teacher|professor|sprecher|moderation|spreker|presentator|radio play',
     'speech'
   ),
   instrument(

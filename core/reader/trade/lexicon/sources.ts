@@ -129,7 +129,7 @@ export const SOURCES: readonly Row[] = [
   source(
     'consumer-player',
     42,
-    'record output|record out|fm radio|fm tuner|radio tuner|transistor radio|internet radio|tube radio|valve radio|rec out|rec output|desk record output|desk record out|desk rec out|mixer record out|mixer rec out|tape out|tape output|desk tape out|mixer tape out|cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|fm tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
+    'record output|record out|fm radio|fm tuner|radio tuner|transistor radio|internet radio|tube radio|valve radio|rec out|rec output|desk record output|desk record out|desk rec out|mixer record out|mixer rec out|tape out|tape output|desk tape out|mixer tape out|cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|minidisc|minidisc player|minidisc deck|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|fm tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
   ),
   source(
     'consumer-player',
@@ -144,7 +144,7 @@ export const SOURCES: readonly Row[] = [
   source(
     'hdmi-extractor',
     72,
-    'hdmi extractor|hdmi audio extractor|hdmi de embedder|hdmi deembedder|de embedder|deembedder|hdmi breakout|hdmi audio|hdmi splitter audio|video de embedder|sdi de embedder|hdmi'
+    'hdmi extractor|hdmi audio extractor|hdmi de embedder|hdmi deembedder|de embedder|deembedder|hdmi breakout|hdmi audio|hdmi splitter audio|extractor|audio extractor|hdmi de embed|hdmi de embedded|hdmi deembed|de embed|de embedded|video de embedder|sdi de embedder|hdmi'
   ),
   source(
     'line-balanced',
