@@ -52,7 +52,10 @@ export function isMixerItself(pieces: readonly Piece[], p: Piece): boolean {
 
 /** A bare "mic" right behind what is played, which says no more of where it goes. */
 export function hasMicBehind(pieces: readonly Piece[], instrument: Piece): boolean {
-  const next = pieces[pieces.indexOf(instrument) + 1];
+  // "piano lid mics".
+  const next = pieces
+    .slice(pieces.indexOf(instrument) + 1)
+    .find(({ read, text }) => read.is !== 'unknown' || !/^\p{L}+$/u.test(text));
   return next !== undefined && next.part === instrument.part && !next.named && BARE_MIC.test(next.text);
 }
 /** A microphone, and no word of which. */

@@ -10,6 +10,47 @@ const told = (text: string): string =>
 
 describe('several things in one breath', () => {
   it.each([
+    ['bass: DI before amp, thru to combo, XLR 20m ch 5', 'Bass: passive-bass active-di 5, Bass amp: passive-bass -'],
+    ['cello: piezo DI ch 5 + mic ch 6', 'Cello DI: piezo active-di 5, Cello mic: condenser-mic 6'],
+    ['kick in boundary cond, kick out dyn: SB 1/2', 'Kick in: condenser-mic 1, Kick out: dynamic-mic 2'],
+    ['bass DI ch 5 / bass mic dyn ch 6', 'Bass DI: passive-bass active-di 5, Bass mic: dynamic-mic 6'],
+    [
+      'drum machine L/R + click on sep out, 3 DIs',
+      'Drum machine L: line-unbalanced passive-di -, Drum machine R: line-unbalanced passive-di -, Click: interface-out passive-di -'
+    ],
+    ['cajon DI piezo + mic dyn, ch 17-18', 'Cajon DI: piezo active-di 17, Cajon mic: dynamic-mic 18'],
+    [
+      'worship ldr acoustic w/ pickup + preamp DI 3 & vox ch 4',
+      'Worship ldr acoustic: acoustic-preamp preamp-di 3, Vox: dynamic-mic 4'
+    ],
+    [
+      'pit: reed 1 cond, reed 2 cond, tpt dyn, tbn dyn, SB 1-4',
+      'Reed 1: condenser-mic 1, Reed 2: condenser-mic 2, Tpt: dynamic-mic 3, Tbn: dynamic-mic 4'
+    ],
+    [
+      'drum machine L/R + click, 3 DIs',
+      'Drum machine L: line-unbalanced passive-di -, Drum machine R: line-unbalanced passive-di -, Click: interface-out passive-di -'
+    ],
+    [
+      'keys L/R + click, 3 DIs',
+      'Keys L: line-unbalanced passive-di -, Keys R: line-unbalanced passive-di -, Click: interface-out passive-di -'
+    ],
+    [
+      'synth L/R + bass, 3 DIs SB 3-5',
+      'Synth L: line-unbalanced passive-di 3, Synth R: line-unbalanced passive-di 4, Bass: passive-bass active-di 5'
+    ],
+    [
+      'keys L/R, bass, 3 DIs',
+      'Keys L: line-unbalanced passive-di -, Keys R: line-unbalanced passive-di -, Bass: passive-bass active-di -'
+    ],
+    [
+      'tracks L/R + click from laptop, 3 DIs 20-22',
+      'Tracks L: interface-out passive-di 20, Tracks R: interface-out passive-di 21, Click: headphone passive-di 22'
+    ],
+    [
+      '2 acoustics and bass, 3 active DIs SB 1-3',
+      'Acoustics 1: acoustic-preamp active-di 1, Acoustics 2: acoustic-preamp active-di 2, Bass: passive-bass active-di 3'
+    ],
     // Each with channels of its own.
     ['bass DI sb 5, mic sb 6', 'Bass DI: passive-bass active-di 5, Bass mic: dynamic-mic 6'],
     ['gtr: modeller L/R sb 13/14, cab dyn sb 15', 'Gtr L: modeller 13, Gtr R: modeller 14, Gtr: dynamic-mic 15'],

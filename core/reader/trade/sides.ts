@@ -86,7 +86,12 @@ export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
   const ofInterface =
     before?.read.is === 'source' &&
     before.read.model === 'interface-out' &&
-    pieces.slice(k + 1).some((p) => p.part > piece.part && (p.read.is === 'channels' || p.read.is === 'number'));
+    pieces.slice(k + 1).some(
+      (p, n, behind) =>
+        // "interface 1/2 to desk 15/16".
+        (p.part > piece.part || behind.slice(0, n).some((o) => /^to(?: the)?$/i.test(o.text))) &&
+        (p.read.is === 'channels' || p.read.is === 'number')
+    );
   return (
     before !== undefined &&
     before.part === piece.part &&

@@ -33,7 +33,7 @@ export const BETWEEN: readonly Row[] = [
   di('active-di-10m', '10 meg di|10 meg active di|10 megohm di|10 mohm di|high impedance di|10 meg di box|di 10 meg'),
   di(
     'preamp-di',
-    'preamp di|tube preamp di|valve preamp di|own preamp di|own preamp pedal|own di preamp|his own preamp di|her own preamp di|his preamp di|her preamp di|preamp di pedal|preamp di box|di preamp|preamp with di|preamp w di|preamp pedal|preamp pedal with di|preamp pedal w di|w preamp pedal|with preamp pedal|acoustic preamp di|acoustic preamp pedal|acoustic di preamp|di preamp pedal|tone preamp|preamp box|pedal preamp|acoustic pedal|eq preamp pedal|preamp di unit|acoustic preamp|acoustic preamp with di|bass preamp pedal|bass preamp di pedal|preamp floor pedal'
+    'preamp di|tube preamp di|valve preamp di|own preamp di|own preamp pedal|own di preamp|his own preamp di|her own preamp di|his preamp di|her preamp di|preamp di pedal|preamp di box|di preamp|preamp with di|preamp w di|preamp pedal|preamp pedal with di|preamp pedal w di|w preamp pedal|with preamp pedal|acoustic preamp di|acoustic preamp pedal|acoustic di preamp|di preamp pedal|tone preamp|preamp box|pedal preamp|acoustic pedal|eq preamp pedal|preamp di unit|acoustic preamp|acoustic preamp with di|bass preamp pedal|bass preamp di pedal|preamp floor pedal|floor preamp|floor preamp di'
   ),
   di(
     'media-di',

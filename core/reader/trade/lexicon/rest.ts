@@ -5,7 +5,7 @@ export const REST: readonly Row[] = [
   // Ends
   input(
     'mic-in',
-    'entree micro|entrada de micro|entrada micro|mic eingang|ingresso mic|ingresso microfonico|ingresso micro|camera xlr in|camcorder xlr in|ha|head amp|head amps|ha in|mic amp in|mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
+    'entree micro|entrada de micro|entrada micro|mic eingang|ingresso mic|ingresso microfonico|ingresso micro|camera xlr in|camcorder xlr in|ha|head amp|head amps|ha in|mic amp in|mic in|mic ins|mic input|mic inputs|mic pre|mic pres|mic preamp|mic preamps|micpre|mic pre in|microphone input|microphone in|microphone preamp|preamp in|mic pre amp|desk mic in|foh desk mic in|interface mic in|interface mic|interface mic pre|desk input|mic amp|mikrofoneingang|mic channel|desk mic input|mic level in|pre'
   ),
   input(
     'mic-in',
@@ -37,7 +37,7 @@ export const REST: readonly Row[] = [
   ),
   input(
     'camera-in',
-    'minijack mic in|3.5 mm mic in|3.5 mic in|laptop minijack mic in|laptop 3.5 mic in|laptop 3.5 mm mic in|pc mic in|pc minijack mic in|camera minijack in|camera minijack mic in|camera minijack microphone in|camera 3.5 mm in|camera 3.5 mic in|laptop mic in|laptop stereo mic in|laptop microphone in|computer mic in|phone mic in|tablet mic in|minijack in of a laptop|minijack in of the laptop|stereo minijack in of a laptop|mic in of a laptop|minijack in of a camera|laptop in|laptop minijack in|pocket recorder minijack in|camera microphone input|camera microphone in|camera microphone|camera mic|camcorder mic in|camcorder microphone input|camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera'
+    'minijack mic in|3.5 mm mic in|3.5 mic in|laptop minijack mic in|laptop 3.5 mic in|laptop 3.5 mm mic in|pc mic in|pc minijack mic in|camera minijack in|camera a mic in|camera b mic in|camera c mic in|cam a mic in|cam b mic in|camera minijack mic in|camera minijack microphone in|camera 3.5 mm in|camera 3.5 mic in|laptop mic in|laptop stereo mic in|laptop microphone in|computer mic in|phone mic in|tablet mic in|minijack in of a laptop|minijack in of the laptop|stereo minijack in of a laptop|mic in of a laptop|minijack in of a camera|laptop in|laptop minijack in|pocket recorder minijack in|camera microphone input|camera microphone in|camera microphone|camera mic|camcorder mic in|camcorder microphone input|camera|camera in|camera mic in|camera mic input|camcorder|cam in|camera audio in|camera input|dslr|video camera'
   ),
   input(
     'recorder-in',
