@@ -117,9 +117,16 @@ export function fromText(line: string, numbered: boolean): Row | null {
       ? { channels: [], name: dashed[1], rest: dashed[2].trim() }
       : { channels: [], name: null, rest: line.trim() };
   }
-  const rest = line.slice(channel[0].length).trim();
+  const rest = line
+    .slice(channel[0].length)
+    .trim()
+    .replace(/^\|\s*/, '');
   // The first of several cells, or what stands before a dash or a colon, is the name.
-  const parted = /^(.{1,60}?)(?:\s{2,}|\t|\s[-–—]\s|:\s)(.*)$/.exec(rest);
+  const parted = /^(.{1,60}?)(?:\s{2,}|\t|\s*\|\s*|\s[-–—]\s|:\s)(.*)$/.exec(rest);
   const name = parted && /[a-z]/i.test(parted[1]) ? parted[1].trim() : null;
-  return { channels: channelsOf(channel[1]), name, rest: name ? parted![2].replace(/\s{2,}|\t/g, ', ') : rest };
+  return {
+    channels: channelsOf(channel[1]),
+    name,
+    rest: name ? parted![2].replace(/\s{2,}|\t|\s*\|\s*/g, ', ') : rest
+  };
 }

@@ -56,6 +56,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   let before: Row | null = null;
   const numbered = first !== null || guessed !== null || isNumbered(lines);
   const top = lines.findIndex((l) => l.trim() !== '');
+  let leaves = false;
   lines.forEach((line, k) => {
     const body = line.trim();
     if (body === '' || /^[|\s:=_-]+$/.test(body)) return;
@@ -71,21 +72,41 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
     }
     const named = /^[=\s*#-]*(?:act|set|band|part|block|teil)\s*(\d*)\s*[:.-]?\s*(.*?)[=\s]*$/i.exec(body);
     if (named && !CHANNEL.test(body)) act = cutText(body.replace(/^[=\s*#-]+|[=\s*-]+$/g, ''), 80);
+    const section = SECTION_OF.exec(body)?.[1];
+    if (section && (lines[k + 1]?.trim() ?? '') !== '') {
+      leaves = !/^in/i.test(section);
+      return;
+    }
     const cells = table && table.by !== '  ' ? table : null;
     for (const part of cells ? [line] : partsOf(line)) {
       const found = cells ? asItsLeft(fromTable(part, cells), before) : fromText(part, numbered);
       before = found;
       if (!found || found.rest === '' || isWhatComesBack(part)) continue;
       if (found.channels.length === 0 && lines.length > 2 && isHeading(line, k === top)) continue;
+      if (leaves) {
+        if (found.channels.length > 0) unread.push({ row: k + 1, text: part, why: 'an output' });
+        continue;
+      }
       const reading = withPlace(found, input, found.act || act);
       if (reading.specs.length > 0) {
         rows.push({ row: k + 1, text: part, reading });
         founds.push({ row: found, input });
-      } else if (found.channels.length > 0) unread.push({ row: k + 1, text: part, why: 'no source' });
+      } else if (found.channels.length > 0 || (!numbered && isRowOfCells(part, reading)))
+        unread.push({ row: k + 1, text: part, why: 'no source' });
     }
   });
   return { rows: paired(asManyAsFree(rows, founds)), unread, table: as(first ?? guessed) };
 }
+
+/** "OUTPUTS" above rows that are none of the inputs, and "INPUTS" above those that are. */
+const SECTION_OF =
+  /^[=\s*#_-]*(inputs?|outputs?|outs|mon(?:itor)? (?:sends|mixes|outs)|sends|mixes)(?:\s+(?:list|patch|lines))?[=\s*:_-]*$/i;
+
+/** "Oud    clip": columns of spaces or bars and a word of how it is taken, so that it was meant as a row. */
+const isRowOfCells = (line: string, { pieces }: TradeReading): boolean =>
+  /\S(?:\s{2,}|\t|\s*\|\s*)\S/.test(line) &&
+  line.length < 80 &&
+  pieces.some(({ read, text }) => ['source', 'di', 'box', 'phantom'].includes(read.is) || /^clips?$/i.test(text));
 
 /** "Monitors: 2 wedges on separate mixes" is what the band hears, and no input; with a send it would be a line. */
 const isWhatComesBack = (line: string): boolean =>

@@ -4,8 +4,20 @@ import { isOf } from './played';
 
 /** Outputs at line level, by their plug, their level and what else was said of them. */
 
-/** A name that nobody knows, with an output behind it in its part: what gives its signal there. */
-export function outputOfUnknown(pieces: readonly Piece[]): { of: Piece; model: string } | null {
+/**
+ * A name that nobody knows, with an output behind it in its part: what gives its signal there.
+ * @param numbered it has a channel, so that it is meant as a line: behind a DI it may have any output then, and one is guessed
+ */
+export function outputOfUnknown(
+  pieces: readonly Piece[],
+  numbered: boolean
+): { of: Piece; model: string; guessed?: true } | null {
+  // "Stylo L, DI" in a row with a channel: some device, plugged into a DI as most are.
+  const di = pieces.find(({ read, named }) => read.is === 'di' && !named);
+  const strange = pieces.filter((p) => p.read.is === 'unknown' && /^\p{L}{2,}/u.test(p.text));
+  const [of] = strange;
+  if (numbered && di && of && strange.length < 3 && of.from < di.from && pieces.every((p) => !SAYS_MORE.has(p.read.is)))
+    return { of, model: 'line-unbalanced', guessed: true };
   for (const [k, of] of pieces.entries()) {
     if (of.read.is !== 'unknown' || of.part > 0 || of.text.length < 2) continue;
     const out = pieces.slice(k + 1).find((p) => p.part === of.part && p.read.is !== 'unknown');
@@ -18,6 +30,7 @@ export function outputOfUnknown(pieces: readonly Piece[]): { of: Piece; model: s
   }
   return null;
 }
+const SAYS_MORE: ReadonlySet<string> = new Set(['instrument', 'source', 'amp', 'box', 'magnetic']);
 const OWN_OUTPUT = /^(?:(rca|cinch|phono|xlr|trs|jack|ts)[\s-]+)?out(?:put)?s?$/i;
 const BY_PLUG: Readonly<Record<string, string>> = {
   rca: 'consumer-player',

@@ -28,8 +28,8 @@ export interface Source extends Device {
   readonly assumed: boolean;
 }
 
-/** What is played and how it is picked up; null where nothing tells. */
-export function sourceOf(pieces: readonly Piece[]): Source | null {
+/** What is played and how it is picked up; null where nothing tells. @param numbered it has a channel, so that it is meant as a line */
+export function sourceOf(pieces: readonly Piece[], numbered = false): Source | null {
   const { instrument, bass } = playedIn(pieces);
   const played = instrument?.read.instrument ?? null;
   const qualities = pieces.flatMap((p, k) =>
@@ -134,7 +134,7 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
   if (model === 'active-guitar' && bass) model = 'active-bass';
   if (model === 'active-guitar' && played !== null && ACOUSTIC.has(played)) model = 'acoustic-preamp';
   // A name that nobody knows and "outs", "XLR out", "RCA out": some device, known by its output.
-  const output = model === null && instrument === null ? outputOfUnknown(pieces) : null;
+  const output = model === null && instrument === null ? outputOfUnknown(pieces, numbered) : null;
   const nameless = output?.of;
   if (output) model = qualities.includes('balanced') || plug === 'mic' ? 'line-balanced' : output.model;
   // "theorbo clip", "erhu 48 V": something that nobody knows with a microphone on it that wants phantom.
@@ -203,7 +203,8 @@ export function sourceOf(pieces: readonly Piece[]): Source | null {
     if (crest && level.crest !== crest.typ) settings.crest = level.crest;
   }
   // Nobody has to be told that keys have an output.
-  const unsaid = assumed && (modelOf(model).signal?.nature !== 'resistive' || model === 'acoustic-preamp');
+  const unsaid =
+    output?.guessed ?? (assumed && (modelOf(model).signal?.nature !== 'resistive' || model === 'acoustic-preamp'));
   return {
     model,
     settings,

@@ -59,7 +59,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     manyOf(text, pieces, options, readTrade);
   if (more) return more;
   const guessed = pieces.filter((p) => p.as !== undefined);
-  const source = sourceOf(pieces);
+  const source = sourceOf(pieces, options.channel !== undefined || channelsSaid(pieces).length > 0);
   const unknown = pieces.filter((p) => p.read.is === 'unknown');
   if (!source) return { pieces, specs: [], assumed: [], ignored: unknown, guessed, said: {}, metres: null };
   const assumed = new Set<Assumed>(source.assumed ? ['source'] : []);

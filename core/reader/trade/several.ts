@@ -85,7 +85,7 @@ function asManyAs(text: string, pieces: readonly Piece[]): One[] | null {
   const rest = parts
     .slice(many)
     .flat()
-    .filter((p) => !OF_ALL.test(p.text));
+    .filter((p) => p !== told && !OF_ALL.test(p.text));
   // "vox dyn, bass, keys passive DIs": a microphone goes by none.
   const ownKind = first.some((part) => part.some(({ read }) => read.is === 'source'));
   if (ownKind && rest.some(({ read }) => read.is === 'di')) return null;

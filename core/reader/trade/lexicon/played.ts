@@ -42,7 +42,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'violin',
     'piezo',
-    'violin|fiddle|fid|geige|violine|viool|violon|vln|electric violin|strings|string section',
+    'violin|fiddle|fid|geige|violine|viool|violon|vln|vn|vlns|electric violin|strings|string section',
     'strings'
   ),
   instrument('viola', 'piezo', 'viola|vla|bratsche|altviool', 'strings'),
