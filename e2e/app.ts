@@ -124,7 +124,14 @@ async function demo(page: Page, url: string, name: string): Promise<string> {
     const html = await (await page.request.get(url)).text();
     const links = [...html.matchAll(/<a\s[^>]*href="[^"]*\/show\/([^"/]+)"[^>]*>(.*?)<\/a>/gs)];
     // The newest comes first, copies before what they are of.
-    const found = links.filter(([, , text]) => text!.replace(/<[^>]*>/g, '').trim().startsWith(name)).at(-1);
+    const found = links
+      .filter(([, , text]) =>
+        text!
+          .replace(/<[^>]*>/g, '')
+          .trim()
+          .startsWith(name)
+      )
+      .at(-1);
     if (!found) throw new Error(`No show of the name ${name} at ${url}.`);
     demos.set(key, found[1]!);
   }
