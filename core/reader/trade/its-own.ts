@@ -232,6 +232,9 @@ function ofSplitter(pieces: readonly Piece[], k: number): Read | null {
 function micdCombo(pieces: readonly Piece[], k: number): Read | null {
   const [mic, on] = pieces.slice(Math.max(k - 2, 0), k);
   const combo = pieces[k].read.is === 'input' && /^combo$/i.test(pieces[k].text);
+  const next = pieces[k + 1];
+  if (combo && next?.part === pieces[k].part && /^(?:close )?mi(?:c'?d|ked|ke'?d)/i.test(next.text))
+    return { is: 'amp', model: 'amp-in' };
   const before = on && /^(?:on|at|in front of|before)(?: the)?$/i.test(on.text) && mic.part === pieces[k].part;
   const isMic =
     before && (/^mi[ck]/i.test(mic.text) || (mic.read.is === 'source' && /mic$|ribbon/.test(mic.read.model)));

@@ -94,8 +94,13 @@ const numbersOf = ({ read }: Piece): readonly number[] =>
 const valueOf = (p: Piece | undefined): number | null => (p?.read.is === 'number' ? p.read.value : null);
 
 const isNumber = ({ read, named }: Piece): boolean => !named && (read.is === 'number' || read.is === 'channels');
+/** What plays; a word that nobody knows where it is told how that is taken: "agogo dyn". */
 const instrumentOf = (some: readonly Piece[]): string | undefined =>
-  some.find((p) => p.read.is === 'instrument')?.text.toLowerCase();
+  (some.find((p) => p.read.is === 'instrument') ?? strangeOf(some))?.text.toLowerCase();
+const strangeOf = (some: readonly Piece[]): Piece | undefined => {
+  const kind = some.find(({ read, named }) => !named && (read.is === 'source' || read.is === 'di'));
+  return some.find((p) => p.read.is === 'unknown' && /^\p{L}{3,}/u.test(p.text) && kind && p.to <= kind.from);
+};
 
 /** "kick 1, snare 2, OHs 3/4", "1 kick 2 snare 3 hat": bare numbers that go on from each other at different things. @param leads the number is said first */
 function numberMarks(pieces: readonly Piece[], leads: boolean): Mark[] {
@@ -133,7 +138,9 @@ function numberMarks(pieces: readonly Piece[], leads: boolean): Mark[] {
   const alike = new Set(called.map(instrumentOf)).size === 1;
   // "kick in 1, kick out 2, kick sub 3" are three; "vox 1, vox 2" are the first and the second.
   const isAmps = ({ read }: Piece): boolean => read.is === 'source' && read.model === 'bass-amp-out';
-  return called.every((some) => some.some((p) => p.read.is === 'instrument' || isRig(p) || isAmps(p))) &&
+  return called.every(
+    (some) => strangeOf(some) ?? some.some((p) => p.read.is === 'instrument' || isRig(p) || isAmps(p))
+  ) &&
     new Set(names).size === marks.length &&
     marks.length > (alike && all[0] === 1 && which.size < 2 ? 2 : 1)
     ? marks

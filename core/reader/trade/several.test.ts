@@ -10,6 +10,23 @@ const told = (text: string): string =>
 
 describe('several things in one breath', () => {
   it.each([
+    [
+      'upright bass: mic (cond clip) & pickup (DI), ch 15 & 16',
+      'Upright bass mic: condenser-mic 15, Upright bass DI: piezo active-di 16'
+    ],
+    [
+      'resonator dyn mic + mag pickup DI ch 25,26',
+      'Resonator mic: dynamic-mic 25, Resonator DI: soundhole-magnetic active-di 26'
+    ],
+    [
+      'surdo dyn 9, repique dyn 10, caixa cond 11',
+      'Surdo: dynamic-mic 9, Repique: dynamic-mic 10, Caixa: condenser-mic 11'
+    ],
+    [
+      'oddly dyn 9, berimbao dyn 10, snare dyn 11',
+      'Oddly: dynamic-mic 9, Berimbao: dynamic-mic 10, Snare: dynamic-mic 11'
+    ],
+    ['zuffolo cond 9, ocarina cond 10', 'Zuffolo: condenser-mic 9, Ocarina: condenser-mic 10'],
     ['bass: DI before amp, thru to combo, XLR 20m ch 5', 'Bass: passive-bass active-di 5, Bass amp: passive-bass -'],
     ['cello: piezo DI ch 5 + mic ch 6', 'Cello DI: piezo active-di 5, Cello mic: condenser-mic 6'],
     ['kick in boundary cond, kick out dyn: SB 1/2', 'Kick in: condenser-mic 1, Kick out: dynamic-mic 2'],

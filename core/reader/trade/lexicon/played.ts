@@ -126,7 +126,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'percussion',
     'dynamic-mic',
-    'percussion|perc|conga|congas|bongo|bongos|cajon|cahon|djembe|darbuka|timbales|tabla|tabla hi|tabla lo|udu|surdo|bodhran|tambourine|shaker|shakers|toys|cowbell|woodblock|frame drum|bata|guiro|triangle|wind chimes|chimes|marimba|vibes|vibraphone|xylophone|glock|glockenspiel|tubular bells|steel pan|steelpan|steelpans|steel drums|steel pans|steel drum|handpan|kalimba|mbira|thumb piano|tongue drum|singing bowl|singing bowls|jaw harp|cabasa|temple blocks|washboard|hang drum|bells|taiko|dhol',
+    'percussion|perc|repique|repinique|caixa|pandeiro|tamborim|agogo|cuica|zabumba|dhol|dholak|doumbek|dumbek|tombak|daf|riq|conga|congas|bongo|bongos|cajon|cahon|djembe|darbuka|timbales|tabla|tabla hi|tabla lo|udu|surdo|bodhran|tambourine|shaker|shakers|toys|cowbell|woodblock|frame drum|bata|guiro|triangle|wind chimes|chimes|marimba|vibes|vibraphone|xylophone|glock|glockenspiel|tubular bells|steel pan|steelpan|steelpans|steel drums|steel pans|steel drum|handpan|kalimba|mbira|thumb piano|tongue drum|singing bowl|singing bowls|jaw harp|cabasa|temple blocks|washboard|hang drum|bells|taiko|dhol',
     'toms'
   ),
   // Winds

@@ -44,6 +44,7 @@ export const SOURCES: readonly Row[] = [
     52,
     'minis|mini condenser|mini condensers|miniature condenser|miniature condensers|hanging mic|hanging mics|condenser|cond|kond|condensor|condenser mic|condenser microphone|cond mic|condensator|kondensator|kondensatormikrofon|statique|small diaphragm|large diaphragm|sdc|ldc|small condenser|large condenser|pencil condenser|boundary|bndry|bdry|bound|boundary mic|bdry|bdry mic|bndry|bndry mic|boundary cond|boundary condenser|gooseneck|gooseneck condenser|condenser gooseneck|goose neck|clip on condenser|clip condenser|clip cond|clip on cond|clip on mic|clip microphone|clip on microphone|clip mic|clip on|shotgun|shotgun mic|rifle mic|hanging mic|hanging condenser|micro condenser|condenser handheld|handheld condenser|stereo condenser|electret condenser|instrument condenser|pzm|half cardioid|plate mic|table mic|table mics|condensador|condensatore|statico|condens|cnd|sd condenser|ld condenser|small diaphragm condenser|large diaphragm condenser|boundary plate|floor boundary|pencil|pencils|pencil mic|pencil mics|omnis|omni|omni mic|omni mics|cardioid condenser|choir mics|side fill mic|electret gooseneck|swan neck|swan neck mic|swanneck|stereo mic|ms mic|mid side mic|tube mic|valve mic|tube condenser|valve condenser|kugelmikro|grenzflache|grenzflachenmikrofon|schwanenhals|schwanenhalsmikrofon'
   ),
+  source('condenser-mic', 59, 'soundhole mic|sound hole mic', 'acoustic-guitar'),
   source('condenser-mic', 52, 'lectern mic|lectern microphone|podium mic|pulpit mic|lectern gooseneck', 'speech'),
   source(
     'ribbon',
@@ -129,7 +130,7 @@ export const SOURCES: readonly Row[] = [
   source(
     'consumer-player',
     42,
-    'record output|record out|fm radio|fm tuner|radio tuner|transistor radio|internet radio|tube radio|valve radio|rec out|rec output|desk record output|desk record out|desk rec out|mixer record out|mixer rec out|tape out|tape output|desk tape out|mixer tape out|cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|minidisc|minidisc player|minidisc deck|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|fm tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
+    'record output|record out|fm radio|fm tuner|radio tuner|transistor radio|internet radio|tube radio|valve radio|rec out|rec output|desk record output|desk record out|desk rec out|mixer record out|mixer rec out|tape out|tape output|desk tape out|mixer tape out|cd player|cd|cds|cdplayer|cd deck|dvd player|dvd|blu ray player|bluray|blu ray|cassette deck|cassette|tape deck|cassette player|mini disc|minidisc|minidisc player|minidisc deck|set top box|settop box|satellite box|sat receiver|media player|streamer|network player|hi fi player|fm tuner|radio tuner|vhs|video player|consumer player|rca player|tape machine|reel to reel|reel to reel machine|tape loops|tape recorder|dj controller rca|game console|console rca|bluetooth receiver|bluetooth'
   ),
   source(
     'consumer-player',
