@@ -165,7 +165,9 @@ export const CHANNELS = at(
 export const LETTERED = at(String.raw`([a-d]\d{1,2}(?:\s*[\/+-]\s*[a-d]?\d{1,2})?)(?![a-z\d])`);
 export const NEXT = at(String.raw`(\d{1,3})\s?[\/+]\s?(\d{1,3})${NOT_UNIT}`);
 /** "3 DI 20-22" at the end of all that was typed, but for the phantom on them. */
-export const RANGE = at(String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*(?:(?:\+?48\s?v?|p48|(?:ph|f)antom)(?:\s+on)?)?\s*$)`);
+export const RANGE = at(
+  String.raw`\d{1,3}(?:\s?[-–]\s?|\s(?:a|bis|to|thru|tot|till|hasta)\s)\d{1,3}(?=\s*(?:(?:\+?48\s?v?|p48|(?:ph|f)antom)(?:\s+on)?)?\s*$)`
+);
 /** "…, 20-22, …", "four condensers 25-28 100 m multicore": in the middle, where nothing makes a measure of it. */
 export const RANGE_WITHIN = at(
   String.raw`\d{1,3}\s?[-–]\s?\d{1,3}(?=\s*[,;()]|\s+${NUMBER}\s*(?:m|ft|feet|metres?|meters?)\b)`

@@ -76,7 +76,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'organ',
     'dynamic-mic',
-    'harmonium|accordion|accordeon|squeezebox|concertina|melodeon|melodica|bandoneon',
+    'harmonium|accordion|fisarmonica|akkordeon|dragspel|trekkspill|acordeon|accordeon|squeezebox|concertina|melodeon|melodica|bandoneon',
     'reed'
   ),
   instrument(
@@ -102,7 +102,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'drums',
     'dynamic-mic',
-    'virvel|virveltrumma|kleine trommel|rullante|caja clara|snare|sn|snr|snare top|snare bottom|snare btm|snare bot|sn top|sn bot|sn btm|sd|snare drum|snare up|snare dn|snare under|caisse claire|side drum|rim|rullante|redoblante|kleine trommel|snare wires|snr top|snr btm|snr bot|snr bottom|snare t|snare b|sn t|sn b',
+    'caja|virvel|virveltrumma|kleine trommel|rullante|caja clara|snare|sn|snr|snare top|snare bottom|snare btm|snare bot|sn top|sn bot|sn btm|sd|snare drum|snare up|snare dn|snare under|caisse claire|side drum|rim|rullante|redoblante|kleine trommel|snare wires|snr top|snr btm|snr bot|snr bottom|snare t|snare b|sn t|sn b',
     'snare'
   ),
   instrument(
@@ -114,7 +114,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'drums',
     'condenser-mic',
-    'oh|ohs|overhead|overheads|over head|hi hat|hihat|hat|hats|hh|ride|cymbals|cymbal|crash|drum room|drum rooms|room mic|rooms|drum overheads|perc oh|overhead drums|hat mic|underheads',
+    'oh|ohs|aereos|panoramici|overhead|overheads|over head|hi hat|hihat|hat|hats|hh|ride|cymbals|cymbal|crash|drum room|drum rooms|room mic|rooms|drum overheads|perc oh|overhead drums|hat mic|underheads',
     'overhead'
   ),
   instrument(
@@ -165,7 +165,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'speech',
     'dynamic-mic',
-    'speech|comms mic|comms microphone|intercom mic|shout mic|talkback mic|talkback|talk back|tb|tb mic|commentator|commentary|presenter|host|hosts|compere|announcer|announce|announcement|voice over|voiceover|vo|narrator|narration|reader|readings|lectern|lectern a|lectern b|podium|pulpit|prayer|prayers|sermon|pastor|preacher|priest|minister|rabbi|imam|vicar|celebrant|speaker mic|speaker at lectern|interview|interviewer|interviewee|guest|podcast|podcast guest|podcast host|panel|panellist|panelist|panels|moderator|chair|chairman|chairperson|delegate|delegates|conference|keynote|q&a|q and a|qa|audience q|mc mic|emcee|auctioneer|lav mic|actor|actors|cast|narr|director|stage manager|sm talkback|show caller|caller|interpreter|translator|newsreader|news desk|ponente|orador|relatore|oratore|orateur|animateur|redner|rednerpult|leseplatz|ambo|altar|altar mic|communion table|mayor|speaker at the lectern|anchor|god mic|vog|quizmaster|toast|bride|groom|officiant|judge|witness|lecturer|teacher|professor|sprecher|moderation|spreker|presentator|radio play',
+    'speech|pupitre|invite|comms mic|comms microphone|intercom mic|shout mic|talkback mic|talkback|talk back|tb|tb mic|commentator|commentary|presenter|host|hosts|compere|announcer|announce|announcement|voice over|voiceover|vo|narrator|narration|reader|readings|lectern|lectern a|lectern b|podium|pulpit|prayer|prayers|sermon|pastor|preacher|priest|minister|rabbi|imam|vicar|celebrant|speaker mic|speaker at lectern|interview|interviewer|interviewee|guest|podcast|podcast guest|podcast host|panel|panellist|panelist|panels|moderator|chair|chairman|chairperson|delegate|delegates|conference|keynote|q&a|q and a|qa|audience q|mc mic|emcee|auctioneer|lav mic|actor|actors|cast|narr|director|stage manager|sm talkback|show caller|caller|interpreter|translator|newsreader|news desk|ponente|orador|relatore|oratore|orateur|animateur|redner|rednerpult|leseplatz|ambo|altar|altar mic|communion table|mayor|speaker at the lectern|anchor|god mic|vog|quizmaster|toast|bride|groom|officiant|judge|witness|lecturer|teacher|professor|sprecher|moderation|spreker|presentator|radio play',
     'speech'
   ),
   instrument(
