@@ -251,7 +251,8 @@ export function figure(place: Place): { length: number; read: Read } | null {
     of(match(NEXT), (m) =>
       Number(m[2]) === Number(m[1]) + 1 ? { is: 'channels', list: [Number(m[1]), Number(m[2])], loose: true } : null
     ) ??
-    of(match(RANGE), rangeOf) ??
+    // "splitter 1 to 2" tells how many ways.
+    of(match(RANGE), (m) => (last?.is === 'box' && /^1\s\p{L}/u.test(m[0]) ? { is: 'ratio' } : rangeOf(m))) ??
     of(match(RANGE_OUT), (m) => (goesOn(pieces, channelsOf(m[0])) ? rangeOf(m) : null)) ??
     of(last?.is === 'instrument' ? (match(UP_TO) ?? match(UP_TO_KIND)) : null, (m) => ({
       is: 'times',
