@@ -108,6 +108,9 @@ const ARROW_BEHIND = /^\s*(?:[-=]?>|→)/;
 const STRAIGHT = /^(?:straight|direct)/i;
 
 /** What stands between, in the order in which it was said. */
+/** "PC2" is the second, and not two of them. */
+const isStuck = (pieces: readonly Piece[], p: Piece): boolean => pieces[pieces.indexOf(p) - 1]?.to === p.from;
+
 export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {
   const body = pieces.some((p) => !p.named && p.read.is === 'di');
   const list: Device[] = [];
@@ -159,7 +162,7 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
       .map((o) =>
         o && (o.read.is === 'times' || o.read.is === 'count')
           ? o.read.count
-          : o && o === count && o.read.is === 'number' && !isOutput(pieces, o)
+          : o && o === count && o.read.is === 'number' && !isOutput(pieces, o) && !isStuck(pieces, o)
             ? o.read.value
             : 0
       )

@@ -111,7 +111,9 @@ const LENGTH_BEHIND = /\d\s*(?:m|ft|feet|met(?:re|er)s?)\b/;
 const METRES_BEHIND = /(?<=[dD][iI])[\s,]+10\s?m$/;
 /** Less than a microphone that was named. */
 const BY_ITS_SOCKET = 51;
-const SOCKET = /^(?:(?:rf|fb|fp|wp|wb|jb|tl|wl|cp)[\s-]?|pc(?=\d\s))\d{1,2}(?:[-./]\d{1,2})?(?=\s+[a-z])/;
+/** "Pc2 timps" is a desk of a pit; "PC2" of a conference is a computer. */
+const SOCKET =
+  /^(?:(?:rf|fb|fp|wp|wb|jb|tl|wl|cp)[\s-]?|pc(?=\d\s+(?:kit|timp|glock|drums?\b|perc|mallet|vib|xyl|toys|bd\b|snare)))\d{1,2}(?:[-./]\d{1,2})?(?=\s+[a-z])/;
 const ONLY_CHANNELS = /^\s*(?:(?:sb|mc|ch|chs|channels?|inputs?|snake|stage\s?box)\s*)?[a-d]?\d[\d\s,/&+–-]*$/;
 
 /** "P-bass": what stands before the hyphen, where behind it stands an instrument. */

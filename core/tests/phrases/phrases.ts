@@ -1113,6 +1113,7 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['sång trådlös, kanal 3', '1|wireless-receiver|-|?|-|-|3'],
   ['contrabas met piezo, actieve di, 15 m', '1|piezo|active-di|?|15|-|-'],
   ['cello & upright bass own preamps XLR outs 21 22', '2|acoustic-preamp|-|?|-|-|21'],
+  ['PC2 media DI, ch 7/8', '2|headphone|media-di-stereo|?|-|-|7'],
   ['lead vox dyn, splitter 1 to 2', '1|dynamic-mic|splitter|?|-|-|-'],
   ['choir 4 cond 48V 9 to 12', '4|condenser-mic|-|?|-|phantom=on|9'],
   ['harp (concert) piezo pickup into preamp, XLR to snake 14', '1|acoustic-preamp|-|mic-in|-|-|14'],
