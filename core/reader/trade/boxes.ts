@@ -107,10 +107,10 @@ const ARROW_BEHIND = /^\s*(?:[-=]?>|→)/;
 /** "re-amp: straight into the amp" is what is done, and has no box for it. */
 const STRAIGHT = /^(?:straight|direct)/i;
 
-/** What stands between, in the order in which it was said. */
 /** "PC2" is the second, and not two of them. */
 const isStuck = (pieces: readonly Piece[], p: Piece): boolean => pieces[pieces.indexOf(p) - 1]?.to === p.from;
 
+/** What stands between, in the order in which it was said. */
 export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolean): Boxes {
   const body = pieces.some((p) => !p.named && p.read.is === 'di');
   const list: Device[] = [];
