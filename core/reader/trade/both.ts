@@ -6,7 +6,7 @@ import { SECTION } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { Options } from './read';
 import { together, type TradeReading } from './reading';
-import { channelsSaid, sidesOf } from './sides';
+import { channelsSaid, isMany, sidesOf } from './sides';
 
 /** Two ways of taking one thing, each a line of its own: "dyn + ribbon", "bass DI + bass mic", "upright, piezo and mic, 19+20". */
 
@@ -164,8 +164,6 @@ function twoOf(text: string, pieces: readonly Piece[]): Split | null {
     ? { halves: [text.slice(0, end(first)) + text.slice(end(second)), text.slice(second.from)], takes: null }
     : null;
 }
-
-const isMany = (p: Piece | undefined): boolean => ['number', 'count', 'times'].includes(p?.read.is ?? '');
 
 /** What is said of one alone, where another comes behind it. */
 const isOwn = (p: Piece): boolean => takeOf(p) !== null || ['note', 'quality', 'sides'].includes(p.read.is);

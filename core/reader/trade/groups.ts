@@ -2,7 +2,7 @@ import { inFull, shortKit } from './kit-letters';
 import { inBrackets, isRig, OF_ALL, partsOf, sharedFrom, tells, textOf, withoutSection } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
-import { channelRun, channelsSaid } from './sides';
+import { channelRun, channelsSaid, howMany, isMany } from './sides';
 
 /** Several things with their channels behind them all: "tpt 1-3 dyn, tbn 1-2 ribbon, 20-24", "vox, bass DI, keys L/R, ch 1-4". */
 
@@ -69,13 +69,12 @@ function asManyDis(
   const k = pieces.findIndex(
     (p, n) => p.read.is === 'di' && !p.read.dual && !p.named && n > 0 && isMany(pieces[n - 1])
   );
-  const told = k > 0 ? pieces[k - 1].read : null;
-  const many = told?.is === 'number' ? told.value : told?.is === 'count' || told?.is === 'times' ? told.count : 0;
+  const many = k > 0 ? howMany(pieces[k - 1]) : 0;
   if (many < 2 || (channels.length > 0 && channels.length !== many) || pieces.slice(k).some(plays)) return null;
   const each = parted(pieces.filter((_, n) => n !== k - 1));
   for (const heads of headsOf(text, each)) {
     const sizes = heads.map(count);
-    if (heads.length < 2 || sizes.includes(0) || sizes.reduce((a, b) => a + b, 0) !== many) continue;
+    if (heads.length < 2 || sizes.includes(0) || sum(sizes) !== many) continue;
     let at = 0;
     return heads.map((one, n) => ({ text: one, channels: channels.slice(at, (at += sizes[n])) }));
   }
@@ -88,7 +87,7 @@ const parted = (pieces: readonly Piece[]): Piece[] => {
   return pieces.flatMap((p, k) => {
     const joins = /^(?:and|und|et|y|e|och|og|en)$/i.test(p.text) && pieces.slice(0, k).some(tells);
     if (joins && pieces.slice(k + 1).some((o) => o.part === p.part && tells(o))) {
-      more += 0.01;
+      more++;
       return [];
     }
     return [{ ...p, part: p.part + more }];
@@ -116,6 +115,7 @@ const BARE_GUITAR = /(?<!(?:acoustic|electric|el|elec|bass)\.?\s)\b(?:gtrs?|guit
 const TELLS_WHICH = /^(?:\d|five|elec(?:tric)?$|acoustic$|pedals?$)/i;
 const ARROW = /->|=>|→|>|\b(?:to|into|via|through)\b/;
 
+const sum = (some: readonly number[]): number => some.reduce((a, b) => a + b, 0);
 const isOfKit = (one: string): boolean => inFull(one) !== undefined;
 
 /** "kick, snare, OH, 1-4": how many there are of each, what may be several taking what is left; null where it does not come out. */
@@ -125,7 +125,6 @@ function sizesOf(
   channels: number
 ): { readonly own: readonly number[]; readonly all: readonly number[] } | null {
   if (own.some((n) => n === 0)) return null;
-  const sum = (some: readonly number[]): number => some.reduce((a, b) => a + b, 0);
   if (sum(own) === channels) return { own, all: own };
   const may = heads.flatMap((one, k) => (SEVERAL.test(one) && own[k] === 1 ? [k] : []));
   // Beside others overheads are two.
@@ -184,7 +183,6 @@ function headsOf(text: string, pieces: readonly Piece[]): string[][] {
   return ways;
 }
 
-const isMany = ({ read }: Piece): boolean => ['number', 'count', 'times'].includes(read.is);
 const withTail = (head: string, tail: string): string => (tail.trim() ? `${head}, ${tail.trim()}` : head);
 
 /** Pieces by what plays; `tail`: what is said behind the last in parts of its own, of all that say not themselves how they are taken. @param each so many of something that gives a signal are more */

@@ -104,6 +104,13 @@ function saysItsChannel(line: string): boolean {
   return taken && specs.length > 0 && specs.every((s) => s.channel !== undefined || s.thru) && ignored.length < 2;
 }
 
+/** What stands between the cells of a row that is text. */
+const CELL = String.raw`\s{2,}|\t|\s*\|\s*`;
+const BETWEEN_CELLS = new RegExp(CELL, 'g');
+const PARTED = new RegExp(String.raw`^(.{1,60}?)(?:${CELL}|\s[-–—]\s|:\s)(.*)$`);
+/** Whether it has several of them. */
+export const hasCells = (line: string): boolean => new RegExp(String.raw`\S(?:${CELL})\S`).test(line);
+
 /** A row that is text. @param numbered rows of this list begin with their channels */
 export function fromText(line: string, numbered: boolean): Row | null {
   const channel = numbered ? CHANNEL.exec(line) : null;
@@ -122,11 +129,11 @@ export function fromText(line: string, numbered: boolean): Row | null {
     .trim()
     .replace(/^\|\s*/, '');
   // The first of several cells, or what stands before a dash or a colon, is the name.
-  const parted = /^(.{1,60}?)(?:\s{2,}|\t|\s*\|\s*|\s[-–—]\s|:\s)(.*)$/.exec(rest);
+  const parted = PARTED.exec(rest);
   const name = parted && /[a-z]/i.test(parted[1]) ? parted[1].trim() : null;
   return {
     channels: channelsOf(channel[1]),
     name,
-    rest: name ? parted![2].replace(/\s{2,}|\t|\s*\|\s*/g, ', ') : rest
+    rest: name ? parted![2].replace(BETWEEN_CELLS, ', ') : rest
   };
 }

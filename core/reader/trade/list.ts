@@ -2,7 +2,7 @@ import { cutText } from '../../text/well-formed';
 import { readLine } from '../read-line';
 import { withBoxNumbers } from './box-numbers';
 import { type Column, headingOf, type Table, tableOf } from './columns';
-import { asItsLeft, CHANNEL, fromTable, fromText, isHeading, isNumbered, type Row } from './list-rows';
+import { asItsLeft, CHANNEL, fromTable, fromText, hasCells, isHeading, isNumbered, type Row } from './list-rows';
 import { boxesOfSpec, type LineSpec } from '../../plan/spec';
 import { withoutDitto } from './ditto';
 import { readTrade } from './read';
@@ -18,7 +18,7 @@ interface ListRow {
 }
 export interface ListReading {
   readonly rows: readonly ListRow[];
-  /** Rows with a channel from which no line could be made. */
+  /** Rows from which no line could be made: with a channel, or in cells; and those of outputs. */
   readonly unread: readonly { readonly row: number; readonly text: string; readonly why: string }[];
   /** The columns of a table, as they are taken; null where it is no table. */
   readonly table: Table | null;
@@ -72,7 +72,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
     }
     const named = /^[=\s*#-]*(?:act|set|band|part|block|teil)\s*(\d*)\s*[:.-]?\s*(.*?)[=\s]*$/i.exec(body);
     if (named && !CHANNEL.test(body)) act = cutText(body.replace(/^[=\s*#-]+|[=\s*-]+$/g, ''), 80);
-    const section = SECTION_OF.exec(body)?.[1];
+    const section = INPUTS_OR_OUTPUTS.exec(body)?.[1];
     if (section && (lines[k + 1]?.trim() ?? '') !== '') {
       leaves = !/^in/i.test(section);
       return;
@@ -99,12 +99,12 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
 }
 
 /** "OUTPUTS" above rows that are none of the inputs, and "INPUTS" above those that are. */
-const SECTION_OF =
+const INPUTS_OR_OUTPUTS =
   /^[=\s*#_-]*(inputs?|outputs?|outs|mon(?:itor)? (?:sends|mixes|outs)|sends|mixes)(?:\s+(?:list|patch|lines))?[=\s*:_-]*$/i;
 
 /** "Oud    clip": columns of spaces or bars and a word of how it is taken, so that it was meant as a row. */
 const isRowOfCells = (line: string, { pieces }: TradeReading): boolean =>
-  /\S(?:\s{2,}|\t|\s*\|\s*)\S/.test(line) &&
+  hasCells(line) &&
   line.length < 80 &&
   pieces.some(({ read, text }) => ['source', 'di', 'box', 'phantom'].includes(read.is) || /^clips?$/i.test(text));
 

@@ -12,12 +12,8 @@ export function outputOfUnknown(
   pieces: readonly Piece[],
   numbered: boolean
 ): { of: Piece; model: string; guessed?: true } | null {
-  // "Stylo L, DI" in a row with a channel: some device, plugged into a DI as most are.
-  const di = pieces.find(({ read, named }) => read.is === 'di' && !named);
-  const strange = pieces.filter((p) => p.read.is === 'unknown' && /^\p{L}{2,}/u.test(p.text));
-  const [of] = strange;
-  if (numbered && di && of && strange.length < 3 && of.from < di.from && pieces.every((p) => !SAYS_MORE.has(p.read.is)))
-    return { of, model: 'line-unbalanced', guessed: true };
+  const known = numbered ? unknownBeforeDi(pieces) : null;
+  if (known) return { of: known, model: 'line-unbalanced', guessed: true };
   for (const [k, of] of pieces.entries()) {
     if (of.read.is !== 'unknown' || of.part > 0 || of.text.length < 2) continue;
     const out = pieces.slice(k + 1).find((p) => p.part === of.part && p.read.is !== 'unknown');
@@ -29,6 +25,13 @@ export function outputOfUnknown(
       return { of, model: 'consumer-player' };
   }
   return null;
+}
+/** "Stylo L, DI": some device, plugged into a DI as most are; null where more was said of it. */
+function unknownBeforeDi(pieces: readonly Piece[]): Piece | null {
+  const di = pieces.find(({ read, named }) => read.is === 'di' && !named);
+  const strange = pieces.filter((p) => p.read.is === 'unknown' && /^\p{L}{2,}/u.test(p.text));
+  if (!di || strange.length === 0 || strange.length > 2 || pieces.some((p) => SAYS_MORE.has(p.read.is))) return null;
+  return strange[0].from < di.from ? strange[0] : null;
 }
 const SAYS_MORE: ReadonlySet<string> = new Set(['instrument', 'source', 'amp', 'box', 'magnetic']);
 const OWN_OUTPUT = /^(?:(rca|cinch|phono|xlr|trs|jack|ts)[\s-]+)?out(?:put)?s?$/i;

@@ -139,7 +139,7 @@ function numberMarks(pieces: readonly Piece[], leads: boolean): Mark[] {
   // "kick in 1, kick out 2, kick sub 3" are three; "vox 1, vox 2" are the first and the second.
   const isAmps = ({ read }: Piece): boolean => read.is === 'source' && read.model === 'bass-amp-out';
   return called.every(
-    (some) => strangeOf(some) ?? some.some((p) => p.read.is === 'instrument' || isRig(p) || isAmps(p))
+    (some) => strangeOf(some) !== undefined || some.some((p) => p.read.is === 'instrument' || isRig(p) || isAmps(p))
   ) &&
     new Set(names).size === marks.length &&
     marks.length > (alike && all[0] === 1 && which.size < 2 ? 2 : 1)

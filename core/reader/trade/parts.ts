@@ -29,7 +29,7 @@ export interface Source extends Device {
 }
 
 /** What is played and how it is picked up; null where nothing tells. @param numbered it has a channel, so that it is meant as a line */
-export function sourceOf(pieces: readonly Piece[], numbered = false): Source | null {
+export function sourceOf(pieces: readonly Piece[], numbered: boolean): Source | null {
   const { instrument, bass } = playedIn(pieces);
   const played = instrument?.read.instrument ?? null;
   const qualities = pieces.flatMap((p, k) =>

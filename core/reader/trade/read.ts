@@ -59,12 +59,12 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
     manyOf(text, pieces, options, readTrade);
   if (more) return more;
   const guessed = pieces.filter((p) => p.as !== undefined);
-  const source = sourceOf(pieces, options.channel !== undefined || channelsSaid(pieces).length > 0);
+  const channels = options.channel !== undefined ? [options.channel] : channelsSaid(pieces);
+  const source = sourceOf(pieces, channels.length > 0);
   const unknown = pieces.filter((p) => p.read.is === 'unknown');
   if (!source) return { pieces, specs: [], assumed: [], ignored: unknown, guessed, said: {}, metres: null };
   const assumed = new Set<Assumed>(source.assumed ? ['source'] : []);
   const sides = sidesOf(pieces);
-  const channels = options.channel !== undefined ? [options.channel] : channelsSaid(pieces);
   const boxes = boxesOf(pieces, source, sides > 1 || channels.length > 1);
   if (boxes.assumed) assumed.add('di');
   const list = boxes.list.slice(0, MOST_BOXES);

@@ -102,6 +102,12 @@ export function isOutput(pieces: readonly Piece[], piece: Piece): boolean {
 
 const BY_ITS_PLUG = /^(?:xlr|di|jack|trs)[\s-]*out$/i;
 
+/** A number, or a word for one. */
+export const isMany = (p: Piece | undefined): boolean => ['number', 'count', 'times'].includes(p?.read.is ?? '');
+/** How many it tells; none where it is no number. */
+export const howMany = ({ read }: Piece): number =>
+  read.is === 'number' ? read.value : read.is === 'count' || read.is === 'times' ? read.count : 0;
+
 /** "2x 3 m jack": leads of one line, one behind the other. */
 export const isOfLeads = (pieces: readonly Piece[], piece: Piece): boolean =>
   piece.read.is === 'times' && pieces[pieces.indexOf(piece) + 1]?.read.is === 'length';

@@ -3,7 +3,7 @@ export interface PastedList {
   readonly what: string;
   readonly text: readonly string[];
   readonly rows: readonly string[];
-  /** Rows that have a channel and tell no source. */
+  /** Rows from which no line is made. */
   readonly unread: number;
 }
 
