@@ -54,6 +54,8 @@ describe('behind something with TLS', () => {
     serve({ HOST: '127.0.0.1' });
     expect([isFromHere(asks({}), '127.0.0.1'), isFromHere(asks({}), '::ffff:127.0.0.1')]).toEqual([true, true]);
     expect(isFromHere(asks({}), '192.168.1.9')).toBe(false);
+    // Whoever has hung up already has no address: that must not fail, and lets nobody in.
+    expect(isFromHere(asks({}), undefined)).toBe(false);
     expect(isFromHere(asks({ host: 'shows.example' }), '127.0.0.1')).toBe(false);
     for (const name of ['x-forwarded-for', 'forwarded', 'via', 'x-real-ip', 'x-forwarded-proto', 'x-forwarded-host'])
       expect([name, isFromHere(asks({ [name]: '1.2.3.4' }), '127.0.0.1')]).toEqual([name, false]);

@@ -33,13 +33,13 @@ const FORWARDED = ['forwarded', 'via', 'x-forwarded-for', 'x-forwarded-host', 'x
 
 /**
  * Whether a request can only have come from this machine itself: only then is somebody let in without an account, for it is their machine.
- * @param client address of whoever holds the other end of the connection
+ * @param client address of whoever holds the other end of the connection; undefined once they have hung up
  */
-export const isFromHere = (request: Request, client: string): boolean =>
+export const isFromHere = (request: Request, client: string | undefined): boolean =>
   !process.env.PUBLIC_ORIGIN &&
   isLoopback(process.env.HOST ?? '') &&
   isLoopback(hostName(request.headers.get('host') ?? '')) &&
-  isLoopback(client.replace(/^::ffff:/, '')) &&
+  isLoopback(client?.replace(/^::ffff:/, '') ?? '') &&
   !FORWARDED.some((name) => request.headers.has(name));
 
 /**
