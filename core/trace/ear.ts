@@ -17,6 +17,8 @@ export function changeWord(db: number): Change {
 
 /** How often people say the word beside the one that they mean, each way. */
 const BESIDE = 0.06;
+/** How often something is left of what should be gone: another noise under it, a cure that is none quite. */
+const LEFT_OVER = 0.1;
 
 /** How likely a word is for a change that the network foresees: by ear, in people's words, now and then wrong. */
 export function chance(db: number, is: Change): number {
@@ -29,6 +31,7 @@ export function chance(db: number, is: Change): number {
   const k = CHANGES.indexOf(is);
   // The words at both ends have but one beside them.
   const kept = 1 - BESIDE * (k > 0 && k < BOUNDS.length ? 2 : 1);
-  const said = kept * byEar(k) + BESIDE * (byEar(k - 1) + byEar(k + 1));
+  const left = LEFT_OVER * byEar(0) * (k === 0 ? -1 : k === 1 ? 1 : 0);
+  const said = kept * byEar(k) + BESIDE * (byEar(k - 1) + byEar(k + 1)) + left;
   return SLIP / CHANGES.length + (1 - SLIP) * said;
 }

@@ -56,6 +56,8 @@ export const UNTHOUGHT = {
   since: [0.5, 0.1, 0.2, 0.2],
   nothing: 0.6,
   change: [0.14, 0.08, 0.06, 0.64, 0.08],
+  /** Where the source is taken away with it: a fan, a cooler, what a microphone rightly hears, or a thing beside it. */
+  cut: [0.32, 0.1, 0.05, 0.48, 0.05],
   /** With less gain almost anything is softer. */
   closer: [0.06, 0.62, 0.14, 0.14, 0.04]
 } as const;
@@ -109,13 +111,6 @@ export function sinceOf(code: Hypothesis['code']): readonly [number, number, num
       return [0.7, 0.05, 0.15, 0.1];
   }
 }
-
-/** How often the field that is heard comes from dimmed lamps and their cables: what nobody knows before they are taken down, our own estimate. */
-export const FROM_LAMPS: Readonly<Partial<Record<Hypothesis['code'], number>>> = {
-  pickup: 0.3,
-  electric: 0.35,
-  field: 0.25
-};
 
 /** How often somebody has happened to do a thing before being asked; and the change that one then notices, dB, with its spread. */
 export const HAPPENED = 0.5;

@@ -34,7 +34,7 @@ export interface Situation {
   readonly dead?: string;
   /** Noise that something on the line makes itself, over the playing, dB: its own rectifier's ripple, where nothing else is known of it. */
   readonly own?: {
-    /** Device or cable that makes it. */
+    /** Device or cable that makes it; `air` what comes in by the air, `field` what a small winding picks up. */
     readonly of: string;
     /** Device that it reaches the input from. */
     readonly at: string;

@@ -1,5 +1,5 @@
 import { CABLES } from '../gear/cables';
-import { settingsAt } from '../plan/devices';
+import { modelAt, settingsAt } from '../plan/devices';
 import { diffPlans } from '../plan/diff';
 import { applySteps } from '../plan/steps';
 import { planFaults } from '../plan/integrity';
@@ -81,6 +81,8 @@ const OWN_DB = -30;
 const CORRODED_OHM = 3;
 /** What shield current and signal share in a device with its pin 1 on the board, ohms. */
 const PIN_OHM = 0.06;
+/** How often a field gets into a microphone's coil, against a pickup's: it is small, and often turned against itself. */
+const SMALL_COIL = 0.25;
 /** Of devices that may have it, how much more often it is an input than anything before it. */
 const PIN_AT_INPUT = 2;
 
@@ -160,8 +162,12 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
   const [source] = line.devices;
   const ownDb = OWN_DB + 20 * Math.log10(times);
   // What hangs on the mains hums when its supply is tired; all else may make any noise that a bad part makes.
-  const fed = settingsAt(plan, source).feed.startsWith('mains');
-  put('own-supply', source, { own: { of: source, at: source, db: ownDb } }, fed ? undefined : null, fed ? 1 : 0.5);
+  const { feed } = settingsAt(plan, source);
+  const fed = feed.startsWith('mains');
+  // What has no supply at all has nothing in it that makes a noise but a loose wire.
+  const bare = feed === 'none';
+  const sound = fed ? undefined : bare ? 'crackle' : null;
+  put('own-supply', source, { own: { of: source, at: source, db: ownDb } }, sound, fed ? 1 : bare ? 0.25 : 0.5);
   put('electric', source, { boost: only('electric', source, STRONG.electric * times) });
   // What is demodulated comes in by the air, whatever the mains do.
   put(
@@ -174,8 +180,12 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
     const read = settingsAt(plan, id);
     const kind = id === source ? 'pickup' : 'transformer';
     if ('area' in read.model.params) put(kind, id, { boost: only('winding', id, STRONG.field * times) });
+    // A moving coil, a ribbon and its transformer are windings too, if small ones: nothing of a line as planned.
+    else if (id === source && bare && read.model.ports[0].level === 'microphone')
+      put(kind, id, { own: { of: 'field', at: id, db: ownDb } }, undefined, SMALL_COIL);
     if (read.feed === 'mains-2') put('supply', id, { boost: only('leak', id, STRONG.leak * times) }, 'whine');
   }
+  const balanced = modelAt(plan, source).ports[0].carries === 'balanced';
   const boxes = line.devices.slice(1, -1).filter((id) => settingsAt(plan, id).model.family === 'box');
   for (const id of boxes) put('faulty-box', id, { own: { of: id, at: id, db: ownDb } }, null, 1 / boxes.length);
   line.cables.forEach((id, k) => {
@@ -205,7 +215,7 @@ export function hypothesesFor(plan: Plan, line: Line, times = 1): Hypothesis[] {
       'crackle',
       often
     );
-    if (CABLES[cable.kind].cores === 2 && cable.kind !== 'speaker' && k > 0)
+    if (CABLES[cable.kind].cores === 2 && cable.kind !== 'speaker' && (k > 0 || balanced))
       put('leg', id, { plan: changed((d) => void (d.cables[id].wiring = ['plain', 'cold-open'])) }, undefined, often);
   });
   // A board that is fed has a ground of its own to land pin 1 on.

@@ -8,6 +8,8 @@ import { chance, type Change, CHANGES } from './ear';
 import { dbOf, heard, type Heard, type Stage } from './heard';
 import { type Hypothesis, hypothesesFor, noneOfThese, pairsOfCauses, type Sound, SOUNDS } from './hypotheses';
 import { type Probe, type ProbeId, probesFor } from './probes';
+import { capped, doubted } from './doubt';
+import { OTHERWISE, soundsOf } from './estimates';
 import { SpreadOf } from './spread';
 import {
   noticeChance,
@@ -21,7 +23,6 @@ import {
   type Spread,
   SPREADS,
   UNTHOUGHT,
-  FROM_LAMPS,
   WIGGLED
 } from './first-answers';
 
@@ -80,6 +81,15 @@ const STRENGTHS: readonly (readonly [times: number, share: number])[] = [
   [256, 0.3]
 ];
 const NONE: ReadonlySet<Ask> = new Set();
+/** Tests that take the source away. */
+const CUTS: ReadonlySet<Ask> = new Set([
+  'unplug-box',
+  'short-box',
+  'short-source',
+  'short-input',
+  'volume',
+  'known-line'
+]);
 
 /** A trace of one line: everything is solved on first use and kept. */
 export class Trace {
@@ -189,7 +199,7 @@ export class Trace {
     if (h.code === 'none') return this.#unthought(answer, tried);
     switch (answer.ask) {
       case 'sound':
-        return heardChance(this.soundOf(h), answer);
+        return soundsOf(h.code, this.soundOf(h)).reduce((p, [is, share]) => p + share * heardChance(is, answer), 0);
       case 'since':
         return sinceOf(h.code)[SINCES.indexOf(answer.is)];
       case 'lines':
@@ -202,8 +212,8 @@ export class Trace {
         if (moved) return moved[CHANGES.indexOf(answer.is)];
         const probe = this.probes.find((p) => p.id === answer.ask);
         if (!probe) return 1;
-        const lamps = (answer.ask === 'dimmers-off' && FROM_LAMPS[h.code]) || 0;
-        return lamps * chance(GONE_DB, answer.is) + (1 - lamps) * chance(this.#heardChange(h, probe), answer.is);
+        const [share, db] = OTHERWISE[h.code]?.[answer.ask] ?? [0, 0];
+        return share * chance(db, answer.is) + (1 - share) * chance(this.#heardChange(h, probe), answer.is);
       }
     }
   }
@@ -220,7 +230,9 @@ export class Trace {
         if (answer.is === 'nothing') return UNTHOUGHT.nothing;
         return tried.has(NOTICED_AS[answer.is]) ? 1 : (1 - UNTHOUGHT.nothing) / (NOTICES.length - 1);
       default:
-        return UNTHOUGHT[answer.ask === 'closer' ? 'closer' : 'change'][CHANGES.indexOf(answer.is)];
+        return UNTHOUGHT[answer.ask === 'closer' ? 'closer' : CUTS.has(answer.ask) ? 'cut' : 'change'][
+          CHANGES.indexOf(answer.is)
+        ];
     }
   }
 
@@ -241,6 +253,7 @@ export class Trace {
     const beliefs = this.hypotheses
       .map((hypothesis, k) => ({ hypothesis, share: total > 0 ? weights[k] / total : 0 }))
       .sort((a, b) => b.share - a.share);
+    if (beliefs[0].hypothesis.code === 'none') return capped(beliefs);
     return this.#tested(beliefs[0].hypothesis, answers, tried) ? beliefs : doubted(beliefs);
   }
 
@@ -263,7 +276,7 @@ export class Trace {
       .filter(({ ask }) => !done.has(ask))
       .map(({ ask, minutes }) => {
         const bits = this.#gain(beliefs, ask, tried);
-        return { ask, minutes, bits, worth: bits / (minutes + 0.5) };
+        return { ask, minutes, bits, worth: bits / (minutes + 1) };
       })
       .sort((a, b) => b.worth - a.worth);
   }
@@ -290,18 +303,6 @@ export interface Step {
 
 /** So much likelier under a cause than under none that one has thought of: then a test has spoken for it. */
 const SPEAKS_FOR = 1.4;
-/** What is only told, however well it fits, makes nobody surer than this. */
-const UNTRIED = 0.75;
-
-/** The same with what is over that ceiling given to what nobody has thought of. */
-function doubted(beliefs: readonly Belief[]): Belief[] {
-  const over = Math.max(beliefs[0].share - UNTRIED, 0);
-  if (over === 0 || beliefs[0].hypothesis.code === 'none') return [...beliefs];
-  return beliefs
-    .map((b, k) => ({ ...b, share: k === 0 ? UNTRIED : b.share + (b.hypothesis.code === 'none' ? over : 0) }))
-    .sort((a, b) => b.share - a.share);
-}
-
 const entropy = (shares: readonly number[]): number =>
   -shares.reduce((sum, p) => sum + (p > 0 ? p * Math.log2(p) : 0), 0);
 

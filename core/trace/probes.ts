@@ -16,6 +16,7 @@ export const PROBE_IDS = [
   'turn',
   'unplug-box',
   'short-box',
+  'short-source',
   'short-input',
   'swap-source',
   'swap-lead',
@@ -53,6 +54,7 @@ const MINUTES: Readonly<Record<ProbeId, number>> = {
   turn: 0.5,
   'unplug-box': 0.6,
   'short-box': 1.5,
+  'short-source': 1.5,
   'short-input': 2,
   'swap-source': 2,
   'swap-lead': 2,
@@ -79,6 +81,8 @@ const TURN = 0.25;
 /** What a metre of distance takes off a field of cables, falling with it, and off one of a transformer, falling with its cube. */
 const AWAY = 0.2;
 const AWAY_BOX = 0.03;
+/** What a plug picks up where a microphone was. */
+const NOTHING = 0.001;
 /** What one plays or speaks louder into it, with so much less gain, dB. */
 const CLOSER_DB = 12;
 
@@ -107,11 +111,23 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
   if (held) {
     put('touch', (h) => ({ ...h.situation, boost: damped('electric', source, TOUCH, h.situation.boost) }));
     put('closer', (h) => ({ ...h.situation, gainDb: (h.situation.gainDb ?? 0) - CLOSER_DB }));
-    put('turn', (h) => ({ ...h.situation, boost: damped('winding', source, TURN, h.situation.boost) }));
+    put('turn', (h) => {
+      const { own } = h.situation;
+      const turned = own?.of === 'field' ? { own: { ...own, db: own.db + 20 * Math.log10(TURN) } } : {};
+      return { ...h.situation, ...turned, boost: damped('winding', source, TURN, h.situation.boost) };
+    });
   }
   const box = others.find((id) => modelAt(plan, id).family === 'box');
   if (box) put('unplug-box', (h) => ({ ...h.situation, openAt: box }));
   if (box) put('short-box', (h) => ({ ...h.situation, shortedAt: box }));
+  // A plug of so many ohms as the microphone has, in its place: all that comes into the cable stays.
+  if (!box && model.ports[0].level === 'microphone')
+    put('short-source', (h) => {
+      const bare = withoutOwn(withoutOwn(h.situation, source), 'field');
+      const still = h.code === 'starved' && h.of === source ? { ...bare, hissDb: 0 } : bare;
+      const { boost } = still;
+      return { ...still, boost: (s) => (isOfSource(s, source) ? NOTHING : (boost?.(s) ?? 1)) };
+    });
   put('short-input', (h) => ({ ...h.situation, shortedAt: line.id }));
   const mended = (h: Hypothesis, cable: string): Situation =>
     edit(withoutOwn(h.situation, cable), (d) => {
@@ -179,6 +195,10 @@ export function probesFor(plan: Plan, line: Line): Probe[] {
     }));
   return out;
 }
+
+/** Noise that gets into the source itself, not into its cable. */
+const isOfSource = ({ kind, of }: HumSource, source: string): boolean =>
+  of === source && (kind === 'winding' || kind === 'electric' || kind === 'leak');
 
 /** Causes that lie in the input itself. */
 const isAtInput = (h: Hypothesis, line: Line): boolean =>

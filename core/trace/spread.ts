@@ -2,6 +2,7 @@ import type { SolvedRig } from '../judge/solved-rig';
 import type { Line } from '../plan/lines';
 import type { Plan } from '../plan/schema';
 import { RigHum } from '../rig/hum';
+import { besideOf } from './estimates';
 import { type Spread, spreadChance, SPREADS } from './first-answers';
 import type { Hypothesis } from './hypotheses';
 
@@ -26,7 +27,22 @@ export class SpreadOf {
   }
   /** How likely it is said of a cause that so many lines do it. Of a plan of one line nobody knows what the others would do. */
   chance(h: Hypothesis, is: Spread): number {
-    return this.#base.size === 1 && OF_ALL.has(h.code) ? 1 / SPREADS.length : spreadChance(this.of(h), is);
+    // Of two lines the other one is some others, and all of them.
+    if (this.#base.size === 2 && is !== 'only-this') return (this.#chance(h, 'some') + this.#chance(h, 'all')) / 2;
+    return this.#chance(h, is);
+  }
+  #chance(h: Hypothesis, is: Spread): number {
+    if (this.#base.size === 1 && OF_ALL.has(h.code)) return 1 / SPREADS.length;
+    const beside = besideOf(h.code, this.#isPair(h.of));
+    return (
+      (1 - beside) * spreadChance(this.of(h), is) + (beside / 2) * (spreadChance('some', is) + spreadChance('all', is))
+    );
+  }
+  /** Whether a cable is a multicore's pair, with another line's beside it. */
+  #isPair(cable: string | null): boolean {
+    const { cables } = this.plan;
+    const isPair = (id: string): boolean => cables[id]?.kind === 'multicore';
+    return cable !== null && isPair(cable) && Object.keys(cables).some((id) => id !== cable && isPair(id));
   }
   of(h: Hypothesis): Spread {
     if (!OF_ALL.has(h.code)) return 'only-this';

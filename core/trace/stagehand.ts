@@ -28,6 +28,7 @@ const NO_CURE: ReadonlySet<ProbeId> = new Set([
   'touch',
   'unplug-box',
   'short-box',
+  'short-source',
   'short-input',
   'wiggle',
   'phantom-off',

@@ -13,9 +13,11 @@ export interface Traced {
 }
 /** Sure enough to stop; and as long as anybody asks. */
 export const SURE = 0.9;
+/** That it is nothing of all this is never as sure, and asked for no longer. */
+const SURE_OF_NONE = 0.8;
 const MOST_ASKS = 12;
 /** A question that tells less than this is not asked, bits. */
-export const LEAST_BITS = 0.03;
+export const LEAST_BITS = 0.05;
 /** Goes through a trace of a simulated rig by what tells most. */
 export const traced = (
   rig: FaultyRig,
@@ -31,9 +33,10 @@ export function tracedBy(trace: Trace, says: (ask: Ask) => Answer | null): Trace
   let minutes = 0;
   for (;;) {
     const beliefs = trace.beliefs(answers);
-    const [next] = beliefs[0].share >= SURE || asks.length >= MOST_ASKS ? [] : trace.next(beliefs, answers, skipped);
-    if (!next || next.bits < LEAST_BITS)
-      return { asks, minutes, cause: beliefs[0].hypothesis, share: beliefs[0].share };
+    const [{ hypothesis, share }] = beliefs;
+    const sure = share >= (hypothesis.code === 'none' ? SURE_OF_NONE : SURE);
+    const [next] = sure || asks.length >= MOST_ASKS ? [] : trace.next(beliefs, answers, skipped);
+    if (!next || next.bits < LEAST_BITS) return { asks, minutes, cause: hypothesis, share };
     asks.push(next.ask);
     minutes += next.minutes;
     const answer = says(next.ask);

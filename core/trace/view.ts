@@ -48,6 +48,7 @@ const NO_CURES: ReadonlySet<ProbeId> = new Set([
   'unplug-box',
   'mute-source',
   'short-box',
+  'short-source',
   'short-input',
   'volume',
   'wiggle',

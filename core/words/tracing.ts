@@ -127,6 +127,8 @@ export function askText(ask: Ask): string {
       return 'Have the player or the instrument turn 90 degrees.';
     case 'short-box':
       return 'Mute. Pull the lead from the DI and put in a shorting plug. Unmute.';
+    case 'short-source':
+      return 'Mute, phantom off. Unplug the microphone and put a plug with 150 ohms on the end of its cable. Unmute.';
     case 'short-input':
       return 'Mute, phantom off. Pull the plug at the input and put in a shorting plug. Unmute.';
     case 'swap-source':

@@ -140,7 +140,8 @@ function faultsOf({ plan }: Stage, line: Line, base: number, random: Random): (r
   put(1.2, {
     code: 'own-supply',
     of: source,
-    sounds: feed.startsWith('mains') ? ['hum', 'buzz'] : ['hiss', 'crackle', 'hum'],
+    // What has no supply does not hiss.
+    sounds: feed.startsWith('mains') ? ['hum', 'buzz'] : [feed === 'none' ? 'crackle' : 'hiss', 'crackle', 'hum'],
     put: makes({ of: source, at: source, power: loud() })
   });
   put(1, {

@@ -51,6 +51,11 @@ export function triedOn(test: ProbeId, state: State, { planned, line, faults, ra
       return box ? { ...state, cut: { device: box, short: false } } : null;
     case 'short-box':
       return box ? { ...state, cut: { device: box, short: true } } : null;
+    case 'short-source':
+      return ['winding', 'electric'].reduce(
+        (s, kind) => scaled(s, kind, source, 0.001),
+        silent(state, source, 'starved')
+      );
     case 'short-input':
       return { ...state, cut: { device: line.id, short: true } };
     case 'swap-source':
