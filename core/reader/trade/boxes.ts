@@ -48,6 +48,9 @@ const isLast = (pieces: readonly Piece[], k: number): boolean =>
     .slice(k + 1)
     .every(({ read }) => !['box', 'di', 'input', 'source', 'amp', 'channels', 'channel', 'number'].includes(read.is));
 
+/** "laptop summed to mono, DI": of what has two sides, by the box that is made for it. */
+const isSummed = (pieces: readonly Piece[], source: string): boolean =>
+  ['headphone', 'consumer-player'].includes(source) && pieces.some((p) => p.read.is === 'mono' && /sum/i.test(p.text));
 /** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
 const usualDi = (source: string): string =>
   modelOf(source).ports[0].level === 'speaker' ? 'speaker-di' : isPickup(source) ? 'active-di' : 'passive-di';
@@ -191,7 +194,9 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
             ? 'media-di-stereo'
             : isOfPedals(pieces, found)
               ? 'preamp-di'
-              : usualDi(source.model);
+              : isSummed(pieces, source.model)
+                ? 'media-di'
+                : usualDi(source.model);
       assumed = !found.sure && kind === null && !ten;
       if (found.model === 'active-di' && ten) found.model = 'active-di-10m';
     }

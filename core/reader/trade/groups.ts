@@ -1,5 +1,20 @@
+import { isEachTaken } from './each-taken';
 import { inFull, shortKit } from './kit-letters';
-import { inBrackets, isRig, OF_ALL, partsOf, sharedFrom, tells, textOf, withoutSection } from './parts-of-text';
+import {
+  ARROW,
+  inBrackets,
+  isRig,
+  MANY_OF,
+  OF_ALL,
+  partsOf,
+  plays,
+  sharedFrom,
+  tells,
+  TELLS_WHICH,
+  textOf,
+  WAYS,
+  withoutSection
+} from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
 import { channelRun, channelsSaid, howMany, isMany } from './sides';
@@ -8,7 +23,6 @@ import { channelRun, channelsSaid, howMany, isMany } from './sides';
 
 /** It says how it is taken. */
 const kind = ({ read }: Piece): boolean => ['source', 'di', 'box', 'quality', 'magnetic'].includes(read.is);
-const plays = (p: Piece): boolean => (!p.named && p.read.is === 'instrument') || isRig(p);
 
 /**
  * What was typed, by the things that are said in it; null where it is one thing, or they are not as many as the channels.
@@ -35,7 +49,7 @@ export function groupsOf(text: string, pieces: readonly Piece[], count: (text: s
       const kit = alike === null && parted.length > 2 && heads.every((one) => count(one) === 1) && shortKit(text);
       const each = countsUp(heads) ?? (kit || heads.every((one) => SO_MANY.test(one)) ? heads : null);
       if (each) return each.map((one) => ({ text: one, channels: [] }));
-      if (isBand(text, pieces) && heads.every((one) => count(one) > 0))
+      if ((isBand(text, pieces) || isEachTaken(text, pieces)) && heads.every((one) => count(one) > 0))
         return heads.map((one) => ({ text: one, channels: [] }));
       continue;
     }
@@ -103,17 +117,9 @@ function isBand(text: string, pieces: readonly Piece[]): boolean {
         : []
     )
   );
-  const ways = ['length', 'input', 'box', 'amp', 'level', 'ohm'];
-  return (
-    played.size > 2 && !played.has('programme') && !ARROW.test(text) && !pieces.some((p) => ways.includes(p.read.is))
-  );
+  return played.size > 2 && !played.has('programme') && !ARROW.test(text) && !pieces.some((p) => WAYS.has(p.read.is));
 }
-/** Of which a kit or a section has several that are unlike. */
-const MANY_OF: ReadonlySet<string> = new Set(['drums', 'percussion', 'brass', 'saxophone', 'flute']);
 const BARE_GUITAR = /(?<!(?:acoustic|electric|el|elec|bass)\.?\s)\b(?:gtrs?|guitars?)\b/i;
-/** "5-string violin, electric" is one. */
-const TELLS_WHICH = /^(?:\d|five|elec(?:tric)?$|acoustic$|pedals?$)/i;
-const ARROW = /->|=>|→|>|\b(?:to|into|via|through)\b/;
 
 const sum = (some: readonly number[]): number => some.reduce((a, b) => a + b, 0);
 const isOfKit = (one: string): boolean => inFull(one) !== undefined;

@@ -27,6 +27,17 @@ const RIG = /^(?:guitar|gtr|bass|ampd|amped|combo|[124]x1[02]|half|full)\b(?!.*\
 /** Something that is heard: what tells what there is, or an amplifier that a microphone stands before. */
 export const sounds = (p: Piece): boolean => tells(p) || isRig(p);
 
+/** It plays: an instrument, or an amplifier that somebody plays. */
+export const plays = (p: Piece): boolean => (!p.named && p.read.is === 'instrument') || isRig(p);
+/** Of which a kit or a section has several that are unlike. */
+export const MANY_OF: ReadonlySet<string> = new Set(['drums', 'percussion', 'brass', 'saxophone', 'flute']);
+/** It tells which of them it is: "5-string violin, electric" is one. */
+export const TELLS_WHICH = /^(?:\d|five|elec(?:tric)?$|acoustic$|pedals?$)/i;
+/** Which way it goes: then it is one thing. */
+export const WAYS: ReadonlySet<string> = new Set(['length', 'input', 'box', 'amp', 'level', 'ohm']);
+/** Words and signs of a way. */
+export const ARROW = /->|=>|→|>|\b(?:to|into|via|through)\b/;
+
 /** Pieces by the part that they stand in. */
 export function partsOf(pieces: readonly Piece[]): Piece[][] {
   const parts = new Map<number, Piece[]>();

@@ -2,6 +2,7 @@ import { checkSetting, givesPhantom, hasTrait, mainOut, modelOf, wantsPhantom } 
 import { type LineSpec, MOST_BOXES } from '../../plan/spec';
 import { cutText } from '../../text/well-formed';
 import { cut } from './cut';
+import { playersAndDis } from './player-di';
 import type { Piece } from './pieces';
 import { boxesOf, kindAlone } from './boxes';
 import { MICS } from './evidence';
@@ -18,7 +19,7 @@ import { turned, turnedRound } from './turned';
 import { saidOfOne } from './one-of-two';
 import { applySettings } from './settings';
 import type { Assumed, TradeReading } from './reading';
-import { doubled, eachOf, manyOf, takesEach } from './several';
+import { doubled, eachOf, manyOf, takesEach, unlikeOf } from './several';
 import { thruOf, thruSpec } from './thru';
 import { channelsSaid, counted, countOf, isOutput, sidesOf } from './sides';
 
@@ -38,7 +39,10 @@ const MOST_LINES = 32;
 export function readTrade(text: string, options: Options = {}): TradeReading {
   const round = turnedRound(text, options, readTrade);
   if (round) return round;
-  const pieces = kindAlone(text, leadingNumber(bareMetres(asItsOwn(fromAux(text, cut(text, options.row))))));
+  const pieces = kindAlone(
+    text,
+    leadingNumber(bareMetres(asItsOwn(fromAux(text, playersAndDis(text, cut(text, options.row))))))
+  );
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
   const each = doubled(text, pieces, options, readTrade) ?? eachOf(text, pieces, options, readTrade);
@@ -55,6 +59,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   }
   const more =
     takesEach(text, pieces, options, readTrade) ??
+    unlikeOf(text, pieces, options, readTrade) ??
     bothOf(text, pieces, options, readTrade) ??
     manyOf(text, pieces, options, readTrade);
   if (more) return more;

@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { told } from '../../tests/told';
 import { shortKit } from './kit-letters';
 import { readTrade } from './read';
-
-/** Each line as "name: source channel". */
-const told = (text: string): string =>
-  readTrade(text)
-    .specs.map((s) => `${s.name}: ${s.source.model}${s.box ? ` ${s.box.model}` : ''} ${s.channel ?? '-'}`)
-    .join(', ');
 
 describe('several things in one breath', () => {
   it.each([

@@ -2,6 +2,7 @@ import { cutText } from '../../text/well-formed';
 import type { Piece } from './pieces';
 import type { Options } from './read';
 import type { LineSpec } from '../../plan/spec';
+import { byCommas } from './by-commas';
 import { groupsOf } from './groups';
 import { inFull } from './kit-letters';
 import { ownChannels } from './own-channels';
@@ -157,15 +158,23 @@ export const doubled: Split = (text, pieces, options, read) => {
 export const eachOf: Split = (text, pieces, options, read) => joined(ownChannels(text, pieces), pieces, options, read);
 /** Three ways and more of taking one thing, a channel for each. @param read reads one of them */
 export const takesEach: Split = (text, pieces, options, read) => joined(takesOf(text, pieces), pieces, options, read);
+/** Things between commas, of which one at least is several lines: "bass DI + mic, vox". @param read reads one of them */
+export const unlikeOf: Split = (text, pieces, options, read) =>
+  joined(byCommas(text, pieces, counter(options, read), true), pieces, options, read);
 /** An instrument for every channel, or groups of them that are as many together. @param read reads one of them */
 export const manyOf: Split = (text, pieces, options, read) =>
   joined(asManyAs(text, pieces), pieces, options, read) ??
   joined(
-    groupsOf(text, pieces, (one) => lines(read(one, options)) || lines(read(one, { ...options, channel: 1 }))),
+    groupsOf(text, pieces, counter(options, read)) ?? byCommas(text, pieces, counter(options, read), false),
     pieces,
     options,
     read
   );
+
+const counter =
+  (options: Options, read: Reader) =>
+  (one: string): number =>
+    lines(read(one, options)) || lines(read(one, { ...options, channel: 1 }));
 
 /** How many lines there are in it; what goes on by a thru is one more, and no line of its own. */
 const lines = (reading: TradeReading): number => reading.specs.filter((s) => !s.thru).length;

@@ -63,6 +63,9 @@ export function inputOf(pieces: readonly Piece[], source: Source, boxes: readonl
     const goes = read.is === 'filler' && !p.named && isWayIn(pieces, k);
     const bareInput = goes || (alone && WAY_IN.test(p.text)) ? `${p.text.toLowerCase()}-in` : null;
     if (bareInput) return [{ model: bareInput, at: p.from, weight: alone ? 1 : 1.2 }];
+    // "XLR out, mic level": what is that soft goes where a microphone goes.
+    if (read.is === 'filler' && MIC_LEVEL.test(p.text) && boxes.length === 0)
+      return [{ model: 'mic-in', at: p.from, weight: 0.9 }];
     // "to desk jack": a jack of a desk takes lines.
     const socket = read.is === 'cable' && /^(?:trs|ts|jacks?)$/i.test(p.text) && DESK.test(pieces[k - 1]?.text ?? '');
     if (socket && isAtItsEnd(pieces, k)) return [{ model: 'line-in', at: p.from, weight: 1.2 }];
@@ -99,6 +102,7 @@ function isConsumers(pieces: readonly Piece[], at: number): boolean {
   );
 }
 const isNumbering = ({ read }: Piece): boolean => ['channels', 'channel', 'number'].includes(read.is);
+const MIC_LEVEL = /^(?:switched to )?mic[ -]level$/i;
 /** How one goes in, said in a word. */
 const WAY_IN = /^(?:mic|line|instrument)$/i;
 /** A bare "mic" or "line" at the end of the way, which tells where that is. */

@@ -1062,7 +1062,6 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['theremin line jack out 10 m unbal to stagebox', '1|line-unbalanced|-|mic-in|10|-|-'],
   ['MIDI sound module stereo TS out 5m DI x2', '2|line-unbalanced|di|?|5|-|-'],
   ['bagpipes dyn 1m', '1|dynamic-mic|-|?|1|-|-'],
-  ['didgeridoo dyn, loop station out DI', '1|line-unbalanced|di|?|-|-|-'],
   ['beatboxer dyn, compressor insert', '1|dynamic-mic|-|insert-return|-|-|-'],
   ['phone call-in: mobile headphone out to desk line, 5 m', '1|headphone|-|line-in|5|-|-'],
   ["interpreters' booth headset mics x2", '2|lavalier|-|?|-|-|-'],

@@ -104,7 +104,7 @@ export const REST: readonly Row[] = [
   ],
   [
     { is: 'mono' },
-    'left side|right side|left output|right output|left line output|right line output|left out|right out|left channel|right channel|left leg|right leg|left hand output|right hand output|one side|one channel|mono|single|left only|l only|right only|r only|mono sum|mono only|summed'
+    'left side|right side|left output|right output|left line output|right line output|left out|right out|left channel|right channel|left leg|right leg|left hand output|right hand output|one side|one channel|mono|single|left only|l only|right only|r only|mono sum|mono only|summed|summed to mono|sum to mono|summed mono|sum mono|mono summed|summing to mono'
   ],
   [{ is: 'click' }, '+ click|+ clk|and click|plus click|plus clk|& click|& clk'],
   [

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { told } from '../../tests/told';
+
+describe('things that stand between commas', () => {
+  it.each([
+    ['laptop DI 5', 'Laptop: headphone passive-di 5'],
+    ['playback DI 7/8', 'Playback 1: interface-out passive-di 7, Playback 2: interface-out passive-di 8'],
+    ['stereo laptop DI 3/4', 'Laptop L: headphone passive-di 3, Laptop R: headphone passive-di 4'],
+    ['laptop summed to mono, DI', 'Laptop: headphone media-di -'],
+    ['FX return L R 33 34 line', 'FX return L: line-balanced 33, FX return R: line-balanced 34'],
+    ['bass DI, keys DI', 'Bass: passive-bass active-di -, Keys: line-unbalanced passive-di -'],
+    ['kick mic, bass DI', 'Kick mic: dynamic-mic -, Bass: passive-bass active-di -'],
+    ['lav, laptop DI', 'Lav: lavalier -, Laptop: headphone passive-di -'],
+    ['bass DI, bass mic', 'Bass DI: passive-bass active-di -, Bass mic: dynamic-mic -'],
+    ['kick in, kick out', 'Kick in: dynamic-mic -, Kick out: dynamic-mic -'],
+    ['trumpet wireless, sax wireless', 'Trumpet: wireless-receiver -, Sax: wireless-receiver -'],
+    ['looper DI, vox dyn', 'Looper: line-unbalanced passive-di -, Vox: dynamic-mic -'],
+    [
+      'acoustic guitar DI + mic, vox',
+      'Acoustic guitar DI: acoustic-preamp passive-di -, Acoustic guitar mic: condenser-mic -, Vox: dynamic-mic -'
+    ],
+    ['DJ L/R, MC mic', 'DJ L: interface-out -, DJ R: interface-out -, MC mic: dynamic-mic -'],
+    [
+      'vox dyn, playback DI L/R 12/13',
+      'Vox: dynamic-mic -, Playback L: interface-out passive-di 12, Playback R: interface-out passive-di 13'
+    ],
+    [
+      'cello pickup DI and clip mic, piano L/R',
+      'Cello DI: piezo active-di -, Cello mic: condenser-mic -, Piano L: line-unbalanced -, Piano R: line-unbalanced -'
+    ],
+    ['keys stereo, vox', 'Keys L: line-unbalanced -, Keys R: line-unbalanced -, Vox: dynamic-mic -'],
+    [
+      'upright pickup + mic, nylon gtr DI, vox dyn, 1-4',
+      'Upright pickup: piezo 1, Upright mic: condenser-mic 2, Nylon gtr: acoustic-preamp passive-di 3, Vox: dynamic-mic 4'
+    ],
+    [
+      'lead vox, gtr DI + amp mic, bass DI 1-4',
+      'Lead vox: dynamic-mic 1, Gtr DI: single-coil active-di 2, Gtr mic: dynamic-mic 3, Bass: passive-bass active-di 4'
+    ],
+    [
+      'playback L/R, click, MD talkback',
+      'Playback L: interface-out -, Playback R: interface-out -, Playback click: interface-out -, MD talkback: dynamic-mic -'
+    ],
+    [
+      'DJ mixer L/R DI, sax clip',
+      'DJ mixer L: line-balanced passive-di -, DJ mixer R: line-balanced passive-di -, Sax clip: condenser-mic -'
+    ],
+    [
+      'vocal, keys (stereo), sub bass synth',
+      'Vocal: dynamic-mic -, Keys L: line-unbalanced -, Keys R: line-unbalanced -, Sub bass synth: line-unbalanced -'
+    ],
+    [
+      'presenter lav, video playback stereo, Q&A handheld',
+      'Presenter: lavalier -, Video playback L: interface-out -, Video playback R: interface-out -, Q&A handheld: dynamic-mic -'
+    ],
+    [
+      'worship leader vox, acoustic DI, keys L/R',
+      'Worship leader vox: dynamic-mic -, Acoustic: acoustic-preamp passive-di -, Keys L: line-unbalanced -, Keys R: line-unbalanced -'
+    ],
+    ['gtr cab 2 mics, vox', 'Gtr cab 1: dynamic-mic -, Gtr cab 2: dynamic-mic -, Vox: dynamic-mic -'],
+    ['didgeridoo dyn, loop station out DI', 'Didgeridoo: dynamic-mic -, Loop station: line-unbalanced passive-di -'],
+    ['MC handheld, laptop audio', 'MC handheld: dynamic-mic -, Laptop audio: headphone -']
+  ])('%s', (text, lines) => expect(told(text)).toBe(lines));
+
+  it.each([
+    ['bass, compressor, DI, 5', 'Bass: passive-bass active-di 5'],
+    ['lead voc, radio, ch 10', 'Lead voc: wireless-receiver 10'],
+    ['lav on presenter, wired, XLR module, ch 3', 'Presenter: lavalier 3'],
+    ['violin - DI, clip-on piezo, 12', 'Violin: piezo active-di 12'],
+    ['guitar, onboard preamp, passive DI', 'Guitar: acoustic-preamp passive-di -'],
+    [
+      'overhead pair + kick, minimal drum micing',
+      'Overhead L: condenser-mic -, Overhead R: condenser-mic -, Kick: dynamic-mic -'
+    ]
+  ])('%s is of one thing', (text, lines) => expect(told(text)).toBe(lines));
+
+  it('as many channels as lines, or as the last of them needs, and nothing between', () => {
+    const lines = (text: string): number =>
+      told(text)
+        .split(', ')
+        .filter((one) => one.startsWith('Keys')).length;
+    expect(told('keys stereo, vox 1-3')).toBe(
+      'Keys L: line-unbalanced 1, Keys R: line-unbalanced 2, Vox: dynamic-mic 3'
+    );
+    expect(told('vox, keys stereo 1/2')).toBe(
+      'Vox: dynamic-mic -, Keys L: line-unbalanced 1, Keys R: line-unbalanced 2'
+    );
+    expect(lines('vox dyn, keys stereo 1-5')).toBe(0);
+  });
+
+  it('two strange words are a name, three are talk', () => {
+    expect(told('keys stereo, zorb quill vox')).toMatch(/vox: dynamic-mic -$/i);
+    expect(told('keys stereo, zorb quill mumf vox')).not.toMatch(/vox: dynamic-mic -$/i);
+  });
+});
