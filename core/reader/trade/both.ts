@@ -61,6 +61,8 @@ const ofEach = (behind: string): string =>
     .filter((part) => /\b(?:each|both|all)\b|\b(?:2|two)\s*x?\s*di'?s?\b|\bdi'?s\b/i.test(part))
     .map((part) => `,${part}`)
     .join('');
+/** "mag + piezo into dual DI": a channel of it for each. */
+const DUAL_DI = /^[^,;]*\b(?:dual|stereo|twin|two|2\s*x?)[\s-]+(?:(?:active|passive)\s+)?dis?\b/i;
 /** Where a text falls into two takes, one of them by a microphone; null where it does not. */
 function splitOf(text: string, pieces: readonly Piece[]): Split | null {
   const prefix = pieces.some((p) => p.named) ? (/^[^:|]{1,60}?:\s/.exec(text)?.[0] ?? '') : '';
@@ -102,9 +104,10 @@ function splitOf(text: string, pieces: readonly Piece[]): Split | null {
         .replace(/\bboth\b/gi, '')
         // Of each half there is one.
         .replace(/\b(?:two|2)\s*(?:ch(?:an(?:nel)?)?s?|lines?|inputs?)\b/gi, '');
+    const dual = one === 'pickup' && DUAL_DI.test(text.slice(to)) ? ', DI' : '';
     return {
       halves: [
-        half(text.slice(0, from) + ofEach(text.slice(to)), before, one),
+        half(text.slice(0, from) + dual + ofEach(text.slice(to)), before, one),
         half(prefix + whose + text.slice(to), after, other)
       ],
       takes: [one, other]

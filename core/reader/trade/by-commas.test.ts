@@ -59,7 +59,28 @@ describe('things that stand between commas', () => {
     ],
     ['gtr cab 2 mics, vox', 'Gtr cab 1: dynamic-mic -, Gtr cab 2: dynamic-mic -, Vox: dynamic-mic -'],
     ['didgeridoo dyn, loop station out DI', 'Didgeridoo: dynamic-mic -, Loop station: line-unbalanced passive-di -'],
-    ['MC handheld, laptop audio', 'MC handheld: dynamic-mic -, Laptop audio: headphone -']
+    ['MC handheld, laptop audio', 'MC handheld: dynamic-mic -, Laptop audio: headphone -'],
+    [
+      'house band: kit 2 mics, bass DI, gtr amp, keys L/R',
+      'Kit 1: dynamic-mic -, Kit 2: dynamic-mic -, Bass: passive-bass active-di -, Gtr amp: dynamic-mic -, Keys L: line-unbalanced -, Keys R: line-unbalanced -'
+    ],
+    [
+      'pedal steel amp mic, agogo DI, fiddle DI 4 5 6',
+      'Pedal steel: dynamic-mic 4, Agogo: piezo active-di 5, Fiddle: piezo active-di 6'
+    ],
+    [
+      'lectern gooseneck, Q&A handheld x2, laptop',
+      'Lectern gooseneck: condenser-mic -, Q&A handheld 1: dynamic-mic -, Q&A handheld 2: dynamic-mic -, Laptop: headphone -'
+    ],
+    [
+      'keys stereo, sub synth DI',
+      'Keys L: line-unbalanced -, Keys R: line-unbalanced -, Sub synth: line-unbalanced passive-di -'
+    ],
+    [
+      'nylon guitar blend: mag + piezo into dual DI 7 8',
+      'Nylon guitar blend pickup: soundhole-magnetic active-di 7, Nylon guitar blend DI: piezo active-di 8'
+    ],
+    ['sub-mix from drum electronics L/R line', 'Sub-mix L: line-unbalanced -, Sub-mix R: line-unbalanced -']
   ])('%s', (text, lines) => expect(told(text)).toBe(lines));
 
   it.each([
@@ -71,7 +92,14 @@ describe('things that stand between commas', () => {
     [
       'overhead pair + kick, minimal drum micing',
       'Overhead L: condenser-mic -, Overhead R: condenser-mic -, Kick: dynamic-mic -'
-    ]
+    ],
+    [
+      'organ L/R into 2 passive DIs, 20 m to desk',
+      'Organ L: line-unbalanced passive-di -, Organ R: line-unbalanced passive-di -'
+    ],
+    ['bass direct out of head', 'Bass: bass-amp-out -'],
+    ["banjo mic'd, sm cond", 'Banjo: condenser-mic -'],
+    ['upright piano, dynamic behind soundboard', 'Upright piano: dynamic-mic -']
   ])('%s is of one thing', (text, lines) => expect(told(text)).toBe(lines));
 
   it('as many channels as lines, or as the last of them needs, and nothing between', () => {

@@ -9,7 +9,8 @@ import { channelsSaid, howMany } from './sides';
 const TALK = /\b(?:sings?|plays?|if|you|we|they|have|has|needs?|wants?|can|could)\b/i;
 /** Words of a name at most. */
 const MOST_UNKNOWN = 2;
-const unknown = ({ pieces }: Segment): number => pieces.filter(({ read }) => read.is === 'unknown').length;
+const isUnknown = ({ read }: Piece): boolean => read.is === 'unknown';
+const unknown = ({ pieces }: Segment): number => pieces.filter(isUnknown).length;
 
 interface Segment {
   readonly text: string;
@@ -29,8 +30,15 @@ export function byCommas(
   count: (text: string) => number,
   unlike: boolean
 ): One[] | null {
-  if (pieces.some((p) => p.named) || ARROW.test(text) || pieces.some((p, k) => isWay(p, pieces[k + 1]))) return null;
-  const heads = joinedUp(segmentsOf(text, pieces));
+  // "house band: kit, bass DI, vox": what stands before the colon is nobody's.
+  if (pieces.some((p) => p.named && p.read.is !== 'unknown' && p.read.is !== 'filler')) return null;
+  if (ARROW.test(text) || pieces.some((p, k) => isWay(p, pieces[k + 1]))) return null;
+  const heads = joinedUp(
+    segmentsOf(
+      text,
+      pieces.filter((p) => !p.named)
+    )
+  );
   if (!heads || heads.length < 2) return null;
   // "the keys player sings too so 4 if you have them" tells of people, and no line.
   if (heads.some((one) => TALK.test(one.text) || unknown(one) > MOST_UNKNOWN)) return null;
@@ -52,11 +60,13 @@ export function byCommas(
 function segmentsOf(text: string, pieces: readonly Piece[]): Segment[] {
   const ends = [...text.matchAll(/\s*[,;]\s*/g)].filter(
     ({ index, 0: comma }) =>
+      index >= (pieces[0]?.from ?? 0) &&
       !pieces.some((p) => p.from <= index && p.to >= index + comma.length) &&
       !inBrackets(text, { ...pieces[0], from: index })
   );
+  const start = pieces[0]?.from ?? 0;
   const cuts = [
-    { from: 0, to: 0 },
+    { from: start, to: start },
     ...ends.map(({ index, 0: comma }) => ({ from: index, to: index + comma.length })),
     { from: text.length, to: text.length }
   ];
@@ -72,9 +82,10 @@ function partOf(here: readonly Piece[]): Part | null {
   // A click is played back along with the tracks; "electric" by itself tells which violin.
   const alone = here.length === 1 && (/^cl(?:ic)?k$/i.test(here[0].text) || TELLS_WHICH.test(here[0].text));
   if (alone || here.some(({ read, text }) => read.is === 'source' && PROCESSOR.test(text))) return null;
-  const named = here.filter((p) => !WHOLE_KIT.test(p.text));
+  const named = here.filter((p) => !WHOLE_KIT.test(p.text) || isCounted(here));
   const part = taken(named);
-  const player = named.find(plays) ?? part.player;
+  // "agogo DI": a word that nobody knows plays, where a DI behind it takes it.
+  const player = named.find(plays) ?? part.player ?? (part.by === 'di' ? named.slice(0, 1).find(isUnknown) : undefined);
   return player && (!goesOn(player) || isCounted(here)) ? { ...part, player } : null;
 }
 /** It says how what stands before it goes on: a receiver, a preamp, a module. */

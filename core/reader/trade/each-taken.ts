@@ -44,18 +44,21 @@ export function isOther(one: Part, other: Part): boolean {
   const [a, b] = [instrumentOf(one), instrumentOf(other)];
   if (a === null || a !== b || one.by !== other.by) return true;
   const names = one.player!.text.toLowerCase() !== other.player!.text.toLowerCase();
-  return names && (one.by === 'di' || MANY_OF.has(a) || a === 'keys');
+  return names && (one.by === 'di' || MANY_OF.has(a) || UNLIKE.has(a));
 }
+/** Of these two that are called by two names are two. */
+const UNLIKE: ReadonlySet<string> = new Set(['keys', 'speech']);
 const instrumentOf = ({ player }: Part): string | null =>
-  player?.read.is === 'instrument' ? player.read.instrument : null;
+  player?.read.is === 'instrument' || player?.read.is === 'source' ? (player.read.instrument ?? null) : null;
 
 const modelIn = ({ read }: Piece): string | null => (read.is === 'source' ? read.model : null);
 /** A microphone that is called by what it stands before, a transmitter's receiver, or a thing with an output of its own. */
 function isDevice(p: Piece): boolean {
   const model = modelIn(p);
   if (model === null || p.named || isPickup(model)) return false;
-  return MICS.has(model) ? /\bmics?$/i.test(p.text) && !OF_NO_THING.test(p.text) : true;
+  return MICS.has(model) ? instrumentOfMic(p) || (/\bmics?$/i.test(p.text) && !OF_NO_THING.test(p.text)) : true;
 }
+const instrumentOfMic = ({ read }: Piece): boolean => read.is === 'source' && read.instrument !== undefined;
 /** It tells which kind of microphone, and of nothing. */
 const OF_NO_THING =
   /^(?:dyn|cond|rib|small|large|sdc|ldc|pencil|boundary|shotgun|clip|mics?|spot|stereo|tube|valve|vocal cond)/i;

@@ -157,7 +157,7 @@ function countsUp(heads: readonly string[]): string[] | null {
   return behind === '' ? null : said.map((m) => `${m![1]} ${m![2]}${m![3].trim() ? m![3] : ` ${behind}`}`);
 }
 const SO_MANY =
-  /^\s*\d{1,2}\s*x?\s+\p{L}|^\s*\p{L}+\s+x\s?\d|\bl\s?\/\s?r\b|\bpair\b|\b\d{1,2}\s*x?\s*(?:ohs?|overheads?|conds?|condensers?|dyns?|mics|ribbons?|clips|lavs|spots)\b/iu;
+  /^\s*\d{1,2}\s*x?\s+(?!(?:m|ft|feet|met(?:re|er)s?)\b)\p{L}|^\s*\p{L}+\s+x\s?\d|\bl\s?\/\s?r\b|\bpair\b|\b\d{1,2}\s*x?\s*(?:ohs?|overheads?|conds?|condensers?|dyns?|mics|ribbons?|clips|lavs|spots)\b/iu;
 
 /** Ways to part it, the likeliest first. */
 function headsOf(text: string, pieces: readonly Piece[]): string[][] {

@@ -57,7 +57,7 @@ export const BETWEEN: readonly Row[] = [
   ),
   [
     { is: 'preamp' },
-    'preamp|pre amp|tube preamp|valve preamp|tube pre|valve pre|rack preamp|channel strip|vorverstarker|vorverstärker'
+    'preamp|pre amp|tube preamp|valve preamp|tube pre|valve pre|rack preamp|rack pre|outboard preamp|outboard pre|channel strip|vorverstarker|vorverstärker'
   ],
   // Boxes
   box(

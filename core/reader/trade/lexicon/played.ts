@@ -90,7 +90,7 @@ export const PLAYED: readonly Row[] = [
   instrument(
     'drums',
     'line-unbalanced',
-    'electronic drum kit|electric drum kit|batterie electronique|bateria electronica|batteria elettronica|e schlagzeug|elektronisches schlagzeug|elektronische drums|elektronisch drumstel|pad|multi pad|trigger pad|pad module|drum pads|electronic kit|electric drums|digital drums|e drum brain|e kit brain|e drums|edrums|e drum|electronic drums|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|kick trigger|kick drum trigger|snare trigger|drum triggers|triggers|drum sampler|drum synth|perc synth|percussion synth|sampler pad|sampler pads|trigger pads|pads drummer|multi pads|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
+    'electronic drum kit|electric drum kit|batterie electronique|bateria electronica|batteria elettronica|e schlagzeug|elektronisches schlagzeug|elektronische drums|elektronisch drumstel|pad|multi pad|trigger pad|pad module|drum pads|electronic kit|electric drums|digital drums|e drum brain|e kit brain|e drums|edrums|e drum|electronic drums|drum electronics|e kit|e drum module|drum module|drum brain|drum machine|drum computer|drumcomputer|drum pad|drum trigger|trigger module|sample pad|sampling pad|kick trigger|kick drum trigger|snare trigger|drum triggers|triggers|drum sampler|drum synth|perc synth|percussion synth|sampler pad|sampler pads|trigger pads|pads drummer|multi pads|drum sample pad|perc pad|perc sample pad|percussion pad|sample pads|electronic kit|beatbox machine'
   ),
   // Drums and percussion
   instrument(

@@ -109,7 +109,7 @@ export const REST: readonly Row[] = [
   [{ is: 'click' }, '+ click|+ clk|and click|plus click|plus clk|& click|& clk'],
   [
     { is: 'channel' },
-    'ch|chan|channel|chnl|chs|chans|channels|kanal|kanaal|canal|ch no|channel no|inputs|input|in|desk channel|desk ch|desk channels|kan|canale|canali|voie|voies|kanaal nr|canales|channel strip|chn|cnl'
+    'ch|chan|channel|chnl|chs|chans|channels|kanal|kanaal|canal|ch no|channel no|inputs|input|in|desk channel|desk ch|desk channels|kan|canale|canali|voie|voies|kanaal nr|canales|chn|cnl'
   ],
   [{ is: 'count', count: 2 }, 'two|zwei|twee|due|dois|duas|deux|dos|tva|both|twin|couple of|2 off|duo'],
   [{ is: 'count', count: 3 }, 'three|drei|drie|tre|tres|trois|trio|3 off|lcr|l c r'],
