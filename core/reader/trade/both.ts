@@ -29,8 +29,10 @@ export function takeOf(piece: Piece): Take | null {
   if (read.is === 'magnetic' || PICKUP.test(text)) return 'pickup';
   if (read.is === 'instrument' && MICS.has(read.model)) return 'mic';
   if (read.is === 'amp' && /\bmi[ck]/i.test(text)) return 'mic';
-  return read.is === 'filler' && BARE_MIC.test(text) ? 'mic' : null;
+  // "pickup + clip": what is clipped on is a microphone.
+  return (read.is === 'filler' && BARE_MIC.test(text)) || (read.is === 'note' && CLIP.test(text)) ? 'mic' : null;
 }
+const CLIP = /^clip[\s-]*(?:on)?$/i;
 
 /** Microphones that somebody holds or wears, by a cable or by radio, count as well. */
 const isHeld = (model: string): boolean => MICS.has(model) || model === 'lavalier' || model === 'wireless-receiver';

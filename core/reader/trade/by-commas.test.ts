@@ -120,4 +120,16 @@ describe('things that stand between commas', () => {
     expect(told('keys stereo, zorb quill vox')).toMatch(/vox: dynamic-mic -$/i);
     expect(told('keys stereo, zorb quill mumf vox')).not.toMatch(/vox: dynamic-mic -$/i);
   });
+
+  it.each([
+    ['OHs (2)', 'OHs 1: condenser-mic -, OHs 2: condenser-mic -'],
+    ['4 OHs (2)', 'OHs 1: condenser-mic 4, OHs 2: condenser-mic 5'],
+    ['toms (3) dyn 4-6', 'Toms 1: dynamic-mic 4, Toms 2: dynamic-mic 5, Toms 3: dynamic-mic 6'],
+    ['vocals (8)', Array.from({ length: 8 }, (_, k) => `Vocals ${k + 1}: dynamic-mic -`).join(', ')],
+    ['vocals (9)', 'Vocals: dynamic-mic 9'],
+    ['DI: bass (1), keys (2)', 'Bass: passive-bass active-di 1, Keys: line-unbalanced passive-di 2'],
+    ['12 MC', 'MC: dynamic-mic 12'],
+    ['MC 4', ''],
+    ['upright - pickup + clip', 'Upright: piezo -, Upright clip: condenser-mic -']
+  ])('a number in brackets, a word that is two: %s', (text, lines) => expect(told(text)).toBe(lines));
 });

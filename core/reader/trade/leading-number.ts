@@ -2,7 +2,7 @@ import type { Piece } from './pieces';
 import { isRig } from './parts-of-text';
 import { ONE_OF_ITS_KIND } from './sides';
 
-/** A number that begins what was typed: how many there are, or the channel of a row of a list. */
+/** A number that begins what was typed, or stands in brackets: how many there are, or the channel of a row of a list. */
 
 /** Nobody has so many of one thing without a plural. */
 const MOST_WITHOUT_PLURAL = 4;
@@ -24,4 +24,31 @@ export function leadingNumber(pieces: readonly Piece[]): readonly Piece[] {
   const one = SINGLE.test(what.text) || ONE_OF_ITS_KIND.test(what.text);
   if (value <= MOST_WITHOUT_PLURAL && !one) return pieces;
   return [{ ...first, read: { is: 'channels', list: [value] } }, ...pieces.slice(1)];
+}
+
+const MOST_IN_BRACKETS = 8;
+/** "OHs (2)", "vocals (3)": in brackets behind what is said in the plural it tells how many; "bass (1), keys (2)" are channels. */
+export function bracketed(text: string, pieces: readonly Piece[]): readonly Piece[] {
+  const isBracketed = (p: Piece): boolean =>
+    p.read.is === 'number' && /\(\s*$/.test(text.slice(0, p.from)) && /^\s*\)/.test(text.slice(p.to));
+  const isOne = (p: Piece, k: number): boolean => {
+    const what = pieces[k - 1];
+    return (
+      p.read.is === 'number' &&
+      p.read.value > 1 &&
+      p.read.value <= MOST_IN_BRACKETS &&
+      isBracketed(p) &&
+      what?.read.is === 'instrument' &&
+      /[^s]s$/i.test(what.text) &&
+      !/^keys$/i.test(what.text)
+    );
+  };
+  const ones = pieces.filter(isOne);
+  if (ones.length !== 1 || pieces.filter(isBracketed).length > 1) return pieces;
+  // "4 OHs (2)": the number before them is their channel.
+  return pieces.map((p, k): Piece => {
+    if (p.read.is !== 'number') return p;
+    if (p === ones[0]) return { ...p, read: { is: 'times', count: p.read.value } };
+    return k === 0 && pieces[2] === ones[0] ? { ...p, read: { is: 'channels', list: [p.read.value] } } : p;
+  });
 }

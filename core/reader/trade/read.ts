@@ -10,7 +10,8 @@ import { type Device, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
 import { cablesOf, metresOf } from './cables';
 import { fromAux } from './aux';
-import { leadingNumber } from './leading-number';
+import { announced } from './announced';
+import { bracketed, leadingNumber } from './leading-number';
 import { asItsOwn } from './its-own';
 import { bareMetres } from './bare-metres';
 import { bothOf } from './both';
@@ -41,7 +42,9 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   if (round) return round;
   const pieces = kindAlone(
     text,
-    leadingNumber(bareMetres(asItsOwn(fromAux(text, playersAndDis(text, cut(text, options.row))))))
+    leadingNumber(
+      bareMetres(asItsOwn(fromAux(text, playersAndDis(text, announced(bracketed(text, cut(text, options.row)))))))
+    )
   );
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
