@@ -1,6 +1,6 @@
 import type { Piece } from './pieces';
 
-/** The trade's letters for a multicore are a person's, too. */
+/** Words for a thing that are a person's, too: the letters of a multicore, a lead. */
 
 /** "12 MC": where nobody plays and no socket is numbered, it is the one who announces. */
 export function announced(pieces: readonly Piece[]): readonly Piece[] {
@@ -15,3 +15,15 @@ export function announced(pieces: readonly Piece[]): readonly Piece[] {
     return p.read.is === 'number' ? { ...p, read: { is: 'channels', list: [p.read.value] } } : p;
   });
 }
+
+/** "Lead (condenser)", "Lead - wireless": where nothing else plays and no lead is meant, who sings it. */
+export function led(pieces: readonly Piece[]): readonly Piece[] {
+  const [lead, ...rest] = pieces.filter(({ read }) => read.is !== 'channels');
+  const mic = rest.some(({ read }) => read.is === 'source' && SUNG_INTO.has(read.model));
+  const other = rest.some(({ read }) => !['source', 'note', 'phantom', 'number', 'channel', 'input'].includes(read.is));
+  if (!lead || !/^lead$/i.test(lead.text) || !mic || other) return pieces;
+  return pieces.map((p): Piece =>
+    p === lead ? { ...p, read: { is: 'instrument', instrument: 'vocals', model: 'dynamic-mic', mic: 'vocal' } } : p
+  );
+}
+const SUNG_INTO: ReadonlySet<string> = new Set(['dynamic-mic', 'condenser-mic', 'ribbon', 'wireless-receiver']);

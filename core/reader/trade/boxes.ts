@@ -51,6 +51,8 @@ const isLast = (pieces: readonly Piece[], k: number): boolean =>
 /** "laptop summed to mono, DI": of what has two sides, by the box that is made for it. */
 const isSummed = (pieces: readonly Piece[], source: string): boolean =>
   ['headphone', 'consumer-player'].includes(source) && pieces.some((p) => p.read.is === 'mono' && /sum/i.test(p.text));
+/** "keys DI, phantom": a DI that phantom is on for lives on it. */
+const isFed = (pieces: readonly Piece[]): boolean => pieces.some(({ read }) => read.is === 'phantom' && read.on);
 /** The DI that a source wants when nobody says which: high impedance an active one, all else a passive one. */
 const usualDi = (source: string): string =>
   modelOf(source).ports[0].level === 'speaker' ? 'speaker-di' : isPickup(source) ? 'active-di' : 'passive-di';
@@ -196,7 +198,9 @@ export function boxesOf(pieces: readonly Piece[], source: Source, stereo: boolea
               ? 'preamp-di'
               : isSummed(pieces, source.model)
                 ? 'media-di'
-                : usualDi(source.model);
+                : isFed(pieces)
+                  ? 'active-di'
+                  : usualDi(source.model);
       assumed = !found.sure && kind === null && !ten;
       if (found.model === 'active-di' && ten) found.model = 'active-di-10m';
     }

@@ -80,7 +80,12 @@ describe('things that stand between commas', () => {
       'nylon guitar blend: mag + piezo into dual DI 7 8',
       'Nylon guitar blend pickup: soundhole-magnetic active-di 7, Nylon guitar blend DI: piezo active-di 8'
     ],
-    ['sub-mix from drum electronics L/R line', 'Sub-mix L: line-unbalanced -, Sub-mix R: line-unbalanced -']
+    ['sub-mix from drum electronics L/R line', 'Sub-mix L: line-unbalanced -, Sub-mix R: line-unbalanced -'],
+    [
+      '8 way snake: kick, snare, bass DI, gtr, keys L/R, vox, bv',
+      'Kick: dynamic-mic -, Snare: dynamic-mic -, Bass: passive-bass active-di -, Gtr: single-coil -, Keys L: line-unbalanced -, Keys R: line-unbalanced -, Vox: dynamic-mic -, Bv: dynamic-mic -'
+    ],
+    ['voix, voix choeur x2', 'Voix: dynamic-mic -, Voix choeur 1: condenser-mic -, Voix choeur 2: condenser-mic -']
   ])('%s', (text, lines) => expect(told(text)).toBe(lines));
 
   it.each([
@@ -130,6 +135,20 @@ describe('things that stand between commas', () => {
     ['DI: bass (1), keys (2)', 'Bass: passive-bass active-di 1, Keys: line-unbalanced passive-di 2'],
     ['12 MC', 'MC: dynamic-mic 12'],
     ['MC 4', ''],
-    ['upright - pickup + clip', 'Upright: piezo -, Upright clip: condenser-mic -']
-  ])('a number in brackets, a word that is two: %s', (text, lines) => expect(told(text)).toBe(lines));
+    ['upright - pickup + clip', 'Upright: piezo -, Upright clip: condenser-mic -'],
+    ['two guitars in stereo from one modeller', 'Guitars L: modeller -, Guitars R: modeller -'],
+    ['keys DI, phantom', 'Keys: line-unbalanced active-di -'],
+    ['keys DI', 'Keys: line-unbalanced passive-di -'],
+    ['guitar, acoustic: DI', 'Guitar acoustic: acoustic-preamp passive-di -'],
+    ['Lead (condenser)', 'Lead: condenser-mic -'],
+    ['Lead - wireless', 'Lead: wireless-receiver -'],
+    [
+      'four omni lavs, wired, 25 m',
+      'Omni lavs 1: lavalier -, Omni lavs 2: lavalier -, Omni lavs 3: lavalier -, Omni lavs 4: lavalier -'
+    ],
+    ["bari uke mic'd w/ pencil condenser", 'Bari uke: condenser-mic -'],
+    ['feed from video desk, XLR line, transformer isolated', 'Video: line-balanced isolator -'],
+    ['whistle (vocal mic, shared w/ singer 2)', 'Whistle vocal mic: dynamic-mic -'],
+    ['trax L/R', 'Trax L: interface-out -, Trax R: interface-out -']
+  ])('words and numbers that mean two things: %s', (text, lines) => expect(told(text)).toBe(lines));
 });

@@ -6,6 +6,7 @@ import { channelsSaid, howMany } from './sides';
 
 /** Between commas, each thing with all that is said of it: "acoustic guitar DI + mic, vox", "vox dyn, playback L/R 12/13". */
 
+const OF_NOBODY: ReadonlySet<string> = new Set(['unknown', 'filler', 'input', 'number', 'channel', 'note']);
 const TALK = /\b(?:sings?|plays?|if|you|we|they|have|has|needs?|wants?|can|could)\b/i;
 /** Words of a name at most. */
 const MOST_UNKNOWN = 2;
@@ -30,9 +31,9 @@ export function byCommas(
   count: (text: string) => number,
   unlike: boolean
 ): One[] | null {
-  // "house band: kit, bass DI, vox": what stands before the colon is nobody's.
-  if (pieces.some((p) => p.named && p.read.is !== 'unknown' && p.read.is !== 'filler')) return null;
-  if (ARROW.test(text) || pieces.some((p, k) => isWay(p, pieces[k + 1]))) return null;
+  // "house band: kit, bass DI, vox", "8 way snake: kick, keys L/R": what stands before the colon is nobody's.
+  if (pieces.some((p) => p.named && !OF_NOBODY.has(p.read.is))) return null;
+  if (ARROW.test(text) || pieces.some((p, k) => !p.named && isWay(p, pieces[k + 1]))) return null;
   const heads = joinedUp(
     segmentsOf(
       text,

@@ -69,7 +69,10 @@ export function cut(text: string, row = false): Piece[] {
     // "active DI 10m" goes on for ten metres; its input of 10 M is written with a capital, or before the length of the run.
     const more = whole && LENGTH_BEHIND.test(lower.slice(i + whole.length));
     const run = whole && !more && METRES_BEHIND.exec(text.slice(i, i + whole.length));
-    const phrase = run ? phraseAt(lower.slice(0, i + run.index), i, false) : whole;
+    // "two guitars in stereo": no input for guitars.
+    const stereo = whole?.sense.is === 'input' && IN_STEREO.test(lower.slice(i + whole.length - 3));
+    const shorter = run ? i + run.index : stereo ? i + whole.length - 3 : null;
+    const phrase = shorter !== null ? phraseAt(lower.slice(0, shorter), i, false) : whole;
     if (broken && !(phrase && phrase.length > broken[0].length)) {
       i += broken[0].length;
       part++;
@@ -108,6 +111,7 @@ export function cut(text: string, row = false): Piece[] {
 }
 
 const LENGTH_BEHIND = /\d\s*(?:m|ft|feet|met(?:re|er)s?)\b/;
+const IN_STEREO = /^ in\s+(?:stereo|mono)\b/;
 const METRES_BEHIND = /(?<=[dD][iI])[\s,]+10\s?m$/;
 /** Less than a microphone that was named. */
 const BY_ITS_SOCKET = 51;

@@ -46,8 +46,8 @@ export function isOther(one: Part, other: Part): boolean {
   const names = one.player!.text.toLowerCase() !== other.player!.text.toLowerCase();
   return names && (one.by === 'di' || MANY_OF.has(a) || UNLIKE.has(a));
 }
-/** Of these two that are called by two names are two. */
-const UNLIKE: ReadonlySet<string> = new Set(['keys', 'speech']);
+/** Of these, what is called by two names is two. */
+const UNLIKE: ReadonlySet<string> = new Set(['keys', 'speech', 'vocals']);
 const instrumentOf = ({ player }: Part): string | null =>
   player?.read.is === 'instrument' || player?.read.is === 'source' ? (player.read.instrument ?? null) : null;
 

@@ -1,5 +1,5 @@
 import type { Piece } from './pieces';
-import { isRig } from './parts-of-text';
+import { inBrackets, isRig } from './parts-of-text';
 import { ONE_OF_ITS_KIND } from './sides';
 
 /** A number that begins what was typed, or stands in brackets: how many there are, or the channel of a row of a list. */
@@ -27,6 +27,19 @@ export function leadingNumber(pieces: readonly Piece[]): readonly Piece[] {
 }
 
 const MOST_IN_BRACKETS = 8;
+/** "whistle (shared with singer 2)": in brackets behind one that plays, the number of another is no channel. */
+export const ofAnother = (text: string, pieces: readonly Piece[]): readonly Piece[] =>
+  pieces.map((p, k): Piece => {
+    const whose = pieces[k - 1];
+    const another =
+      p.read.is === 'number' &&
+      whose?.read.is === 'instrument' &&
+      inBrackets(text, whose) &&
+      inBrackets(text, p) &&
+      pieces.slice(0, k - 1).some((o) => o.read.is === 'instrument' && !inBrackets(text, o));
+    return another ? { ...p, read: { is: 'filler' } } : p;
+  });
+
 /** "OHs (2)", "vocals (3)": in brackets behind what is said in the plural it tells how many; "bass (1), keys (2)" are channels. */
 export function bracketed(text: string, pieces: readonly Piece[]): readonly Piece[] {
   const isBracketed = (p: Piece): boolean =>

@@ -34,9 +34,9 @@ export function playedIn(pieces: readonly Piece[]): { instrument: Of<'instrument
   const upright = bassOnly && bass ? instruments.find((p) => p.read.instrument === 'upright-bass') : undefined;
   // A "guitar" whose name says which.
   const acoustic = instruments.find((p) => p.read.instrument === 'acoustic-guitar');
+  const said = body[0] ?? instruments[0];
   const bare =
-    body[0]?.read.instrument === 'guitar' &&
-    /^(?:guitar|gtr|git|gt|gitarre|guitare|guitarra|chitarra)$/i.test(body[0].text);
+    said?.read.instrument === 'guitar' && /^(?:guitar|gtr|git|gt|gitarre|guitare|guitarra|chitarra)$/i.test(said.text);
   const instrument =
     five ??
     // "Bass (upright)".

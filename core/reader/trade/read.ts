@@ -10,8 +10,8 @@ import { type Device, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
 import { cablesOf, metresOf } from './cables';
 import { fromAux } from './aux';
-import { announced } from './announced';
-import { bracketed, leadingNumber } from './leading-number';
+import { announced, led } from './announced';
+import { bracketed, leadingNumber, ofAnother } from './leading-number';
 import { asItsOwn } from './its-own';
 import { bareMetres } from './bare-metres';
 import { bothOf } from './both';
@@ -40,12 +40,8 @@ const MOST_LINES = 32;
 export function readTrade(text: string, options: Options = {}): TradeReading {
   const round = turnedRound(text, options, readTrade);
   if (round) return round;
-  const pieces = kindAlone(
-    text,
-    leadingNumber(
-      bareMetres(asItsOwn(fromAux(text, playersAndDis(text, announced(bracketed(text, cut(text, options.row)))))))
-    )
-  );
+  const cutUp = led(announced(ofAnother(text, bracketed(text, cut(text, options.row)))));
+  const pieces = kindAlone(text, leadingNumber(bareMetres(asItsOwn(fromAux(text, playersAndDis(text, cutUp))))));
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
   const each = doubled(text, pieces, options, readTrade) ?? eachOf(text, pieces, options, readTrade);

@@ -82,7 +82,7 @@ export const BETWEEN: readonly Row[] = [
   ),
   box(
     'isolator',
-    'transformer isolated leg of a splitter|transformer isolated leg of splitter|isolated leg of a splitter|isolated leg of splitter|isolated output of a splitter|isolated output of splitter|isolated split output|transformer isolated output|transformer isolated split|isolated leg|isolated side of a splitter|isolator|line isolator|line iso|iso|isolation transformer|isolating transformer|line transformer|iso transformer|1 1 iso|1 1 isolator|1 1 transformer|iso box|ground loop isolator|hum eliminator|hum isolator|transformer isolator|line iso transformer|transformer iso|trennubertrager|übertrager|transformer box|isos'
+    'transformer isolated|transformer isolated feed|isolated by a transformer|transformer isolated leg of a splitter|transformer isolated leg of splitter|isolated leg of a splitter|isolated leg of splitter|isolated output of a splitter|isolated output of splitter|isolated split output|transformer isolated output|transformer isolated split|isolated leg|isolated side of a splitter|isolator|line isolator|line iso|iso|isolation transformer|isolating transformer|line transformer|iso transformer|1 1 iso|1 1 isolator|1 1 transformer|iso box|ground loop isolator|hum eliminator|hum isolator|transformer isolator|line iso transformer|transformer iso|trennubertrager|übertrager|transformer box|isos'
   ),
   box(
     'splitter',

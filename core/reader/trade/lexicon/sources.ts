@@ -59,7 +59,7 @@ export const SOURCES: readonly Row[] = [
   source(
     'lavalier',
     45,
-    'lav|lavalier|lavaliere|lapel|lapel mic|wired lav|wired lavalier|wired lapel|headset mic|wired headset|tie clip|tie mic|tie clip mic|headworn|head worn|headworn mic|electret|lav mic|lavs|headset|ansteckmikrofon'
+    'lav|lavalier|lavaliere|lapel|lapel mic|omni lav|omni lavalier|omni lapel|wired omni lav|cardioid lav|wired lav|wired lavalier|wired lapel|headset mic|wired headset|tie clip|tie mic|tie clip mic|headworn|head worn|headworn mic|electret|lav mic|lavs|headset|ansteckmikrofon'
   ),
   source(
     'wireless-receiver',
