@@ -149,6 +149,20 @@ describe('things that stand between commas', () => {
     ["bari uke mic'd w/ pencil condenser", 'Bari uke: condenser-mic -'],
     ['feed from video desk, XLR line, transformer isolated', 'Video: line-balanced isolator -'],
     ['whistle (vocal mic, shared w/ singer 2)', 'Whistle vocal mic: dynamic-mic -'],
-    ['trax L/R', 'Trax L: interface-out -, Trax R: interface-out -']
+    ['trax L/R', 'Trax L: interface-out -, Trax R: interface-out -'],
+    [
+      'keys mixer stereo out to active DIs',
+      'Keys mixer L: line-balanced active-di -, Keys mixer R: line-balanced active-di -'
+    ],
+    [
+      'keyboard mixer L/R to DI 5/6',
+      'Keyboard mixer L: line-balanced passive-di 5, Keyboard mixer R: line-balanced passive-di 6'
+    ],
+    ['drum mixer stereo out, line in 3/4', 'Drum mixer L: line-balanced 3, Drum mixer R: line-balanced 4'],
+    [
+      'theatre band room: keys mixer stereo out to 2 active DIs, 70 m multi',
+      'Theatre band room L: condenser-mic small-mixer -, Theatre band room R: condenser-mic small-mixer -'
+    ],
+    ['sub mixer of the keys L/R, DI', 'Keys L: line-unbalanced small-mixer -, Keys R: line-unbalanced small-mixer -']
   ])('words and numbers that mean two things: %s', (text, lines) => expect(told(text)).toBe(lines));
 });

@@ -172,6 +172,7 @@ export function evidenceOf(
   pieces.forEach((p, k) => {
     if (p.read.is === 'source' && /^preamp out/i.test(p.text) && played !== null && ACOUSTIC.has(played))
       also('acoustic-preamp', 56, p.from);
+    if (sources.every((o) => o.named) && isMixerItself(pieces, p)) also('line-balanced', 55, p.from);
     if (p.read.is === 'magnetic')
       also(
         played === 'upright-bass'

@@ -36,18 +36,18 @@ export const isPickup = (id: string): boolean => ['coil', 'capacitor'].includes(
 export const loaded = (pieces: readonly Piece[]): boolean =>
   pieces.some((p) => p.read.is === 'box' && p.read.model === 'load-box');
 
-/** "DJ: mixer master out": with nothing before it the mixer is where it comes from. */
+/** "DJ: mixer master out", "keys mixer L/R to DIs": with nothing before it the mixer is where it comes from. */
 export function isMixerItself(pieces: readonly Piece[], p: Piece): boolean {
   if (p.read.is !== 'box' || p.read.model !== 'small-mixer' || p.named) return false;
   const plays = ({ read, named }: Piece): boolean =>
     !named && read.is === 'instrument' && read.instrument !== 'programme';
-  return (
-    !pieces.some(plays) &&
-    !pieces.some((o) => o.to <= p.from && !o.named && o.read.is === 'source') &&
-    pieces.some(
-      (o) => o.from > p.from && o.part === p.part && o.read.is === 'source' && /\bouts?\b|output/i.test(o.text)
-    )
+  const given = pieces.filter((o) => !o.named && o.read.is === 'source');
+  if (pieces.some(plays) || given.some((o) => o.to <= p.from)) return false;
+  const itsOut = given.some((o) => o.from > p.from && o.part === p.part && /\bouts?\b|output/i.test(o.text));
+  const first = !pieces.some(
+    (o) => o.to <= p.from && !['channels', 'channel', 'unknown', 'filler'].includes(o.read.is)
   );
+  return itsOut || (given.length === 0 && first);
 }
 
 /** A bare "mic" right behind what is played, which says no more of where it goes. */

@@ -15,7 +15,7 @@ export const OHM = at(
 export const BARE_M = at(String.raw`(\d{1,2})\s?(?:m|meg)\b(?!\s?(?:ω|ohm))`);
 export const LEVEL = at(String.raw`[+\-−]?\s?${NUMBER}\s*db[uv]\b`);
 export const PHANTOM = at(
-  String.raw`(?:(no|without|w\/o|kein|keine|ohne|sans|pas\s+(?:de\s+)?|sin|senza|zonder|geen|utan|ingen|uden)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|48(?=\s+(?:is\s+)?(?:on|off)(?![a-z]))|(?:(?:ph|f)antom|pha?ntm|phtm)(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:is\s+|was\s+|are\s+)?(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
+  String.raw`(?:(?:keep|leave)\s+)?(?:(no|never|avoid|without|w\/o|kein|keine|ohne|sans|pas\s+(?:de\s+)?|sin|senza|zonder|geen|utan|ingen|uden|(?:(?:do(?:es)?|must|should|can)\s*n(?:ot|'?t)|never|not)(?:\s+(?:to\s+)?(?:send|use|turn\s+on|switch\s+on|put\s+on|apply|needs?|wants?|have|engage|give|require))?)\s+)?(?:\+?48\s*v(?:olts?)?|\+48|p48|48(?=\s+(?:is\s+)?(?:on|off)(?![a-z]))|(?:(?:ph|f)antom|pha?ntm|phtm)(?:[\s-]+power(?:ed)?|'d)?(?!\s+(?:power\s+)?(?:adapt[eo]r|module))|ph(?=\s+(?:on|off)\b))(?:\s+(?:for the \w+))?\b(?:\s*(?:(?:is|was|are|must|should|has|needs|to|be|stay|stays|remain|remains|kept|left)\s+)*(?:switched\s+|turned\s+|set\s+to\s+|left\s+|still\s+)?(on|off|no(?!\s)|missing|forgotten|disabled|not\s+(?:switched\s+|turned\s+)?(?:on|available|there|enabled|needed|required|wanted|used|necessary)))?(?![a-z])`
 );
 /** "12 V phantom", "phantom only 24 V": another voltage than 48. */
 export const PHANTOM_VOLTS = at(

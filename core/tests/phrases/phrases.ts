@@ -1387,5 +1387,13 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ['akoestische gitaar DI passief 7', '1|acoustic-preamp|passive-di|?|-|-|7'],
   ['bass DI aktiv kanal 7', '1|passive-bass|active-di|?|-|-|7'],
   ['sang trådløs kanal 1', '1|wireless-receiver|-|?|-|-|1'],
-  ['dragspel 2 mikrofoner 8/9', '2|dynamic-mic|-|?|-|-|8']
+  ['dragspel 2 mikrofoner 8/9', '2|dynamic-mic|-|?|-|-|8'],
+  ['48V must stay off, guitar preamp pedal XLR out ch 7', '1|single-coil|preamp-di|?|-|phantom=off|7'],
+  ['do not send 48V, ch 7 guitar preamp pedal XLR out', '1|single-coil|preamp-di|?|-|phantom=off|7'],
+  ['keep 48V off, ribbon ch 3', '1|ribbon|-|mic-in|-|phantom=off|3'],
+  ['ribbon ch 3, never 48V', '1|ribbon|-|mic-in|-|phantom=off|3'],
+  ["ribbon ch 3, don't turn on phantom", '1|ribbon|-|mic-in|-|phantom=off|3'],
+  ['condenser, 48V has to be on, ch 3', '1|condenser-mic|-|mic-in|-|phantom=on|3'],
+  ['condenser needs 48V on, ch 3', '1|condenser-mic|-|mic-in|-|phantom=on|3'],
+  ['electret guitar mic with belt pack preamp, XLR, ch 10 48v', '1|lavalier|-|mic-in|-|phantom=on|10']
 ];

@@ -110,7 +110,7 @@ export const BETWEEN: readonly Row[] = [
   ),
   box(
     'small-mixer',
-    'small mixer|little mixer|sub mixer|submixer|line mixer|keyboard mixer|keys mixer|mini mixer|stage mixer|mixer|rack mixer|sidecar mixer|4 channel mixer|8 channel mixer'
+    'small mixer|little mixer|sub mixer|submixer|line mixer|keyboard mixer|keys mixer|drum mixer|drums mixer|percussion mixer|mini mixer|stage mixer|mixer|rack mixer|sidecar mixer|4 channel mixer|8 channel mixer'
   ),
   box('merge-box', 'merge box|summing box|stereo to mono summing box|summing lead'),
   box('balun', 'balun|rca balun'),
