@@ -161,7 +161,7 @@ describe('things that stand between commas', () => {
     ['drum mixer stereo out, line in 3/4', 'Drum mixer L: line-balanced 3, Drum mixer R: line-balanced 4'],
     [
       'theatre band room: keys mixer stereo out to 2 active DIs, 70 m multi',
-      'Theatre band room L: condenser-mic small-mixer -, Theatre band room R: condenser-mic small-mixer -'
+      'Theatre band room L: line-balanced active-di -, Theatre band room R: line-balanced active-di -'
     ],
     ['sub mixer of the keys L/R, DI', 'Keys L: line-unbalanced small-mixer -, Keys R: line-unbalanced small-mixer -']
   ])('words and numbers that mean two things: %s', (text, lines) => expect(told(text)).toBe(lines));

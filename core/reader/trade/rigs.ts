@@ -45,7 +45,7 @@ export function isMixerItself(pieces: readonly Piece[], p: Piece): boolean {
   if (pieces.some(plays) || given.some((o) => o.to <= p.from)) return false;
   const itsOut = given.some((o) => o.from > p.from && o.part === p.part && /\bouts?\b|output/i.test(o.text));
   const first = !pieces.some(
-    (o) => o.to <= p.from && !['channels', 'channel', 'unknown', 'filler'].includes(o.read.is)
+    (o) => o.to <= p.from && !o.named && !['channels', 'channel', 'unknown', 'filler'].includes(o.read.is)
   );
   return itsOut || (given.length === 0 && first);
 }
