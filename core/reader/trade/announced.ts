@@ -1,6 +1,6 @@
 import type { Piece } from './pieces';
 
-/** Words for a thing that are a person's, too: the letters of a multicore, a lead. */
+/** Words that are more than they seem: the letters of a multicore are a person's, and so is a lead; strings are played. */
 
 /** "12 MC": where nobody plays and no socket is numbered, it is the one who announces. */
 export function announced(pieces: readonly Piece[]): readonly Piece[] {
@@ -27,3 +27,22 @@ export function led(pieces: readonly Piece[]): readonly Piece[] {
   );
 }
 const SUNG_INTO: ReadonlySet<string> = new Set(['dynamic-mic', 'condenser-mic', 'ribbon', 'wireless-receiver']);
+
+/** "string quartet, 4 clips": so many of them play strings, unless microphones before all of them are counted. */
+export function strung(pieces: readonly Piece[]): readonly Piece[] {
+  const at = pieces.findIndex((p, k) => /^strings?$/i.test(p.text) && ENSEMBLE.test(pieces[k + 1]?.text ?? ''));
+  if (at < 0) return pieces;
+  const counted = pieces.some(
+    ({ read }, k) =>
+      k > at + 1 && ['number', 'count', 'times'].includes(read.is) && isMic(pieces[k + 1]) && !isMic(pieces[k - 1])
+  );
+  return pieces.map((p, k): Piece => {
+    if (k === at)
+      return { ...p, read: { is: 'instrument', instrument: 'violin', model: 'condenser-mic', mic: 'strings' } };
+    return k === at + 1 && counted ? { ...p, read: { is: 'filler' } } : p;
+  });
+}
+const ENSEMBLE = /^(?:trio|quartet|quintet|sextet)$/i;
+/** A microphone, or what tells where it stands. */
+const isMic = (p: Piece | undefined): boolean =>
+  p !== undefined && (p.read.is === 'source' || p.read.is === 'instrument') && SUNG_INTO.has(p.read.model);

@@ -163,6 +163,21 @@ describe('things that stand between commas', () => {
       'theatre band room: keys mixer stereo out to 2 active DIs, 70 m multi',
       'Theatre band room L: line-balanced active-di -, Theatre band room R: line-balanced active-di -'
     ],
-    ['sub mixer of the keys L/R, DI', 'Keys L: line-unbalanced small-mixer -, Keys R: line-unbalanced small-mixer -']
+    ['sub mixer of the keys L/R, DI', 'Keys L: line-unbalanced small-mixer -, Keys R: line-unbalanced small-mixer -'],
+    ['snare top mic and bottom mic 2/3', 'Snare top: dynamic-mic 2, Snare bottom: dynamic-mic 3'],
+    ['kick inside mic + outside mic, 1/2', 'Kick inside: dynamic-mic 1, Kick outside: dynamic-mic 2'],
+    [
+      'string quartet clips 1-4',
+      'String clips 1: condenser-mic 1, String clips 2: condenser-mic 2, String clips 3: condenser-mic 3, String clips 4: condenser-mic 4'
+    ],
+    [
+      'string quartet, 4 clip mics',
+      'String 1: condenser-mic -, String 2: condenser-mic -, String 3: condenser-mic -, String 4: condenser-mic -'
+    ],
+    ['string quartet 2 overhead sdc', 'String overhead 1: condenser-mic -, String overhead 2: condenser-mic -'],
+    [
+      'string trio clips 3 ch 9-11',
+      'String clips 1: condenser-mic 9, String clips 2: condenser-mic 10, String clips 3: condenser-mic 11'
+    ]
   ])('words and numbers that mean two things: %s', (text, lines) => expect(told(text)).toBe(lines));
 });

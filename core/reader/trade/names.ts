@@ -91,9 +91,13 @@ function isWhich(pieces: readonly Piece[], number: Piece): boolean {
 
 /** "snare top/bottom", "kick in + out": two places at one thing. */
 const PLACES =
-  /\b(top|t|upper|in|inside|hi|high|front|near|inner|dessus|oben|sopra|arriba|boven)\s*(?:\/|\+|&|and|,)\s*(bottom|btm|bot|b|lower|out|outside|lo|low|back|rear|far|outer|dessous|unten|sotto|abajo|onder)\b/i;
+  /\b(top|t|upper|in|inside|hi|high|front|near|inner|dessus|oben|sopra|arriba|boven)(?:\s+mic)?\s*(?:\/|\+|&|and|,)\s*(bottom|btm|bot|b|lower|out|outside|lo|low|back|rear|far|outer|dessous|unten|sotto|abajo|onder)\b/i;
 /** Whether two places at one thing were said. */
 export const saysPlaces = (text: string): boolean => PLACES.test(text);
+
+/** Whether a word is one of the two places that were said. */
+export const isPlace = (text: string, word: string): boolean =>
+  (PLACES.exec(text) ?? []).slice(1).some((one) => one.toLowerCase() === word.toLowerCase());
 
 /** Names of two microphones at two places of one thing; null where none were said. */
 export function placeNames(text: string, name: string): readonly [string, string] | null {

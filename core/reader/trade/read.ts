@@ -10,12 +10,12 @@ import { type Device, sourceOf } from './parts';
 import { inputOf, usualInput } from './where';
 import { cablesOf, metresOf } from './cables';
 import { fromAux } from './aux';
-import { announced, led } from './announced';
+import { announced, led, strung } from './announced';
 import { bracketed, leadingNumber, ofAnother } from './leading-number';
 import { asItsOwn } from './its-own';
 import { bareMetres } from './bare-metres';
 import { bothOf } from './both';
-import { nameOf, namePieces, placeNames, plain, saysPlaces, sideName } from './names';
+import { isPlace, nameOf, namePieces, placeNames, plain, saysPlaces, sideName } from './names';
 import { turned, turnedRound } from './turned';
 import { saidOfOne } from './one-of-two';
 import { applySettings } from './settings';
@@ -40,7 +40,7 @@ const MOST_LINES = 32;
 export function readTrade(text: string, options: Options = {}): TradeReading {
   const round = turnedRound(text, options, readTrade);
   if (round) return round;
-  const cutUp = led(announced(ofAnother(text, bracketed(text, cut(text, options.row)))));
+  const cutUp = led(announced(strung(ofAnother(text, bracketed(text, cut(text, options.row))))));
   const pieces = kindAlone(text, leadingNumber(bareMetres(asItsOwn(fromAux(text, playersAndDis(text, cutUp))))));
   const other = turned(text, pieces, options, readTrade);
   if (other) return other;
@@ -162,7 +162,7 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   });
   const named = new Set(namePieces(pieces, source, unknown));
   const ignored = [
-    ...unknown.filter((p) => !named.has(p) && !(places && /^[tb]$/i.test(p.text))),
+    ...unknown.filter((p) => !named.has(p) && !(places && isPlace(text, p.text))),
     ...left,
     ...others(pieces, source, named),
     ...pieces.filter(
