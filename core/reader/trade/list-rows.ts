@@ -21,16 +21,33 @@ const SURELY = /^\s*(?:#\s*|ch\.?\s*)?[a-d]?\d{1,3}(?:\s*[/+–-]\s*[a-d]?\d{1,3
 /** At least so many rows begin with one, where it might as well tell how many there are of something. */
 const MOST_ROWS = 0.6;
 
+/** Nobody begins a list of channels again before its fifth. */
+const MOST_OF_EACH = 4;
+
 /** Whether rows begin with their channels; "2 guitars" among rows without a number are two of them. */
 export function isNumbered(lines: readonly string[]): boolean {
   const rows = lines.filter((l) => l.trim() !== '' && /[a-z]/i.test(l));
   if (rows.some((l) => SURELY.test(l))) return true;
   const first = rows.flatMap((l) => CHANNEL.exec(l)?.[1] ?? []);
+  // "1 vocal mic", "1 DI for the bass", "2 clips": so many of each.
+  if (new Set(first).size < first.length && first.every((one) => Number(one) <= MOST_OF_EACH)) return false;
   return (
     first.length >= MOST_ROWS * rows.length ||
     (first.length > 2 && new Set(first).size === first.length && ascends(first))
   );
 }
+/** "1-Lead voc", "2-Bass": a dash between the number and what it is the number of, in most rows. */
+const DASHED = /^(\s*\d{1,3})-(?=\p{L})/u;
+/** "kick ......... dyn": dots that lead the eye stand between two cells. */
+const LEADERS = /[ \t]*(?:\.{3,}|…{2,}|_{3,}|·{3,})[ \t]*(?=\S)/g;
+/** Rows with what stands between their cells said in the same way. */
+export function evenly(lines: readonly string[]): string[] {
+  const rows = lines.filter((l) => /\p{L}/u.test(l));
+  const first = rows.flatMap((l) => DASHED.exec(l)?.[1].trim() ?? []);
+  const dashed = first.length > 2 && first.length >= MOST_ROWS * rows.length && ascends(first);
+  return lines.map((l) => (dashed ? l.replace(DASHED, '$1. ') : l).replace(LEADERS, '\t'));
+}
+
 const ascends = (all: readonly string[]): boolean =>
   all.every(
     (text, k) =>
@@ -38,10 +55,16 @@ const ascends = (all: readonly string[]): boolean =>
   );
 
 const NOT_YET = /^[^:]{1,40}[:\s–-]+(?:tbc|tba|n\/a|none|nothing|unused|not used)\.?\s*$/i;
-/** A heading, or a thing of which nothing is known yet: no row. @param first it is the first of all */
-export function isHeading(line: string, first: boolean): boolean {
+/** "Drums" above rows that stand further in. */
+const ABOVE =
+  /^(?:drums?|(?:drum )?kit|perc(?:ussion)?|guitars?|keys|keyboards|vocals|vox|horns|brass|strings|backline)$/i;
+const isIndented = (line: string): boolean => /^\s+\S/.test(line);
+
+/** A heading, or a thing of which nothing is known yet: no row. @param first it is the first of all @param next the row below it */
+export function isHeading(line: string, first: boolean, next = ''): boolean {
   const body = line.trim();
   if (/:$/.test(body) || NOT_YET.test(body)) return true;
+  if (ABOVE.test(body) && !isIndented(line) && isIndented(next)) return true;
   if (!first || CHANNEL.test(body)) return false;
   const title = body === body.toUpperCase() || !/[,;:\t|→>]|\s[-–—]\s|\(/.test(body);
   const told = readTrade(body).pieces.some(({ read }) =>
@@ -118,6 +141,10 @@ export function fromText(line: string, numbered: boolean): Row | null {
     const [mark, name, ...cells] = line.trim().split(/\s{2,}|\t/);
     if (numbered && NO_NUMBER.test(mark) && cells.length > 0) return { channels: [], name, rest: cells.join(', ') };
     if (line.trim().length > 200 || (numbered && !saysItsChannel(line))) return null;
+    // The first of several cells is the name.
+    const [first, ...others] = line.trim().split('\t');
+    if (!numbered && others.length > 0 && /\p{L}/u.test(first) && first.length <= 60)
+      return { channels: [], name: first.trim(), rest: others.join(', ') };
     // "Lavs - 3 radio - 9, 10, 11": what stands before the first of several dashes is the name.
     const dashed = /^\s*([^\d:]{1,40}?)\s[-–—]\s(.+)$/.exec(line);
     return dashed && /[a-z]/i.test(dashed[1])

@@ -281,6 +281,18 @@ describe('columns and signs that people use', () => {
     expect(read('1. Vox dyn\n2. Vox 1 / 9. Vox 2').length).toBe(2);
   });
 
+  it('numbers up to four that come back tell how many, a fifth channel that comes back is of another box', () => {
+    expect(read('1 vocal mic\n4 clip mics for violins\n4 vocals dyn').map((r) => r.split(' ')[0])).toEqual(
+      Array(9).fill('-')
+    );
+    expect(read('5 vocal mic\n4 clip violin\n5 bass DI').map((r) => r.split(' ')[0])).toEqual(['5', '4', '5']);
+  });
+
+  it('a dash behind the number counts where most rows have one and they go up', () => {
+    expect(read('1-Vox dyn\n2-Bass DI\n3-Kick dyn').map((r) => r.split(' ')[0])).toEqual(['1', '2', '3']);
+    expect(read('5-string bass DI\n4-string bass DI\nvox dyn').map((r) => r.split(' ')[0])).toEqual(['-', '-', '-']);
+  });
+
   it('what somebody also plays is a row of its own', () => {
     expect(read('- violin: piezo + preamp, DI please\n- 2 vocals, one of them also plays accordion (mic)')).toEqual([
       '- Violin: acoustic-preamp passive-di',

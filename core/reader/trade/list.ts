@@ -2,7 +2,17 @@ import { cutText } from '../../text/well-formed';
 import { readLine } from '../read-line';
 import { withBoxNumbers } from './box-numbers';
 import { type Column, headingOf, type Table, tableOf } from './columns';
-import { asItsLeft, CHANNEL, fromTable, fromText, hasCells, isHeading, isNumbered, type Row } from './list-rows';
+import {
+  asItsLeft,
+  CHANNEL,
+  evenly,
+  fromTable,
+  fromText,
+  hasCells,
+  isHeading,
+  isNumbered,
+  type Row
+} from './list-rows';
 import { boxesOfSpec, type LineSpec } from '../../plan/spec';
 import { withoutDitto } from './ditto';
 import { readTrade } from './read';
@@ -44,7 +54,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
   const rows: ListRow[] = [];
   const founds: Found[] = [];
   const unread: { row: number; text: string; why: string }[] = [];
-  const lines = withBoxNumbers(withoutDitto(text.replace(/\r\n?/g, '\n').replace(BULLETS, '').split('\n')));
+  const lines = withBoxNumbers(withoutDitto(evenly(text.replace(/\r\n?/g, '\n').replace(BULLETS, '').split('\n'))));
   const as = (found: Table | null): Table | null =>
     found && given ? { ...found, columns: found.columns.map((c, k) => given[k] ?? c) } : found;
   const heads = lines.map(headingOf);
@@ -82,7 +92,7 @@ export function readList(text: string, given?: readonly Column[]): ListReading {
       const found = cells ? asItsLeft(fromTable(part, cells), before) : fromText(part, numbered);
       before = found;
       if (!found || found.rest === '' || isWhatComesBack(part)) continue;
-      if (found.channels.length === 0 && lines.length > 2 && isHeading(line, k === top)) continue;
+      if (found.channels.length === 0 && lines.length > 2 && isHeading(line, k === top, lines[k + 1])) continue;
       if (leaves) {
         if (found.channels.length > 0) unread.push({ row: k + 1, text: part, why: 'an output' });
         continue;

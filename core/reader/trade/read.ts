@@ -131,7 +131,9 @@ export function readTrade(text: string, options: Options = {}): TradeReading {
   const count = twoPlaces ? 2 : Math.min(many, MOST_LINES);
   // "2 overheads" are two of them, each by its own number.
   const [, so, rest] = /^(\d+)(?:\s*x)?\s+(.+)$/i.exec(called) ?? [];
-  const bare = count > 1 && Number(so) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
+  // "1 vocal mic" is one of them.
+  const single = count === 1 && options.name === undefined && channels[0] !== 1;
+  const bare = (count > 1 || single) && Number(so) === count ? rest[0].toUpperCase() + rest.slice(1) : called;
   // "Toms 1-3" are numbered one by one.
   const name =
     count > 1 ? bare.replace(new RegExp(`\\s+1(?:\\s*[-–]\\s*${String(count)}(?!\\d)|(?:\\s+\\d+)+$)`), '') : bare;

@@ -56,7 +56,10 @@ export function hasMicBehind(pieces: readonly Piece[], instrument: Piece): boole
   const next = pieces
     .slice(pieces.indexOf(instrument) + 1)
     .find(({ read, text }) => read.is !== 'unknown' || !/^\p{L}+$/u.test(text));
-  return next !== undefined && next.part === instrument.part && !next.named && BARE_MIC.test(next.text);
+  if (next === undefined || next.named || !BARE_MIC.test(next.text)) return false;
+  // "gtr, mic", "gtr | mic | 15 m": in a cell of its own it tells how it is taken; behind a lead it would tell where that goes.
+  const alone = pieces.filter((p) => p.part === next.part).length === 1;
+  return next.part === instrument.part || (alone && pieces.indexOf(next) === pieces.indexOf(instrument) + 1);
 }
 /** A microphone, and no word of which. */
 export const BARE_MIC = /^(?:mic|mics|microphone|microphones|mik|micro|mikro)$/i;

@@ -106,7 +106,7 @@ type Split = (text: string, pieces: readonly Piece[], options: Options, read: Re
 
 /** "2 vocals, one of them also plays accordion (XLR out)": what else somebody plays is a line of its own. */
 const DOUBLES =
-  /\s*[,;(]?\s*(?:(?:(?:one|two|some) of (?:them|whom)|who|and|he|she)\s+)?(?:also\s+(?:plays?|on)|doubles?\s+on|doubling(?:\s+on)?)\s+/i;
+  /\s*[,;(]?\s*(?:(?:(?:one|two|some) of (?:them|whom)|who|and|he|she)\s+)?(?:also\s+(?:plays?|on)|(?<=\bwho\s)plays?|doubles?\s+on|doubling(?:\s+on)?)\s+/i;
 function doubling(text: string): One[] | null {
   const also = DOUBLES.exec(text);
   if (!also || also.index === 0) return null;

@@ -927,5 +927,150 @@ export const LISTS: readonly PastedList[] = [
       '- Vc clip: condenser-mic'
     ],
     unread: 0
+  },
+  {
+    what: 'dots lead from name to microphone, and sections stand above what is further in',
+    text: [
+      'Drums',
+      ' kick ......... dyn ........ short boom',
+      ' snare top .... dyn ........ short boom',
+      ' hihat ........ sdc ........ short boom',
+      ' rack ......... clip dyn',
+      ' floor ........ clip dyn',
+      ' OH L/R ....... sdc ........ tall booms',
+      'Bass .......... DI (post)',
+      'Guitar SL ..... dyn ........ short boom',
+      'Guitar SR ..... dyn',
+      'Keys L/R ...... 2 DI',
+      'Vox C ......... dyn ........ round base',
+      'Vox SL ........ dyn',
+      'Vox Drums ..... dyn ........ boom'
+    ],
+    rows: [
+      '- Kick: dynamic-mic',
+      '- Snare top: dynamic-mic',
+      '- Hihat: condenser-mic',
+      '- Rack: dynamic-mic',
+      '- Floor: dynamic-mic',
+      '- OH L: condenser-mic',
+      '- OH R: condenser-mic',
+      '- Bass: passive-bass active-di',
+      '- Guitar SL: dynamic-mic',
+      '- Guitar SR: dynamic-mic',
+      '- Keys L: line-unbalanced passive-di',
+      '- Keys R: line-unbalanced passive-di',
+      '- Vox C: dynamic-mic',
+      '- Vox SL: dynamic-mic',
+      '- Vox Drums: dynamic-mic'
+    ],
+    unread: 0
+  },
+  {
+    what: 'a dash between the number and what it is the number of',
+    text: [
+      '1-Lead Voc (wireless handheld)',
+      '2-Voc 2 (wired)',
+      '3-Ac Gtr (DI)',
+      '4-Piano (DI L)',
+      '5-Piano (DI R)',
+      '6-Click (DI)',
+      '7-Track L (DI)',
+      '8-Track R (DI)',
+      '9-Video (L only, mono)',
+      '10-Pastor (headset)',
+      '11-Announcements (handheld)',
+      '12-Choir 1 (hanging)',
+      '13-Choir 2 (hanging)'
+    ],
+    rows: [
+      '1 Lead Voc: wireless-receiver',
+      '2 Voc 2: dynamic-mic',
+      '3 Ac Gtr: acoustic-preamp passive-di',
+      '4 Piano: line-unbalanced passive-di',
+      '5 Piano: line-unbalanced passive-di',
+      '6 Click: interface-out passive-di',
+      '7 Track L: interface-out passive-di',
+      '8 Track R: interface-out passive-di',
+      '9 Video: interface-out line-in',
+      '10 Pastor: lavalier',
+      '11 Announcements: dynamic-mic',
+      '12 Choir 1: condenser-mic',
+      '13 Choir 2: condenser-mic'
+    ],
+    unread: 0
+  },
+  {
+    what: 'a letter that counts by one',
+    text: [
+      'Folk trio, please provide:',
+      '1 vocal mic for Ann, she also plays fiddle into a DI',
+      '1 vocal mic for Ben who plays guitar (DI, has preamp)',
+      '1 DI for upright bass plus a spare mic',
+      'We travel with an tablet for intro music'
+    ],
+    rows: [
+      '- Vocal mic: dynamic-mic',
+      '- Fiddle: piezo active-di',
+      '- Vocal mic: dynamic-mic',
+      '- Guitar: single-coil active-di',
+      '- Upright bass: piezo active-di',
+      '- Upright bass spare: condenser-mic',
+      '- Travel intro music: headphone'
+    ],
+    unread: 0
+  },
+  {
+    what: 'how many in brackets, a pickup with a clip, and who announces',
+    text: [
+      'Stage plot - quartet',
+      '1 BD',
+      '2 SD',
+      '3 Hats',
+      '4 OHs (2)',
+      '6 Upright - pickup + clip',
+      '8 Piano lid 2x SDC',
+      '10 Sax - clip (own, needs 48V)',
+      '11 Tpt',
+      '12 MC',
+      'Sax brings own wireless for solo - rcvr XLR'
+    ],
+    rows: [
+      '1 BD: dynamic-mic',
+      '2 SD: dynamic-mic',
+      '3 Hats: condenser-mic',
+      '4 OHs 1: condenser-mic',
+      '5 OHs 2: condenser-mic',
+      '6 Upright pickup: piezo',
+      '7 Upright mic: condenser-mic',
+      '8 Piano lid 1: condenser-mic',
+      '9 Piano lid 2: condenser-mic',
+      '10 Sax: condenser-mic',
+      '11 Tpt: dynamic-mic',
+      '12 MC: dynamic-mic'
+    ],
+    unread: 0
+  },
+  {
+    what: 'a table in which a guitar has a microphone',
+    text: [
+      'channel | source | connection | length',
+      '5 | bass | DI | 15',
+      '6 | gtr | mic | 15',
+      '7/8 | keys | DI | 20',
+      '9 | tracks L | XLR from interface | 3',
+      '10 | tracks R | XLR from interface | 3',
+      '11 | lead vox | rf | -',
+      '12 | MD talk | sm switch | 20'
+    ],
+    rows: [
+      '5 bass: passive-bass active-di',
+      '6 gtr: dynamic-mic',
+      '7 Keys 1: line-unbalanced passive-di',
+      '8 Keys 2: line-unbalanced passive-di',
+      '9 tracks L: interface-out line-in',
+      '10 tracks R: interface-out line-in',
+      '11 lead vox: wireless-receiver'
+    ],
+    unread: 1
   }
 ];

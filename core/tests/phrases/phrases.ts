@@ -1395,5 +1395,9 @@ export const PHRASES: readonly (readonly [string, string])[] = [
   ["ribbon ch 3, don't turn on phantom", '1|ribbon|-|mic-in|-|phantom=off|3'],
   ['condenser, 48V has to be on, ch 3', '1|condenser-mic|-|mic-in|-|phantom=on|3'],
   ['condenser needs 48V on, ch 3', '1|condenser-mic|-|mic-in|-|phantom=on|3'],
-  ['electret guitar mic with belt pack preamp, XLR, ch 10 48v', '1|lavalier|-|mic-in|-|phantom=on|10']
+  ['electret guitar mic with belt pack preamp, XLR, ch 10 48v', '1|lavalier|-|mic-in|-|phantom=on|10'],
+  ['gtr, mic', '1|dynamic-mic|-|mic-in|-|-|-'],
+  ['gtr | mic | 15 m', '1|dynamic-mic|-|mic-in|15|-|-'],
+  ['bass: mic', '1|dynamic-mic|-|mic-in|-|-|-'],
+  ['gtr, 6 m jack, mic', '1|single-coil|-|mic-in|6|-|-']
 ];
