@@ -290,6 +290,9 @@ describe('columns and signs that people use', () => {
 
   it('a dash behind the number counts where most rows have one and they go up', () => {
     expect(read('1-Vox dyn\n2-Bass DI\n3-Kick dyn').map((r) => r.split(' ')[0])).toEqual(['1', '2', '3']);
+    const three = '1-Vox dyn\n2-Bass DI\n3-Kick dyn';
+    expect(read(`${three}\ngtr cab dyn\nsnare dyn`)[0]).toMatch(/^1 /);
+    expect(read(`${three}\ngtr cab dyn\nsnare dyn\nhat cond`)[0]).toMatch(/^- /);
     expect(read('5-string bass DI\n4-string bass DI\nvox dyn').map((r) => r.split(' ')[0])).toEqual(['-', '-', '-']);
   });
 
