@@ -408,11 +408,14 @@ plain(
     expect(server()).toBe(before);
     // What is told to others comes through again as well.
     const heard = new AbortController();
-    const feed = await fetch(`${url}/api/live`, { signal: heard.signal });
-    const reader = feed.body!.pipeThrough(new TextDecoderStream()).getReader();
     let told = '';
+    // A stream that the server ends is opened again, as a page does.
     void (async () => {
-      for (;;) told += (await reader.read()).value ?? '';
+      while (!heard.signal.aborted) {
+        const feed = await fetch(`${url}/api/live`, { signal: heard.signal });
+        const reader = feed.body!.pipeThrough(new TextDecoderStream()).getReader();
+        for (let part = await reader.read(); !part.done; part = await reader.read()) told += part.value;
+      }
     })().catch(() => undefined);
     await expect
       .poll(
