@@ -1,4 +1,5 @@
 import type { Piece } from './pieces';
+import { isMany } from './sides';
 
 /** Words that are more than they seem: the letters of a multicore are a person's, and so is a lead; strings are played. */
 
@@ -32,10 +33,7 @@ const SUNG_INTO: ReadonlySet<string> = new Set(['dynamic-mic', 'condenser-mic', 
 export function strung(pieces: readonly Piece[]): readonly Piece[] {
   const at = pieces.findIndex((p, k) => /^strings?$/i.test(p.text) && ENSEMBLE.test(pieces[k + 1]?.text ?? ''));
   if (at < 0) return pieces;
-  const counted = pieces.some(
-    ({ read }, k) =>
-      k > at + 1 && ['number', 'count', 'times'].includes(read.is) && isMic(pieces[k + 1]) && !isMic(pieces[k - 1])
-  );
+  const counted = pieces.some((p, k) => k > at + 1 && isMany(p) && isMic(pieces[k + 1]) && !isMic(pieces[k - 1]));
   return pieces.map((p, k): Piece => {
     if (k === at)
       return { ...p, read: { is: 'instrument', instrument: 'violin', model: 'condenser-mic', mic: 'strings' } };

@@ -1,8 +1,8 @@
-import { type Part, isOther, taken } from './each-taken';
+import { areUnlike, type Part, taken } from './each-taken';
 import { ARROW, inBrackets, isRig, plays, sharedFrom, TELLS_WHICH, WAYS } from './parts-of-text';
 import type { Piece } from './pieces';
 import type { One } from './several';
-import { channelsSaid, howMany } from './sides';
+import { channelsSaid, howMany, isMany } from './sides';
 
 /** Between commas, each thing with all that is said of it: "acoustic guitar DI + mic, vox", "vox dyn, playback L/R 12/13". */
 
@@ -43,8 +43,7 @@ export function byCommas(
   if (!heads || heads.length < 2) return null;
   // "the keys player sings too so 4 if you have them" tells of people, and no line.
   if (heads.some((one) => TALK.test(one.text) || unknown(one) > MOST_UNKNOWN)) return null;
-  const parts = heads.map(({ part }) => part!);
-  if (!parts.every((one, k) => parts.slice(k + 1).every((other) => isOther(one, other)))) return null;
+  if (!areUnlike(heads.map(({ part }) => part!))) return null;
   const channels = channelsSaid(pieces);
   const bare = heads.map((one) => (channels.length > 0 ? withoutChannels(one, channels) : one.text));
   const counts = bare.map(count);
@@ -59,13 +58,13 @@ export function byCommas(
 }
 
 function segmentsOf(text: string, pieces: readonly Piece[]): Segment[] {
+  const start = pieces[0]?.from ?? 0;
   const ends = [...text.matchAll(/\s*[,;]\s*/g)].filter(
     ({ index, 0: comma }) =>
-      index >= (pieces[0]?.from ?? 0) &&
+      index >= start &&
       !pieces.some((p) => p.from <= index && p.to >= index + comma.length) &&
       !inBrackets(text, { ...pieces[0], from: index })
   );
-  const start = pieces[0]?.from ?? 0;
   const cuts = [
     { from: start, to: start },
     ...ends.map(({ index, 0: comma }) => ({ from: index, to: index + comma.length })),
@@ -117,8 +116,7 @@ function joinedUp(segments: readonly Segment[]): Segment[] | null {
   return heads;
 }
 /** "2 vox", "3 clips": its own number tells why it is in the plural. */
-const isCounted = (here: readonly Piece[]): boolean =>
-  here.some(({ read }) => read.is === 'count' || read.is === 'times' || read.is === 'number');
+const isCounted = (here: readonly Piece[]): boolean => here.some(isMany);
 
 /** What was typed of one, without the channels of all. */
 function withoutChannels(one: Segment, channels: readonly number[]): string {

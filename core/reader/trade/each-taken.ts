@@ -1,13 +1,11 @@
-import { modelOf } from '../../gear/catalogue';
 import { MICS } from './evidence';
 import { ARROW, isRig, MANY_OF, partsOf, plays, WAYS } from './parts-of-text';
 import type { Piece } from './pieces';
-import { isPickup } from './rigs';
+import { isMicOrReceiver, isPickup } from './rigs';
 
 /** Parts that each say one thing and how it is taken: as many things, though nothing says how many. */
 
 export interface Part {
-  readonly said: string;
   readonly player: Piece | null;
   readonly by: 'di' | 'mic' | 'line' | null;
 }
@@ -16,12 +14,12 @@ export interface Part {
 export function isEachTaken(text: string, pieces: readonly Piece[]): boolean {
   if (ARROW.test(text) || pieces.some((p) => WAYS.has(p.read.is) && !isRig(p))) return false;
   const parts = partsOf(pieces.filter((p) => !p.named)).map(taken);
-  return (
-    parts.length > 1 &&
-    parts.every(({ player, by }) => player !== null && by !== null) &&
-    parts.every((one, k) => parts.slice(k + 1).every((other) => isOther(one, other)))
-  );
+  return parts.length > 1 && parts.every(({ player, by }) => player !== null && by !== null) && areUnlike(parts);
 }
+
+/** Whether each of them is of another thing than all the others. */
+export const areUnlike = (parts: readonly Part[]): boolean =>
+  parts.every((one, k) => parts.slice(k + 1).every((other) => isOther(one, other)));
 
 /** What one part says of one thing. */
 export function taken(part: readonly Piece[]): Part {
@@ -35,12 +33,11 @@ export function taken(part: readonly Piece[]): Part {
       : part.some(isLine)
         ? 'line'
         : null;
-  const said = part.map((p) => p.text.toLowerCase()).join(' ');
-  return { said, player: players.length === 1 ? player : null, by };
+  return { player: players.length === 1 ? player : null, by };
 }
 
 /** Whether two parts are of two things: another instrument, or the same taken in another way, or by another name. */
-export function isOther(one: Part, other: Part): boolean {
+function isOther(one: Part, other: Part): boolean {
   const [a, b] = [instrumentOf(one), instrumentOf(other)];
   if (a === null || a !== b || one.by !== other.by) return true;
   const names = one.player!.text.toLowerCase() !== other.player!.text.toLowerCase();
@@ -65,7 +62,7 @@ const OF_NO_THING =
 /** A microphone or a receiver, or what is seldom taken by anything else. */
 const isMic = (p: Piece): boolean => {
   const model = modelIn(p);
-  if (model !== null) return model === 'wireless-receiver' || modelOf(model).ports[0].level === 'microphone';
+  if (model !== null) return isMicOrReceiver(model);
   const { read, text } = p;
   return (
     /^mics?$/i.test(text) || (read.is === 'instrument' && MIKED.has(read.instrument) && !/^(?:drums?|perc)/i.test(text))

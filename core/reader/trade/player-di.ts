@@ -1,6 +1,6 @@
-import { modelOf } from '../../gear/catalogue';
 import { cut } from './cut';
 import type { Piece } from './pieces';
+import { isMicOrReceiver } from './rigs';
 
 /** "laptop DI 5", "playback DI 7/8": what is named after what it is for is the player and its DI, where nothing else is played into it. */
 
@@ -26,9 +26,7 @@ export function playersAndDis(text: string, pieces: readonly Piece[]): readonly 
 
 /** A voice, a microphone, a receiver: nothing that one plugs into a DI. */
 const isMic = ({ read }: Piece): boolean =>
-  (read.is === 'source' || read.is === 'instrument') &&
-  read.model !== undefined &&
-  (read.model === 'wireless-receiver' || modelOf(read.model).ports[0].level === 'microphone');
+  (read.is === 'source' || read.is === 'instrument') && read.model !== undefined && isMicOrReceiver(read.model);
 
 /** Whether something is played into the DI at `k`: said before it, and not taken by another DI already. */
 function hasPlayer(text: string, pieces: readonly Piece[], k: number): boolean {

@@ -32,6 +32,10 @@ function isPlayedInto(pieces: readonly Piece[], amp: Piece): boolean {
 /** Whether a model is of high impedance, a coil or a crystal: what a load matters to. @param id of a model */
 export const isPickup = (id: string): boolean => ['coil', 'capacitor'].includes(modelOf(id).signal?.nature ?? '');
 
+/** A microphone, or the receiver of one: by its model. */
+export const isMicOrReceiver = (id: string): boolean =>
+  id === 'wireless-receiver' || modelOf(id).ports[0].level === 'microphone';
+
 /** An amplifier's load box, whose own line output may be called a cabinet simulation. */
 export const loaded = (pieces: readonly Piece[]): boolean =>
   pieces.some((p) => p.read.is === 'box' && p.read.model === 'load-box');

@@ -162,15 +162,15 @@ export const takesEach: Split = (text, pieces, options, read) => joined(takesOf(
 export const unlikeOf: Split = (text, pieces, options, read) =>
   joined(byCommas(text, pieces, counter(options, read), true), pieces, options, read);
 /** An instrument for every channel, or groups of them that are as many together. @param read reads one of them */
-export const manyOf: Split = (text, pieces, options, read) =>
-  joined(asManyAs(text, pieces), pieces, options, read) ??
-  joined(
-    groupsOf(text, pieces, counter(options, read)) ?? byCommas(text, pieces, counter(options, read), false),
-    pieces,
-    options,
-    read
+export const manyOf: Split = (text, pieces, options, read) => {
+  const count = counter(options, read);
+  return (
+    joined(asManyAs(text, pieces), pieces, options, read) ??
+    joined(groupsOf(text, pieces, count) ?? byCommas(text, pieces, count, false), pieces, options, read)
   );
+};
 
+/** How many lines a text by itself makes, with a channel where it needs one. */
 const counter =
   (options: Options, read: Reader) =>
   (one: string): number =>

@@ -56,10 +56,10 @@ export function channelRun(pieces: readonly Piece[]): Piece[] {
   for (let k = pieces.length - 2; k > 0; k--) {
     const { part } = pieces[k];
     // "FX return L R 33 34 line": of two sides, two numbers.
-    const two = runUpTo(pieces, k);
-    if (two.length === 2 && pieces[pieces.indexOf(two[0]) - 1]?.read.is === 'sides') return two;
+    const here = runUpTo(pieces, k);
+    if (here.length === 2 && pieces[pieces.indexOf(here[0]) - 1]?.read.is === 'sides') return here;
     if (pieces[k + 1].part === part) continue;
-    if (two.length > 0 && pieces.every((p) => p.part !== part || AND.test(p.text) || two.includes(p))) return two;
+    if (here.length > 0 && pieces.every((p) => p.part !== part || AND.test(p.text) || here.includes(p))) return here;
   }
   return [];
 }
